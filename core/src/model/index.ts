@@ -1,0 +1,11 @@
+/** The shapes of everything stored or sent. Types are inferred from the zod schemas; there is no second source. */
+export * from './ids.ts'
+export * from './dog.ts'
+export * from './owner.ts'
+export * from './reading.ts'
+export * from './size-table.ts'
+export * from './ticket.ts'
+export * from './try-on.ts'
+export * from './verdict.ts'
+export * from './changes.ts'
+export * from './sheet.ts'

@@ -1,0 +1,32 @@
+import { z } from 'zod'
+import { Dog } from './dog.ts'
+import { Owner } from './owner.ts'
+import { Reading } from './reading.ts'
+import { Acknowledgement, Choice, Item, Ticket } from './ticket.ts'
+import { TryOn } from './try-on.ts'
+
+/** A ticket with everything that hangs on it: what one screen needs, in one piece. */
+export const TicketSheet = z.object({
+  ticket: Ticket,
+  dog: Dog.nullable(),
+  owner: Owner.nullable(),
+  items: z.array(Item),
+  readings: z.array(Reading),
+  choices: z.array(Choice),
+  tryOns: z.array(TryOn),
+  acknowledgements: z.array(Acknowledgement),
+})
+export type TicketSheet = z.infer<typeof TicketSheet>
+
+/** A dog with every ticket it has had. */
+export const DogSheet = z.object({ dog: Dog, owner: Owner.nullable(), tickets: z.array(TicketSheet) })
+export type DogSheet = z.infer<typeof DogSheet>
+
+/** One line of an answer to a search. */
+export const Found = z.object({
+  kind: z.enum(['dog', 'owner', 'ticket']),
+  id: z.string(),
+  title: z.string(),
+  detail: z.string(),
+})
+export type Found = z.infer<typeof Found>
