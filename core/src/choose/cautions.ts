@@ -1,0 +1,112 @@
+import { families } from '../gear/index.ts'
+import type { Activity, Dog, FamilyId } from '../model/index.ts'
+import { findBreed } from '../reference/index.ts'
+import { ageInMonths } from './age.ts'
+
+export type CautionCode =
+  | 'growing-no-load'
+  | 'growing-light-only'
+  | 'growing-refit'
+  | 'age-unknown'
+  | 'flat-face-no-draught'
+  | 'flat-face-y-low'
+  | 'sparing'
+  | 'heat'
+  | 'windpipe'
+  | 'soft-tissue'
+  | 'first-outings'
+  | 'not-for-car'
+  | 'not-for-draught'
+  | 'buy-from-workers'
+  | 'unattended'
+
+/** What a stop forbids. Measuring and sizing are never bound. */
+export type BoundAct = 'load' | 'bike' | 'car' | 'measuring-stress'
+
+export interface Caution {
+  code: CautionCode
+  level: 'caution' | 'stop'
+  binds: BoundAct[]
+  /** Numbers the sentence needs. */
+  facts: { months?: number; fromMonths?: number; maxC?: number; family?: FamilyId }
+}
+
+export interface CautionSubject {
+  dog: Pick<Dog, 'born' | 'ageMonths' | 'ageSaidOn' | 'flatFace' | 'breed' | 'crossWith' | 'sparing' | 'weightKg'> | null
+  activities: readonly Activity[]
+  families: readonly FamilyId[]
+  /** Day the question is asked on, `YYYY-MM-DD`. */
+  on: string
+}
+
+/**
+ * Months before work. Light line-out from 12, loads and bike from 18, giants from 24.
+ * Source: handbook 5.6, from memory, unverified; a veterinarian's word goes before it.
+ */
+const LIGHT_MONTHS = 12
+const LOAD_MONTHS = 18
+const GIANT_LOAD_MONTHS = 24
+/** Giant: grown weight from here, kg. Source: from memory, unverified. */
+const GIANT_KG = 45
+/** Upper temperature for pulling. Source: handbook V18, common practice. */
+const PULL_MAX_C = 10
+
+const LOADS: readonly Activity[] = ['bike-front', 'sled-team', 'wheel-place', 'weight-drag', 'cart', 'ski-front', 'front-of-runner']
+const BIKES: readonly Activity[] = ['bike-front', 'bike-side']
+
+function isGiant(dog: NonNullable<CautionSubject['dog']>): boolean {
+  const reference = [dog.breed, dog.crossWith].map(findBreed)
+  return reference.some((breed) => breed?.build === 'giant') || (dog.weightKg ?? 0) >= GIANT_KG
+}
+
+const isFlat = (dog: NonNullable<CautionSubject['dog']>): boolean =>
+  dog.flatFace ?? [dog.breed, dog.crossWith].some((name) => findBreed(name)?.flatFace === true)
+
+/**
+ * The cautions of handbook 5.6 that apply to this dog, purpose and gear, stops first.
+ *
+ * A stop binds an act (load, bike, car), never measuring or sizing. Local rules and the veterinarian go before all.
+ */
+export function cautionsFor({ dog, activities, families: wanted, on }: CautionSubject): Caution[] {
+  const found: Caution[] = []
+  const add = (code: CautionCode, level: Caution['level'], binds: BoundAct[] = [], facts: Caution['facts'] = {}): void => {
+    found.push({ code, level, binds, facts })
+  }
+  const pulls = wanted.some((family) => families[family].pulls) || activities.some((activity) => LOADS.includes(activity))
+  const bikes = activities.some((activity) => BIKES.includes(activity))
+  const bound: BoundAct[] = [...(pulls ? (['load'] as const) : []), ...(bikes ? (['bike'] as const) : [])]
+
+  if (dog) {
+    const months = ageInMonths(dog, on)
+    const fromMonths = isGiant(dog) ? GIANT_LOAD_MONTHS : LOAD_MONTHS
+    if (months !== null && months < fromMonths) {
+      if (bound.length > 0 && months < LIGHT_MONTHS) add('growing-no-load', 'stop', bound, { months, fromMonths })
+      else if (bound.length > 0) add('growing-light-only', 'stop', bound, { months, fromMonths })
+      add('growing-refit', 'caution', [], { months })
+    }
+    if (months === null && bound.length > 0) add('age-unknown', 'caution')
+    if (isFlat(dog)) {
+      if (bound.length > 0) add('flat-face-no-draught', 'stop', bound)
+      else add('flat-face-y-low', 'caution')
+    }
+    if (dog.sparing) add('sparing', pulls ? 'stop' : 'caution', pulls ? ['load', 'measuring-stress'] : ['measuring-stress'])
+  }
+  if (activities.includes('car') && wanted.length > 0) add('not-for-car', 'stop', ['car'])
+  for (const family of wanted) {
+    if (!families[family].pulls && activities.some((activity) => families[family].activities[activity] === 'wrong' && activity !== 'car')) {
+      add('not-for-draught', 'stop', bikes ? ['load', 'bike'] : ['load'], { family })
+    }
+  }
+  if (pulls) {
+    add('heat', 'caution', [], { maxC: PULL_MAX_C })
+    add('soft-tissue', 'caution')
+    add('first-outings', 'caution')
+    add('buy-from-workers', 'caution')
+  }
+  if (wanted.length > 0) {
+    add('windpipe', 'caution')
+    add('unattended', 'caution')
+  }
+  const unique = found.filter((each, i) => found.findIndex((other) => other.code === each.code) === i)
+  return unique.sort((a, b) => Number(b.level === 'stop') - Number(a.level === 'stop'))
+}

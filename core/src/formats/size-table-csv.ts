@@ -1,0 +1,101 @@
+import Papa from 'papaparse'
+import { measures } from '../measures/index.ts'
+import { SizeTable } from '../model/index.ts'
+import { MM_PER_UNIT, parseLength, type LengthUnit } from '../units/index.ts'
+import type { DocumentProblem, ReadDocument } from './read-document.ts'
+
+const HEAD = ['id', 'version', 'name', 'maker', 'family', 'way', 'school', 'between'] as const
+const LEAD = ['lead weeks', 'peak months', 'peak weeks'] as const
+
+/** A length in the table's unit with as many digits as bring the same millimetre value back. */
+const inUnit = (mm: number, unit: LengthUnit): string => String(Number((mm / MM_PER_UNIT[unit]).toFixed(6)))
+
+/**
+ * A size table as CSV (RFC 4180). First the document's own facts, a name and a value to a line; then an empty line;
+ * then the sizes: `size` and two columns for each measure, `M01 from` and `M01 to`, in the table's unit.
+ */
+export function sizeTableToCsv(table: SizeTable): string {
+  const ids = [...new Set(table.sizes.flatMap((size) => Object.keys(size.bands)))].sort()
+  const { lead } = table
+  const facts = [
+    ...HEAD.map((key) => [key, String(table[key] ?? '')]),
+    ['unit', table.unit],
+    ['lead weeks', `${lead.minWeeks}-${lead.maxWeeks}`],
+    ['peak months', lead.peak?.months.join(' ') ?? ''],
+    ['peak weeks', lead.peak ? `${lead.peak.minWeeks}-${lead.peak.maxWeeks}` : ''],
+  ]
+  const rows = table.sizes.map((size) => [
+    size.label,
+    ...ids.flatMap((id) => {
+      const band = size.bands[id]
+      return band ? [inUnit(band[0], table.unit), inUnit(band[1], table.unit)] : ['', '']
+    }),
+  ])
+  const sizes = [['size', ...ids.flatMap((id) => [`${id} from`, `${id} to`])], ...rows]
+  return `${Papa.unparse(facts, { newline: '\r\n' })}\r\n\r\n${Papa.unparse(sizes, { newline: '\r\n' })}\r\n`
+}
+
+function readWeeks(text: string): [number, number] | null {
+  const match = /^(\d+(?:\.\d+)?)(?:\s*[-–]\s*(\d+(?:\.\d+)?))?$/.exec(text.trim())
+  return match?.[1] ? [Number(match[1]), Number(match[2] ?? match[1])] : null
+}
+
+/** Reads what `sizeTableToCsv` writes, or a hand-made sheet of the same shape. Bad cells are named by line and column. */
+export function sizeTableFromCsv(text: string): ReadDocument<SizeTable> {
+  const parsed = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: false })
+  const problems: DocumentProblem[] = []
+  const lines = parsed.data.map((cells) => cells.map((cell) => cell.trim()))
+  const start = lines.findIndex((cells) => cells[0]?.toLowerCase() === 'size')
+  if (start < 0) return { ok: false, problems: [{ at: 'file', message: 'no line begins with "size"' }] }
+
+  const facts = new Map(lines.slice(0, start).map((cells) => [cells[0]?.toLowerCase() ?? '', cells[1] ?? '']))
+  const unitText = facts.get('unit') ?? ''
+  if (!(unitText in MM_PER_UNIT)) problems.push({ at: 'unit', message: 'the unit is in, cm or mm' })
+  const unit = (unitText in MM_PER_UNIT ? unitText : 'mm') as LengthUnit
+
+  const columns = (lines[start] ?? []).slice(1).map((title, i) => {
+    const match = /^(M[0-4]\d)\s+(from|to)$/i.exec(title)
+    const id = match?.[1]?.toUpperCase()
+    if (title !== '' && (!id || !measures[id])) problems.push({ at: `line ${start + 1}, column ${i + 2}`, message: `"${title}" is not a measure with from or to` })
+    return id ? { id, end: match?.[2]?.toLowerCase() === 'from' ? 0 : 1 } : null
+  })
+
+  const sizes = lines.slice(start + 1).flatMap((cells, row) => {
+    if (cells.every((cell) => cell === '')) return []
+    const bands: Record<string, [number, number]> = {}
+    columns.forEach((column, i) => {
+      const cell = cells[i + 1] ?? ''
+      if (!column || cell === '') return
+      const read = parseLength(cell, unit)
+      if (!read.ok) problems.push({ at: `line ${start + row + 2}, column ${i + 2}`, message: `"${cell}" is no length` })
+      else (bands[column.id] ??= [Number.NaN, Number.NaN])[column.end] = read.mm
+    })
+    for (const [id, band] of Object.entries(bands)) {
+      if (band.some(Number.isNaN)) problems.push({ at: `line ${start + row + 2}`, message: `${id} lacks one end of its band` })
+    }
+    return [{ label: cells[0] ?? '', bands }]
+  })
+
+  const [lead, months, peakWeeks] = LEAD.map((key) => facts.get(key) ?? '')
+  const weeks = readWeeks(lead ?? '')
+  if (!weeks) problems.push({ at: 'lead weeks', message: 'weeks are written as 4 or 4-6' })
+  const peak = months ? readWeeks(peakWeeks ?? '') : null
+  if (months && !peak) problems.push({ at: 'peak weeks', message: 'weeks are written as 6 or 6-10' })
+  if (problems.length > 0) return { ok: false, problems }
+
+  const read = SizeTable.safeParse({
+    ...Object.fromEntries(HEAD.map((key) => [key, facts.get(key) ?? ''])),
+    version: Number(facts.get('version') || '1'),
+    school: facts.get('school') || undefined,
+    between: facts.get('between') || null,
+    unit,
+    sizes,
+    lead: {
+      minWeeks: weeks?.[0],
+      maxWeeks: weeks?.[1],
+      ...(peak && months ? { peak: { months: months.split(/[\s,]+/).map(Number), minWeeks: peak[0], maxWeeks: peak[1] } } : {}),
+    },
+  })
+  if (read.success) return { ok: true, value: read.data }
+  return { ok: false, problems: read.error.issues.map((issue) => ({ at: issue.path.join('.') || 'file', message: issue.message })) }
+}

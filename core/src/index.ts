@@ -1,0 +1,11 @@
+/** Merry Tailor's knowledge and arithmetic: plain data in, plain data out. */
+export * from './units/index.ts'
+export * from './model/index.ts'
+export * from './reference/index.ts'
+export * from './measures/index.ts'
+export * from './form/index.ts'
+export * from './gear/index.ts'
+export * from './choose/index.ts'
+export * from './sizing/index.ts'
+export * from './fit/index.ts'
+export * from './progress/index.ts'

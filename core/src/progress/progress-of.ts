@@ -1,0 +1,111 @@
+import { cautionsFor } from '../choose/index.ts'
+import { roundVerdict } from '../fit/index.ts'
+import { tapesFor } from '../measures/index.ts'
+import type { Grade, TicketSheet } from '../model/index.ts'
+import { bodyOf } from './body-of.ts'
+
+export const stages = ['ask', 'measure', 'choose', 'try-on', 'finish'] as const
+export type Stage = (typeof stages)[number]
+export type StageState = 'done' | 'trouble' | 'open'
+
+/** The one thing a ticket waits for, as data; the list has the words. */
+export type WaitsFor =
+  | { code: 'items' }
+  | { code: 'stop-unread'; stop: string }
+  | { code: 'tape'; measure: string; left: number }
+  | { code: 'third-reading' | 'take-again'; measure: string }
+  | { code: 'choice'; family: string }
+  | { code: 'try-on'; label: string }
+  | { code: 'refit'; check?: string; symptom?: string; grade: Grade }
+  | { code: 'look-again'; check?: string; grade: Grade }
+  | { code: 'close' }
+  | { code: 'nothing' }
+
+export interface Progress {
+  /** The stage the work is at. */
+  stage: Stage
+  states: Record<Stage, StageState>
+  /** What each stage has, and what would complete it. */
+  counts: { asked: number; toAsk: number; agreeing: number; tapes: number; chosen: number; items: number; fitted: number }
+  waitsFor: WaitsFor
+}
+
+/** Open items of a ticket; a removed one is kept but no longer worked on. */
+const itemsOf = (sheet: Pick<TicketSheet, 'items'>): TicketSheet['items'] => sheet.items.filter((item) => !item.removed)
+
+/** The newest of the rounds or choices of an item. */
+function newest<T extends { itemId: string; at: string; id: string }>(list: readonly T[], itemId: string): T | undefined {
+  return list.filter((each) => each.itemId === itemId).sort((a, b) => a.at.localeCompare(b.at) || a.id.localeCompare(b.id)).at(-1)
+}
+
+/**
+ * Where a ticket stands. Nothing is locked: a stage can be done out of turn (two sizes on the rack start at Try on),
+ * so the stage is the first that is neither done nor passed by a later one.
+ *
+ * @param on day of the question, `YYYY-MM-DD`
+ */
+export function progressOf(sheet: TicketSheet, on: string): Progress {
+  const items = itemsOf(sheet)
+  const body = bodyOf(sheet.readings)
+  const tapes = tapesFor(items)
+  const covered = (measure: string): boolean => (body[measure]?.n ?? 0) > 0
+  const wanted = tapes.filter((tape) => !(tape.either !== undefined && !covered(tape.measure) && covered(tape.either)))
+  const missing = wanted.filter((tape) => !covered(tape.measure) && !(tape.either === 'M13'))
+  const scattered = wanted.find((tape) => body[tape.measure]?.state === 'disagrees')
+  const third = wanted.find((tape) => body[tape.measure]?.state === 'third-wanted')
+  const agreeing = wanted.filter((tape) => body[tape.measure]?.state === 'agrees').length
+
+  const choices = items.map((item) => newest(sheet.choices, item.id))
+  const rounds = items.map((item) => ({ item, round: newest(sheet.tryOns, item.id) }))
+  const verdicts = rounds.map(({ item, round }) => (round ? { round, verdict: roundVerdict(item.family, round) } : null))
+  const fitted = verdicts.filter((each) => each?.verdict.grade === 'holds').length
+  const failing = verdicts.find((each) => each?.verdict.grade === 'fails')
+  const unsure = verdicts.find((each) => each?.verdict.grade === 'doubt')
+
+  const stop = cautionsFor({ dog: sheet.dog, activities: sheet.ticket.activities, families: items.map((item) => item.family), on }).find(
+    (caution) => caution.level === 'stop' && !sheet.acknowledgements.some((ack) => ack.code === caution.code),
+  )
+
+  const closed = sheet.ticket.state === 'closed'
+  const asked = [items.length > 0, sheet.dog !== null || sheet.ticket.counter, sheet.ticket.activities.length > 0].filter(Boolean).length
+  const states: Progress['states'] = {
+    ask: stop ? 'trouble' : items.length > 0 && (sheet.dog !== null || sheet.ticket.counter) ? 'done' : 'open',
+    measure: scattered ? 'trouble' : wanted.length > 0 && missing.length === 0 && !third ? 'done' : 'open',
+    choose: items.length > 0 && choices.every(Boolean) ? 'done' : 'open',
+    'try-on': failing ? 'trouble' : items.length > 0 && fitted === items.length ? 'done' : 'open',
+    finish: closed ? 'done' : 'open',
+  }
+
+  let waitsFor: WaitsFor
+  let stage: Stage
+  const toChoose = items.find((_, i) => !choices[i])
+  const toTry = items.findIndex((_, i) => choices[i] && !rounds[i]?.round)
+  const anyRound = rounds.some(({ round }) => round)
+  if (closed) [stage, waitsFor] = ['finish', { code: 'nothing' }]
+  else if (items.length === 0) [stage, waitsFor] = ['ask', { code: 'items' }]
+  else if (failing) {
+    const trouble = failing.verdict.troubles[0]
+    const symptom = failing.round.symptoms.find((note) => note.present)?.symptom
+    ;[stage, waitsFor] = ['try-on', { code: 'refit', grade: 'fails', ...(trouble ? { check: trouble.check } : symptom ? { symptom } : {}) }]
+  } else if (unsure) {
+    const trouble = unsure.verdict.troubles[0]
+    ;[stage, waitsFor] = ['try-on', { code: 'look-again', grade: 'doubt', ...(trouble ? { check: trouble.check } : {}) }]
+  } else if (fitted === items.length) [stage, waitsFor] = ['finish', { code: 'close' }]
+  else if (stop && !anyRound) [stage, waitsFor] = ['ask', { code: 'stop-unread', stop: stop.code }]
+  else if (scattered) [stage, waitsFor] = ['measure', { code: 'take-again', measure: scattered.measure }]
+  else if (third) [stage, waitsFor] = ['measure', { code: 'third-reading', measure: third.measure }]
+  else if (missing[0] && !choices.some(Boolean)) [stage, waitsFor] = ['measure', { code: 'tape', measure: missing[0].measure, left: missing.length }]
+  else if (toChoose) [stage, waitsFor] = ['choose', { code: 'choice', family: toChoose.family }]
+  else if (toTry >= 0) [stage, waitsFor] = ['try-on', { code: 'try-on', label: choices[toTry]?.labels[0] ?? '' }]
+  else [stage, waitsFor] = ['try-on', { code: 'look-again', grade: 'doubt' }]
+
+  return {
+    stage,
+    states,
+    counts: { asked, toAsk: 3 - asked, agreeing, tapes: wanted.length, chosen: choices.filter(Boolean).length, items: items.length, fitted },
+    waitsFor,
+  }
+}
+
+/** The day the ticket is promised for: as promised, else the day the gear is needed. */
+export const promisedOn = (ticket: TicketSheet['ticket']): string | null => ticket.promisedOn ?? ticket.neededOn

@@ -1,0 +1,32 @@
+import { breeds, type Breed } from './breeds.ts'
+
+/** Letters without marks, small: so that `muns` finds the one with the umlaut. */
+const plain = (text: string): string =>
+  text
+    .normalize('NFD')
+    .replace(/\p{M}/gu, '')
+    .toLowerCase()
+    .trim()
+
+const byName = new Map(breeds.map((breed) => [plain(breed.name), breed]))
+
+/** The reference row of exactly this breed name, marks and case aside. */
+export const findBreed = (name: string): Breed | undefined => byName.get(plain(name))
+
+/** Breeds whose name holds what was typed, those that begin with it first. */
+export function suggestBreeds(typed: string, most = 8): Breed[] {
+  const wanted = plain(typed)
+  if (wanted === '') return []
+  const place = (breed: Breed): number => {
+    const name = plain(breed.name)
+    if (name.startsWith(wanted)) return 0
+    if (name.split(/[\s(,]+/).some((word) => word.startsWith(wanted))) return 1
+    return name.includes(wanted) ? 2 : 3
+  }
+  return breeds
+    .map((breed) => ({ breed, at: place(breed) }))
+    .filter(({ at }) => at < 3)
+    .sort((a, b) => a.at - b.at)
+    .slice(0, most)
+    .map(({ breed }) => breed)
+}

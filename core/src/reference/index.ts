@@ -1,0 +1,3 @@
+/** Published tables with their sources. */
+export { breeds, type Breed, type BreedRange, type Build } from './breeds.ts'
+export { findBreed, suggestBreeds } from './find-breed.ts'

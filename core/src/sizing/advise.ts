@@ -1,0 +1,28 @@
+import type { SizeTable } from '../model/index.ts'
+import type { RankedSize } from './rank-sizes.ts'
+
+/** What to put on the dog: one size, two one after the other, or nothing from this table yet. */
+export interface SizeAdvice {
+  kind: 'one' | 'both' | 'nothing' | 'no-tape' | 'measured'
+  labels: string[]
+}
+
+/** Two sizes are near when the second is neither ruled out nor much less likely than the first. */
+const NEAR = 0.15
+
+/**
+ * Turns ranked sizes into an act. Where two sizes are near and stock is at hand, the advice is to try both: fit shows
+ * only under load, so it is not decided on paper (handbook 6.1, common practice).
+ */
+export function adviseSizes(table: Pick<SizeTable, 'way'>, ranked: readonly RankedSize[]): SizeAdvice {
+  const [first, second] = ranked
+  if (!first || first.grade === 'none') return { kind: 'no-tape', labels: [] }
+  if (table.way === 'made') {
+    return first.grade === 'fails' ? { kind: 'nothing', labels: [] } : { kind: 'measured', labels: [first.label] }
+  }
+  const byRule = first.because.code === 'between-down' || first.because.code === 'between-up'
+  if (byRule && first.because.other !== undefined) return { kind: 'both', labels: [first.label, first.because.other] }
+  const near = first.grade === 'doubt' && second?.grade === 'doubt' && (second.chance ?? 0) >= NEAR * (first.chance ?? 0)
+  if (near) return { kind: 'both', labels: [first.label, second.label] }
+  return first.grade === 'fails' ? { kind: 'nothing', labels: [] } : { kind: 'one', labels: [first.label] }
+}

@@ -1,0 +1,30 @@
+import type { Grade, SizeTable } from '../model/index.ts'
+import { rankSizes, type RankedSize, type SizedBody } from './rank-sizes.ts'
+
+export interface RankedTable {
+  table: SizeTable
+  sizes: RankedSize[]
+  best: RankedSize | null
+  /** Worst grade of the best size. */
+  grade: Grade
+  /** The lowest single chance of the best size; `null` when nothing is known. */
+  lowestChance: number | null
+}
+
+const GOOD_FIRST: Readonly<Record<Grade, number>> = { holds: 0, doubt: 1, fails: 2, none: 3 }
+
+/**
+ * All tables against one body, best first: by the worst grade of each table's best size, then by its lowest single
+ * chance, so that a maker who asks for fewer measures does not win by that.
+ */
+export function rankTables(tables: readonly SizeTable[], body: SizedBody): RankedTable[] {
+  return tables
+    .map((table) => {
+      const sizes = rankSizes(table, body)
+      const best = sizes[0] ?? null
+      const chances = best?.perMeasure.flatMap((fit) => (fit.chance === null ? [] : [fit.chance])) ?? []
+      const lowestChance = chances.length === 0 ? null : Math.min(...chances)
+      return { table, sizes, best, grade: best?.grade ?? 'none', lowestChance }
+    })
+    .sort((a, b) => GOOD_FIRST[a.grade] - GOOD_FIRST[b.grade] || (b.lowestChance ?? -1) - (a.lowestChance ?? -1))
+}
