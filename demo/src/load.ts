@@ -1,0 +1,131 @@
+import { measures, parseLength, type NewObservation } from '@merry-tailor/core'
+import { pathToFileURL } from 'node:url'
+import { v7 as uuid } from 'uuid'
+import { dogs, fitters, owners, tickets, type TicketStory } from './scenario.ts'
+import { sizeTables } from './size-tables.ts'
+
+const DAY_MS = 86_400_000
+
+/** Puts the whole scenario through the real API of the server at `address`. Dates are set about `now`. */
+export async function loadScenario(address: string, now: Date): Promise<{ dogs: number; owners: number; tickets: number }> {
+  const put = async (path: string, body: unknown, method = 'PUT'): Promise<void> => {
+    const answer = await fetch(`${address}${path}`, { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })
+    if (!answer.ok) throw new Error(`${method} ${path} answered ${answer.status}: ${await answer.text()}`)
+  }
+  const dayFromNow = (days: number): string => localDay(new Date(now.getTime() + days * DAY_MS))
+  const ids = new Map<string, string>()
+  const idOf = (key: string): string => {
+    const known = ids.get(key)
+    if (known) return known
+    const made = uuid()
+    ids.set(key, made)
+    return made
+  }
+
+  for (const table of sizeTables) await put(`/api/size-tables/${table.id}/${table.version}`, table)
+  const at = new Date(now.getTime() - 200 * DAY_MS).toISOString()
+  for (const { key, ...owner } of owners) await put(`/api/owners/${idOf(key)}`, { ...owner, at })
+  for (const { key, owner, ageDays, ...dog } of dogs) {
+    await put(`/api/dogs/${idOf(key)}`, { ...dog, ownerId: idOf(owner), born: dayFromNow(-ageDays), at })
+  }
+  const inOrder = [...tickets].sort((a, b) => b.daysAgo - a.daysAgo || a.clock.localeCompare(b.clock))
+  for (const ticket of inOrder) await loadTicket(ticket, now, put, idOf, dayFromNow)
+  return { dogs: dogs.length, owners: owners.length, tickets: tickets.length }
+}
+
+type Put = (path: string, body: unknown, method?: string) => Promise<void>
+
+const localDay = (date: Date): string => `${date.getFullYear()}-${String(date.getMonth() + 1).padStart(2, '0')}-${String(date.getDate()).padStart(2, '0')}`
+
+async function loadTicket(story: TicketStory, now: Date, put: Put, idOf: (key: string) => string, dayFromNow: (days: number) => string): Promise<void> {
+  const id = uuid()
+  const base = `/api/tickets/${id}`
+  const opened = new Date(`${dayFromNow(-story.daysAgo)}T${story.clock}:00`)
+  // Nothing in the shop's book lies ahead of its clock.
+  const start = Math.min(opened.getTime(), now.getTime() - 60 * 60_000)
+  let minutes = 0
+  const next = (): string => new Date(start + ++minutes * 45_000).toISOString()
+  const after = (min: number): string => new Date(start + min * 60_000).toISOString()
+  const by = fitters[0]
+  const change = (changes: Record<string, [unknown, unknown]>): Promise<void> =>
+    put(base, { changes: Object.entries(changes).map(([field, [from, to]]) => ({ field, from, to })) }, 'PATCH')
+
+  await put(base, { dogId: story.dog ? idOf(story.dog) : null, ownerId: null, counter: story.dog === null, at: new Date(start).toISOString(), by })
+  await change({
+    ...(story.activities.length > 0 ? { activities: [[], story.activities] as [unknown, unknown] } : {}),
+    neededOn: [null, story.needed === undefined ? null : dayFromNow(story.needed)],
+    promisedOn: [null, story.promised === undefined ? null : dayFromNow(story.promised)],
+    notes: ['', story.notes ?? ''],
+  })
+  for (const ack of story.acknowledged ?? []) await put(`${base}/acknowledgements/${uuid()}`, { ...ack, at: next(), by })
+  const items = story.items.map((item) => ({ item, id: uuid() }))
+  for (const { item, id: itemId } of items) await put(`${base}/items/${itemId}`, { family: item.family, way: item.way, school: item.school ?? null, at: next() })
+  for (const reading of story.readings) {
+    const read = parseLength(reading.typed, story.unit)
+    if (!read.ok || !measures[reading.measure]) throw new Error(`the scenario's "${reading.typed}" for ${reading.measure} is ${read.ok ? 'unknown' : read.problem}`)
+    const readingId = uuid()
+    const who = reading.by ?? by
+    await put(`${base}/readings/${readingId}`, {
+      measure: reading.measure,
+      mm: read.mm,
+      unit: read.unit,
+      side: reading.one ? 'one' : 'both',
+      asTyped: reading.typed,
+      method: 'tape',
+      takenAt: next(),
+      by: who,
+    })
+    if (reading.struck) await put(`${base}/readings/${readingId}/strike`, { why: reading.struck, at: next(), by: who })
+  }
+  for (const { item, id: itemId } of items) {
+    const table = sizeTables.find((each) => each.id === item.choice?.table)
+    if (item.choice && table) {
+      await put(`${base}/choices/${uuid()}`, {
+        itemId,
+        tableId: table.id,
+        tableVersion: table.version,
+        labels: item.choice.labels,
+        overruled: item.choice.overruled ?? null,
+        at: next(),
+        by,
+      })
+    }
+    for (const round of item.rounds ?? []) {
+      const roundId = uuid()
+      const roundAt = after(round.after)
+      await put(`${base}/try-ons/${roundId}`, {
+        itemId,
+        tableId: table?.id ?? '',
+        tableVersion: table?.version ?? null,
+        label: round.label,
+        changed: round.changed ?? '',
+        at: roundAt,
+        by,
+      })
+      for (const [check, state, grade, typed = ''] of round.seen) {
+        await put(`${base}/try-ons/${roundId}/observations/${uuid()}`, { check, state, grade, ...answered(typed, story.unit), at: roundAt, by })
+      }
+      for (const [symptom, remedy] of round.symptoms ?? []) {
+        await put(`${base}/try-ons/${roundId}/symptoms/${uuid()}`, { symptom, remedy, present: true, at: roundAt, by })
+      }
+    }
+  }
+  if (story.closed) {
+    await change({ nextLookOn: [null, story.nextLook === undefined ? null : dayFromNow(story.nextLook)] })
+    await change({ state: ['open', 'closed'], closedAt: [null, after(120)] })
+  }
+}
+
+/** Splits an answer of the story into fingers or a signed length. */
+function answered(typed: string, unit: TicketStory['unit']): Pick<NewObservation, 'asTyped' | 'mm' | 'fingers'> {
+  const fingers = /^([\d.]+)(?: (1\/2))? fingers?$/.exec(typed)
+  if (fingers) return { asTyped: typed, mm: null, fingers: Number(fingers[1]) + (fingers[2] ? 0.5 : 0) }
+  const read = parseLength(typed.replace(/^-/, ''), unit)
+  return { asTyped: typed, mm: read.ok ? read.mm * (typed.startsWith('-') ? -1 : 1) : null, fingers: null }
+}
+
+const [, script, address] = process.argv
+if (script && import.meta.url === pathToFileURL(script).href && address) {
+  const loaded = await loadScenario(address, new Date())
+  process.stdout.write(`Demo loaded: ${loaded.dogs} dogs, ${loaded.owners} owners, ${loaded.tickets} tickets.\n`)
+}

@@ -1,0 +1,49 @@
+// Brings a fresh clone to the point where everything can run. Plain Node, nothing installed before.
+import { execFileSync, spawnSync } from 'node:child_process'
+import { createHash } from 'node:crypto'
+import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { dirname, join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+
+export const root = join(dirname(fileURLToPath(import.meta.url)), '..')
+const STAMP = join(root, 'node_modules', '.merry-tailor-lock')
+
+/** Runs a command with the terminal attached; throws when it fails. */
+export function run(command, args, options = {}) {
+  execFileSync(command, args, { cwd: root, stdio: 'inherit', ...options })
+}
+
+/** A tool's script from node_modules, run by this very Node: nothing is left behind when it is stopped. */
+export const node = (script, args = [], options = {}) => run(process.execPath, [join(root, script), ...args], options)
+
+/** Installs the packages of the lock file when they are missing or others. */
+export function install() {
+  const lock = createHash('sha256').update(readFileSync(join(root, 'package-lock.json'))).digest('hex')
+  if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === lock) return
+  console.log('Installing packages (once, a few minutes: the database is compiled).')
+  run('npm', ['ci', '--no-audit', '--no-fund', '--prefer-offline'])
+  writeFileSync(STAMP, lock)
+}
+
+/** Builds the interface when its sources are newer than the last build. */
+export function build() {
+  mkdirSync(join(root, '.cache'), { recursive: true })
+  node('node_modules/vite/bin/vite.js', ['build', '--logLevel', 'warn'], { cwd: join(root, 'web') })
+}
+
+export const chromiumPath = () => ['/usr/bin/chromium', '/usr/bin/chromium-browser'].find((path) => existsSync(path))
+
+/** Debian's Chromium, installed when missing and allowed; otherwise stops with the one line to type. */
+export function needChromium() {
+  if (chromiumPath()) return
+  const line = 'apt-get update && apt-get install -y chromium'
+  if (process.getuid?.() === 0 && existsSync('/usr/bin/apt-get')) {
+    console.log('Installing Debian’s chromium for the tests in the browser.')
+    const options = { cwd: root, stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } }
+    const updated = spawnSync('apt-get', ['-o', 'DPkg::Lock::Timeout=400', 'update'], options)
+    const installed = updated.status === 0 && spawnSync('apt-get', ['-o', 'DPkg::Lock::Timeout=400', 'install', '-y', '--no-install-recommends', 'chromium'], options)
+    if (installed && installed.status === 0 && chromiumPath()) return
+  }
+  console.error(`The tests in the browser need Debian's chromium. Type as root:\n\n  ${line}\n`)
+  process.exit(1)
+}

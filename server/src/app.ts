@@ -1,0 +1,105 @@
+import helmet from '@fastify/helmet'
+import fastifyStatic from '@fastify/static'
+import Fastify, { type FastifyError, type FastifyInstance } from 'fastify'
+import { hasZodFastifySchemaValidationErrors, serializerCompiler, validatorCompiler } from 'fastify-type-provider-zod'
+import { existsSync } from 'node:fs'
+import { openDatabase, type Db } from './db/open.ts'
+import { allowedHosts, type HostRule } from './hosts.ts'
+import { ProblemError, problemOf, type ProblemCode } from './problems.ts'
+import { dogRoutes } from './routes/dogs.ts'
+import { findRoutes } from './routes/find.ts'
+import { ownerRoutes } from './routes/owners.ts'
+import { sizeTableRoutes } from './routes/size-tables.ts'
+import { ticketRoutes } from './routes/tickets.ts'
+
+export interface AppOptions {
+  /** SQLite file, or `:memory:`. */
+  database: string
+  /** Folder of the built interface; without it the server answers the API alone. */
+  webRoot?: string
+  /** Further host names this server answers to, besides loopback. */
+  hosts?: readonly string[]
+  log?: boolean
+}
+
+/** One request may hold this much; a whole size table is far below. */
+const BODY_LIMIT = 512 * 1024
+
+/** Fastify's own refusals, by its error codes. */
+const FASTIFY_PROBLEMS: Readonly<Record<string, ProblemCode>> = {
+  FST_ERR_CTP_BODY_TOO_LARGE: 'too-large',
+  FST_ERR_CTP_INVALID_MEDIA_TYPE: 'unsupported-type',
+}
+
+/** The whole server as a value: tests call it without a port. */
+export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
+  const db: Db = openDatabase(options.database)
+  const app = Fastify({ bodyLimit: BODY_LIMIT, logger: options.log ? { level: 'warn' } : false })
+  app.setValidatorCompiler(validatorCompiler)
+  app.setSerializerCompiler(serializerCompiler)
+  app.addHook('onClose', () => {
+    db.close()
+  })
+
+  const rule: HostRule = allowedHosts(options.hosts ?? [])
+  app.addHook('onRequest', async (request) => {
+    if (!rule(request.headers.host ?? '')) throw new ProblemError('wrong-host', 'Ask for this server by the address it prints at start.')
+  })
+  await app.register(helmet, {
+    contentSecurityPolicy: {
+      useDefaults: false,
+      directives: {
+        defaultSrc: ["'self'"],
+        scriptSrc: ["'self'"],
+        // Positioning libraries set style attributes; scripts stay strict.
+        styleSrc: ["'self'", "'unsafe-inline'"],
+        imgSrc: ["'self'", 'data:'],
+        fontSrc: ["'self'"],
+        connectSrc: ["'self'"],
+        objectSrc: ["'none'"],
+        baseUri: ["'none'"],
+        formAction: ["'self'"],
+        frameAncestors: ["'none'"],
+        upgradeInsecureRequests: null,
+      },
+    },
+    strictTransportSecurity: false,
+  })
+
+  app.setErrorHandler((error: FastifyError | ProblemError, request, reply) => {
+    const problem = problemOf(toProblem(error))
+    if (problem.status >= 500) {
+      process.stderr.write(`${request.method} ${request.url}: ${error.stack ?? error.message}\n`)
+    }
+    return reply.code(problem.status).type('application/problem+json').send(JSON.stringify(problem))
+  })
+  app.setNotFoundHandler((request, reply) => {
+    const wantsPage = request.method === 'GET' && !request.url.startsWith('/api/') && !/\.[a-z0-9]+(?:\?|$)/i.test(request.url)
+    if (wantsPage && options.webRoot && existsSync(options.webRoot)) return reply.sendFile('index.html', { maxAge: 0 })
+    const problem = problemOf(new ProblemError('not-found', `${request.method} ${request.url.split('?')[0] ?? ''} leads nowhere.`))
+    return reply.code(404).type('application/problem+json').send(JSON.stringify(problem))
+  })
+
+  app.get('/api/health', () => ({ ok: true }))
+  for (const routes of [ticketRoutes, dogRoutes, ownerRoutes, sizeTableRoutes, findRoutes]) routes(app, db)
+  if (options.webRoot && existsSync(options.webRoot)) {
+    await app.register(fastifyStatic, { root: options.webRoot, maxAge: '1h', index: 'index.html' })
+  }
+  return app
+}
+
+function toProblem(error: FastifyError | ProblemError): ProblemError {
+  if (error instanceof ProblemError) return error
+  if (hasZodFastifySchemaValidationErrors(error)) {
+    const fields = error.validation.map((issue) => ({
+      path: issue.instancePath.replace(/^\//, '').replaceAll('/', '.'),
+      message: issue.message ?? 'cannot be read',
+    }))
+    const first = fields[0]
+    return new ProblemError('bad-request', first ? `${first.path || 'The request'}: ${first.message}` : 'The request cannot be read.', { fields })
+  }
+  const known = FASTIFY_PROBLEMS[error.code]
+  if (known) return new ProblemError(known, error.message)
+  if ((error.statusCode ?? 500) < 500) return new ProblemError('bad-request', error.message)
+  return new ProblemError('unexpected', 'The reason is in the server’s log.')
+}

@@ -1,0 +1,73 @@
+import type { NewReading, SizeTable } from '@merry-tailor/core'
+import type { FastifyInstance, InjectOptions } from 'fastify'
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { buildApp } from '../app.ts'
+
+/** A shop on a real SQLite file of its own, for tests. */
+export async function openTestShop(): Promise<{ app: FastifyInstance; file: string; close: () => Promise<void> }> {
+  const folder = mkdtempSync(join(tmpdir(), 'merry-'))
+  const file = join(folder, 'shop.sqlite')
+  const app = await buildApp({ database: file })
+  return {
+    app,
+    file,
+    close: async () => {
+      await app.close()
+      rmSync(folder, { recursive: true, force: true })
+    },
+  }
+}
+
+let counter = 0
+/** A new version 7 UUID, in order, without a clock. */
+export function nextId(): string {
+  counter += 1
+  return `01900000-0000-7000-8000-${counter.toString(16).padStart(12, '0')}`
+}
+
+export const AT = '2026-10-05T09:30:00.000Z'
+
+export const reading = (over: Partial<NewReading> = {}): NewReading => ({
+  measure: 'M01',
+  mm: 287,
+  side: 'one',
+  asTyped: '28.7 cm',
+  unit: 'cm',
+  method: 'tape',
+  takenAt: AT,
+  by: 'Test',
+  ...over,
+})
+
+export const sizeTable = (over: Partial<SizeTable> = {}): SizeTable => ({
+  id: 'test-table',
+  version: 1,
+  name: 'Test',
+  maker: 'Test',
+  family: 'H01',
+  way: 'stock',
+  unit: 'cm',
+  between: null,
+  sizes: [{ label: 'M', bands: { M01: [500, 600] } }],
+  lead: { minWeeks: 0, maxWeeks: 0 },
+  ...over,
+})
+
+type Method = 'GET' | 'PUT' | 'PATCH'
+
+/** Sends one request and gives status, type and parsed body. */
+export async function send(app: FastifyInstance, method: Method, url: string, body?: unknown, headers: Record<string, string> = {}) {
+  const options: InjectOptions = { method, url, headers: { host: '127.0.0.1', ...headers } }
+  if (body !== undefined) options.payload = body as object
+  const answer = await app.inject(options)
+  return { status: answer.statusCode, type: answer.headers['content-type'], body: answer.json<Record<string, never>>(), headers: answer.headers }
+}
+
+/** Opens a ticket and gives its id. */
+export async function openTicket(app: FastifyInstance, over: object = {}): Promise<string> {
+  const id = nextId()
+  await send(app, 'PUT', `/api/tickets/${id}`, { dogId: null, ownerId: null, counter: true, at: AT, by: 'Test', ...over })
+  return id
+}
