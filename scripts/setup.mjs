@@ -18,7 +18,9 @@ export const node = (script, args = [], options = {}) => run(process.execPath, [
 
 /** Installs the packages of the lock file when they are missing or others. */
 export function install() {
-  const lock = createHash('sha256').update(readFileSync(join(root, 'package-lock.json'))).digest('hex')
+  const lock = createHash('sha256')
+    .update(readFileSync(join(root, 'package-lock.json')))
+    .digest('hex')
   if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === lock) return
   console.log('Installing packages (once, a few minutes: the database is compiled).')
   run('npm', ['ci', '--no-audit', '--no-fund', '--prefer-offline'])
@@ -41,7 +43,8 @@ export function needChromium() {
     console.log('Installing Debian’s chromium for the tests in the browser.')
     const options = { cwd: root, stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } }
     const updated = spawnSync('apt-get', ['-o', 'DPkg::Lock::Timeout=400', 'update'], options)
-    const installed = updated.status === 0 && spawnSync('apt-get', ['-o', 'DPkg::Lock::Timeout=400', 'install', '-y', '--no-install-recommends', 'chromium'], options)
+    const installed =
+      updated.status === 0 && spawnSync('apt-get', ['-o', 'DPkg::Lock::Timeout=400', 'install', '-y', '--no-install-recommends', 'chromium'], options)
     if (installed && installed.status === 0 && chromiumPath()) return
   }
   console.error(`The tests in the browser need Debian's chromium. Type as root:\n\n  ${line}\n`)

@@ -59,10 +59,12 @@ async function loadTicket(story: TicketStory, now: Date, put: Put, idOf: (key: s
   })
   for (const ack of story.acknowledged ?? []) await put(`${base}/acknowledgements/${uuid()}`, { ...ack, at: next(), by })
   const items = story.items.map((item) => ({ item, id: uuid() }))
-  for (const { item, id: itemId } of items) await put(`${base}/items/${itemId}`, { family: item.family, way: item.way, school: item.school ?? null, at: next() })
+  for (const { item, id: itemId } of items)
+    await put(`${base}/items/${itemId}`, { family: item.family, way: item.way, school: item.school ?? null, at: next() })
   for (const reading of story.readings) {
     const read = parseLength(reading.typed, story.unit)
-    if (!read.ok || !measures[reading.measure]) throw new Error(`the scenario's "${reading.typed}" for ${reading.measure} is ${read.ok ? 'unknown' : read.problem}`)
+    if (!read.ok || !measures[reading.measure])
+      throw new Error(`the scenario's "${reading.typed}" for ${reading.measure} is ${read.ok ? 'unknown' : read.problem}`)
     const readingId = uuid()
     const who = reading.by ?? by
     await put(`${base}/readings/${readingId}`, {

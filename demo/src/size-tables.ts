@@ -24,12 +24,36 @@ export const sizeTables: readonly SizeTable[] = [
     unit: 'in',
     between: null,
     sizes: sizes(inch, ['M01', 'M06', 'M07'], {
-      Wren: [[11.5, 13.75], [4.75, 6], [14.25, 17.5]],
-      Tern: [[14.25, 16.75], [6.25, 7.75], [18, 22]],
-      Gull: [[17.25, 20], [8, 9.5], [22.5, 26]],
-      Skua: [[20.5, 23.25], [9.75, 11.5], [26.5, 30.5]],
-      Heron: [[23.75, 27.25], [11.75, 13.5], [31, 36]],
-      Crane: [[27.75, 31.5], [13.75, 15.75], [36.5, 42]],
+      Wren: [
+        [11.5, 13.75],
+        [4.75, 6],
+        [14.25, 17.5],
+      ],
+      Tern: [
+        [14.25, 16.75],
+        [6.25, 7.75],
+        [18, 22],
+      ],
+      Gull: [
+        [17.25, 20],
+        [8, 9.5],
+        [22.5, 26],
+      ],
+      Skua: [
+        [20.5, 23.25],
+        [9.75, 11.5],
+        [26.5, 30.5],
+      ],
+      Heron: [
+        [23.75, 27.25],
+        [11.75, 13.5],
+        [31, 36],
+      ],
+      Crane: [
+        [27.75, 31.5],
+        [13.75, 15.75],
+        [36.5, 42],
+      ],
     }),
     lead: { minWeeks: 0, maxWeeks: 0 },
   },
@@ -43,12 +67,30 @@ export const sizeTables: readonly SizeTable[] = [
     unit: 'cm',
     between: 'up',
     sizes: sizes(cm, ['M01', 'M07'], {
-      '1': [[30, 37], [37, 46]],
-      '2': [[38, 45], [47, 57]],
-      '3': [[46, 53], [58, 67]],
-      '4': [[54, 61], [68, 78]],
-      '5': [[62, 71], [79, 92]],
-      '6': [[72, 82], [93, 107]],
+      '1': [
+        [30, 37],
+        [37, 46],
+      ],
+      '2': [
+        [38, 45],
+        [47, 57],
+      ],
+      '3': [
+        [46, 53],
+        [58, 67],
+      ],
+      '4': [
+        [54, 61],
+        [68, 78],
+      ],
+      '5': [
+        [62, 71],
+        [79, 92],
+      ],
+      '6': [
+        [72, 82],
+        [93, 107],
+      ],
     }),
     lead: { minWeeks: 0.5, maxWeeks: 1.5 },
   },
@@ -61,7 +103,13 @@ export const sizeTables: readonly SizeTable[] = [
     way: 'made',
     unit: 'cm',
     between: null,
-    sizes: sizes(cm, ['M01', 'M06', 'M07'], { 'To measure': [[24, 96], [9, 45], [30, 122]] }),
+    sizes: sizes(cm, ['M01', 'M06', 'M07'], {
+      'To measure': [
+        [24, 96],
+        [9, 45],
+        [30, 122],
+      ],
+    }),
     lead: { minWeeks: 2, maxWeeks: 3, peak: { months: [5, 6, 7], minWeeks: 3, maxWeeks: 5 } },
   },
   {
@@ -74,12 +122,30 @@ export const sizeTables: readonly SizeTable[] = [
     unit: 'in',
     between: null,
     sizes: sizes(inch, ['M01', 'M13'], {
-      Ash: [[17.25, 18.5], [19.5, 21.75]],
-      Birch: [[19.25, 20.5], [22.25, 24.25]],
-      Cedar: [[21, 22.5], [24.75, 26.75]],
-      Elm: [[23, 24.5], [27.25, 29.25]],
-      Fir: [[25.25, 26.75], [29.75, 32.25]],
-      Larch: [[27.5, 29.75], [32.75, 35.75]],
+      Ash: [
+        [17.25, 18.5],
+        [19.5, 21.75],
+      ],
+      Birch: [
+        [19.25, 20.5],
+        [22.25, 24.25],
+      ],
+      Cedar: [
+        [21, 22.5],
+        [24.75, 26.75],
+      ],
+      Elm: [
+        [23, 24.5],
+        [27.25, 29.25],
+      ],
+      Fir: [
+        [25.25, 26.75],
+        [29.75, 32.25],
+      ],
+      Larch: [
+        [27.5, 29.75],
+        [32.75, 35.75],
+      ],
     }),
     lead: { minWeeks: 0, maxWeeks: 0 },
   },
@@ -93,10 +159,22 @@ export const sizeTables: readonly SizeTable[] = [
     unit: 'in',
     between: 'down',
     sizes: sizes(inch, ['M01', 'M14'], {
-      'Birch long': [[19.5, 21.25], [21, 23.25]],
-      'Cedar long': [[21.5, 23.25], [23.5, 25.75]],
-      'Elm long': [[23.5, 25.5], [26, 28.5]],
-      'Fir long': [[25.75, 27.75], [28.75, 31.5]],
+      'Birch long': [
+        [19.5, 21.25],
+        [21, 23.25],
+      ],
+      'Cedar long': [
+        [21.5, 23.25],
+        [23.5, 25.75],
+      ],
+      'Elm long': [
+        [23.5, 25.5],
+        [26, 28.5],
+      ],
+      'Fir long': [
+        [25.75, 27.75],
+        [28.75, 31.5],
+      ],
     }),
     lead: { minWeeks: 1, maxWeeks: 1.5, peak: { months: [10, 11, 12, 1], minWeeks: 1, maxWeeks: 2.5 } },
   },
@@ -110,7 +188,13 @@ export const sizeTables: readonly SizeTable[] = [
     school: 'A',
     unit: 'in',
     between: null,
-    sizes: sizes(inch, ['M01', 'M10', 'M12'], { 'To measure': [[15, 33], [9.5, 25], [5, 18.5]] }),
+    sizes: sizes(inch, ['M01', 'M10', 'M12'], {
+      'To measure': [
+        [15, 33],
+        [9.5, 25],
+        [5, 18.5],
+      ],
+    }),
     lead: { minWeeks: 3, maxWeeks: 5, peak: { months: [9, 10, 11, 12], minWeeks: 5, maxWeeks: 8 } },
   },
   {
@@ -123,7 +207,13 @@ export const sizeTables: readonly SizeTable[] = [
     school: 'B',
     unit: 'cm',
     between: null,
-    sizes: sizes(cm, ['M01', 'M11', 'M13'], { 'To measure': [[39, 83], [17, 46], [44, 94]] }),
+    sizes: sizes(cm, ['M01', 'M11', 'M13'], {
+      'To measure': [
+        [39, 83],
+        [17, 46],
+        [44, 94],
+      ],
+    }),
     lead: { minWeeks: 2.5, maxWeeks: 4.5, peak: { months: [9, 10, 11], minWeeks: 4, maxWeeks: 7 } },
   },
 ]

@@ -9,7 +9,8 @@ beforeAll(async () => {
 })
 afterAll(() => close())
 
-const sheetOf = async (id: string) => (await send(app, 'GET', `/api/tickets/${id}`)).body as unknown as Record<string, never[]> & { ticket: Record<string, unknown> }
+const sheetOf = async (id: string) =>
+  (await send(app, 'GET', `/api/tickets/${id}`)).body as unknown as Record<string, never[]> & { ticket: Record<string, unknown> }
 
 describe('tickets and readings', () => {
   it('gives numbers in order and changes nothing when a request is repeated', async () => {

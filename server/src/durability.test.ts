@@ -61,7 +61,12 @@ it('loses no acknowledged write when the process is killed in the middle of writ
   }
 
   const db = openDatabase(file)
-  const kept = new Set(db.prepare<[], { id: string }>('SELECT id FROM readings').all().map((row) => row.id))
+  const kept = new Set(
+    db
+      .prepare<[], { id: string }>('SELECT id FROM readings')
+      .all()
+      .map((row) => row.id),
+  )
   const whole = db.pragma('integrity_check', { simple: true })
   db.close()
   expect(acknowledged.size).toBeGreaterThan(20)

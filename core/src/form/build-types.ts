@@ -23,7 +23,21 @@ export interface BuildType {
   ears: 'erect' | 'drop'
 }
 
-const nordic: BuildType = { backMm: 520, weightKg: 23, depth: 0.5, width: 0.72, ahead: 0.2, drop: 0.56, leg: 0.54, sternum: 0.46, rib: 0.52, head: 0.4, tail: 0.62, waist: 0.66, ears: 'erect' }
+const nordic: BuildType = {
+  backMm: 520,
+  weightKg: 23,
+  depth: 0.5,
+  width: 0.72,
+  ahead: 0.2,
+  drop: 0.56,
+  leg: 0.54,
+  sternum: 0.46,
+  rib: 0.52,
+  head: 0.4,
+  tail: 0.62,
+  waist: 0.66,
+  ears: 'erect',
+}
 
 /** Source: from memory, unverified (means of a trial's generated types). */
 export const buildTypes: Readonly<Record<Build, BuildType>> = {
@@ -35,6 +49,19 @@ export const buildTypes: Readonly<Record<Build, BuildType>> = {
   giant: { ...nordic, backMm: 740, weightKg: 60, depth: 0.5, width: 0.7, leg: 0.56, head: 0.42, tail: 0.66, waist: 0.66, ears: 'drop' },
   terrier: { ...nordic, backMm: 340, weightKg: 8, depth: 0.5, width: 0.7, leg: 0.5, head: 0.45, tail: 0.4, waist: 0.72, ears: 'drop' },
   toy: { ...nordic, backMm: 240, weightKg: 3.5, depth: 0.5, width: 0.74, leg: 0.5, head: 0.42, tail: 0.6, waist: 0.7, ears: 'erect' },
-  'long-low': { ...nordic, backMm: 380, weightKg: 10, depth: 0.44, width: 0.8, leg: 0.25, head: 0.42, tail: 0.58, waist: 0.76, sternum: 0.5, rib: 0.54, ears: 'drop' },
+  'long-low': {
+    ...nordic,
+    backMm: 380,
+    weightKg: 10,
+    depth: 0.44,
+    width: 0.8,
+    leg: 0.25,
+    head: 0.42,
+    tail: 0.58,
+    waist: 0.76,
+    sternum: 0.5,
+    rib: 0.54,
+    ears: 'drop',
+  },
   retriever: { ...nordic, backMm: 570, weightKg: 29, depth: 0.5, width: 0.76, leg: 0.51, head: 0.42, tail: 0.62, waist: 0.7, ears: 'drop' },
 }

@@ -56,7 +56,8 @@ export function sizeTableFromCsv(text: string): ReadDocument<SizeTable> {
   const columns = (lines[start] ?? []).slice(1).map((title, i) => {
     const match = /^(M[0-4]\d)\s+(from|to)$/i.exec(title)
     const id = match?.[1]?.toUpperCase()
-    if (title !== '' && (!id || !measures[id])) problems.push({ at: `line ${start + 1}, column ${i + 2}`, message: `"${title}" is not a measure with from or to` })
+    if (title !== '' && (!id || !measures[id]))
+      problems.push({ at: `line ${start + 1}, column ${i + 2}`, message: `"${title}" is not a measure with from or to` })
     return id ? { id, end: match?.[2]?.toLowerCase() === 'from' ? 0 : 1 } : null
   })
 

@@ -37,19 +37,21 @@ describe('agree', () => {
   })
 
   it('pays no heed to struck readings nor to order', () => {
-    const reading = fc.oneof(
-      fc.double({ min: 100, max: 900, noNaN: true }).map(both),
-      fc.double({ min: 100, max: 900, noNaN: true }).map(one),
-    )
+    const reading = fc.oneof(fc.double({ min: 100, max: 900, noNaN: true }).map(both), fc.double({ min: 100, max: 900, noNaN: true }).map(one))
     fc.assert(
-      fc.property(fc.constantFrom('M01', 'M07', 'M12'), fc.array(reading, { maxLength: 6 }), fc.double({ min: 50, max: 2000, noNaN: true }), (id, list, odd) => {
-        const plain = agree(id, list)
-        const shuffled = agree(id, [...list].reverse())
-        expect(agree(id, [...list.slice(0, 2), struck(odd), ...list.slice(2)])).toEqual(plain)
-        expect(shuffled.state).toBe(plain.state)
-        expect(shuffled.mm ?? 0).toBeCloseTo(plain.mm ?? 0, 6)
-        expect(shuffled.sigmaMm ?? 0).toBeCloseTo(plain.sigmaMm ?? 0, 6)
-      }),
+      fc.property(
+        fc.constantFrom('M01', 'M07', 'M12'),
+        fc.array(reading, { maxLength: 6 }),
+        fc.double({ min: 50, max: 2000, noNaN: true }),
+        (id, list, odd) => {
+          const plain = agree(id, list)
+          const shuffled = agree(id, [...list].reverse())
+          expect(agree(id, [...list.slice(0, 2), struck(odd), ...list.slice(2)])).toEqual(plain)
+          expect(shuffled.state).toBe(plain.state)
+          expect(shuffled.mm ?? 0).toBeCloseTo(plain.mm ?? 0, 6)
+          expect(shuffled.sigmaMm ?? 0).toBeCloseTo(plain.sigmaMm ?? 0, 6)
+        },
+      ),
     )
   })
 
@@ -67,9 +69,15 @@ describe('the catalogue', () => {
     expect(measureIds).toHaveLength(50)
     expect(measureIds[0]).toBe('M00')
     expect(measureIds.at(-1)).toBe('M49')
-    expect(Object.values(measures).filter((measure) => measure.doubling).map((measure) => measure.id)).toEqual(['M01', 'M18'])
-    expect(Object.values(measures).filter((measure) => measure.howTo).map((measure) => measure.id)).toEqual([
-      'M01', 'M06', 'M07', 'M10', 'M11', 'M12', 'M13', 'M14',
-    ])
+    expect(
+      Object.values(measures)
+        .filter((measure) => measure.doubling)
+        .map((measure) => measure.id),
+    ).toEqual(['M01', 'M18'])
+    expect(
+      Object.values(measures)
+        .filter((measure) => measure.howTo)
+        .map((measure) => measure.id),
+    ).toEqual(['M01', 'M06', 'M07', 'M10', 'M11', 'M12', 'M13', 'M14'])
   })
 })

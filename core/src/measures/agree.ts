@@ -58,9 +58,7 @@ export function agree(measure: string, readings: readonly Taken[]): Agreed {
 
   const oneSided = kept.every((reading) => reading.side === 'one')
   const scale = oneSided ? 2 : 1
-  const compared = kept
-    .map((reading) => (reading.side === 'one' && !oneSided ? reading.mm * 2 : reading.mm))
-    .sort((a, b) => a - b)
+  const compared = kept.map((reading) => (reading.side === 'one' && !oneSided ? reading.mm * 2 : reading.mm)).sort((a, b) => a - b)
   const n = compared.length
   const lowest = compared[0] ?? 0
   const highest = compared[n - 1] ?? 0

@@ -1,13 +1,7 @@
 /** What is known of a body: agreed values by measure ID, full length, mm. */
 export type Body = Readonly<Record<string, { mm: number | null; sigmaMm?: number | null } | undefined>>
 
-export type PlausibleRule =
-  | 'neck-under-girth'
-  | 'half-neck-to-girth'
-  | 'route-order'
-  | 'length-parts'
-  | 'schools-window'
-  | 'same-value'
+export type PlausibleRule = 'neck-under-girth' | 'half-neck-to-girth' | 'route-order' | 'length-parts' | 'schools-window' | 'same-value'
 
 /** Likeliest cause first. Words are made in the interface. */
 export type LikelyCause =
@@ -85,8 +79,7 @@ function neckAgainstGirth(neck: number | undefined, girth: number | undefined): 
 function routeOrder(shorter: string, longer: string, value: (id: string) => number | undefined): Finding[] {
   const [a, b] = [value(shorter), value(longer)]
   if (a === undefined || b === undefined || a < b) return []
-  const ask: LikelyCause[] =
-    shorter === 'M06' ? ['ran-onto-belly', 'earlier-rib', 'route-mistake'] : ['soft-flank', 'route-mistake', 'other-school']
+  const ask: LikelyCause[] = shorter === 'M06' ? ['ran-onto-belly', 'earlier-rib', 'route-mistake'] : ['soft-flank', 'route-mistake', 'other-school']
   return [{ rule: 'route-order', measures: [shorter, longer], byMm: a - b, because: { code: 'route-order' }, ask }]
 }
 

@@ -35,7 +35,10 @@ const itemsOf = (sheet: Pick<TicketSheet, 'items'>): TicketSheet['items'] => she
 
 /** The newest of the rounds or choices of an item. */
 function newest<T extends { itemId: string; at: string; id: string }>(list: readonly T[], itemId: string): T | undefined {
-  return list.filter((each) => each.itemId === itemId).sort((a, b) => a.at.localeCompare(b.at) || a.id.localeCompare(b.id)).at(-1)
+  return list
+    .filter((each) => each.itemId === itemId)
+    .sort((a, b) => a.at.localeCompare(b.at) || a.id.localeCompare(b.id))
+    .at(-1)
 }
 
 /**

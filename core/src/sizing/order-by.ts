@@ -12,9 +12,7 @@ export interface OrderOptions {
 /** The lead that holds for an order placed in `month` (1 to 12). */
 export function leadOn(month: number, lead: Lead): { minWeeks: number; maxWeeks: number; peak: boolean } {
   const peak = lead.peak?.months.includes(month) ? lead.peak : null
-  return peak
-    ? { minWeeks: peak.minWeeks, maxWeeks: peak.maxWeeks, peak: true }
-    : { minWeeks: lead.minWeeks, maxWeeks: lead.maxWeeks, peak: false }
+  return peak ? { minWeeks: peak.minWeeks, maxWeeks: peak.maxWeeks, peak: true } : { minWeeks: lead.minWeeks, maxWeeks: lead.maxWeeks, peak: false }
 }
 
 /**

@@ -41,7 +41,11 @@ describe('rankSizes', () => {
       grade: 'fails',
       because: { code: 'below', measure: 'M13', mm: -20 },
     })
-    expect(rankSizes(table(), {}).map((size) => [size.grade, size.chance])).toEqual([['none', null], ['none', null], ['none', null]])
+    expect(rankSizes(table(), {}).map((size) => [size.grade, size.chance])).toEqual([
+      ['none', null],
+      ['none', null],
+      ['none', null],
+    ])
   })
 
   it('orders two sizes about a gap by the family’s rule, down for a cross-back, or by the maker’s', () => {
@@ -58,12 +62,17 @@ describe('rankSizes', () => {
 
   it('changes nothing when dog and table move together', () => {
     fc.assert(
-      fc.property(fc.double({ min: 505, max: 635, noNaN: true }), fc.double({ min: 1, max: 12, noNaN: true }), fc.integer({ min: -200, max: 900 }), (mm, sigma, by) => {
-        const moved = table({ sizes: table().sizes.map((size) => ({ ...size, bands: { M01: [size.bands.M01![0] + by, size.bands.M01![1] + by] } })) })
-        const still = table({ sizes: table().sizes.map((size) => ({ ...size, bands: { M01: size.bands.M01! } })) })
-        const round = (sizes: ReturnType<typeof rankSizes>) => sizes.map((size) => [size.label, size.grade, (size.chance ?? 0).toFixed(6)])
-        expect(round(rankSizes(moved, { M01: known(mm + by, sigma) }))).toEqual(round(rankSizes(still, { M01: known(mm, sigma) })))
-      }),
+      fc.property(
+        fc.double({ min: 505, max: 635, noNaN: true }),
+        fc.double({ min: 1, max: 12, noNaN: true }),
+        fc.integer({ min: -200, max: 900 }),
+        (mm, sigma, by) => {
+          const moved = table({ sizes: table().sizes.map((size) => ({ ...size, bands: { M01: [size.bands.M01![0] + by, size.bands.M01![1] + by] } })) })
+          const still = table({ sizes: table().sizes.map((size) => ({ ...size, bands: { M01: size.bands.M01! } })) })
+          const round = (sizes: ReturnType<typeof rankSizes>) => sizes.map((size) => [size.label, size.grade, (size.chance ?? 0).toFixed(6)])
+          expect(round(rankSizes(moved, { M01: known(mm + by, sigma) }))).toEqual(round(rankSizes(still, { M01: known(mm, sigma) })))
+        },
+      ),
     )
   })
 

@@ -89,8 +89,7 @@ function neighbours(measure: string, sizes: readonly RankedSize[]): [RankedSize,
 
 /** Is `one` out on some other measure than `measure` while `two` is not? Then no rule about `measure` saves it. */
 function ruledOut(one: RankedSize, two: RankedSize, measure: string): boolean {
-  const others = (size: RankedSize): Grade =>
-    worstGrade(size.perMeasure.filter((fit) => fit.measure !== measure).map((fit) => fit.grade))
+  const others = (size: RankedSize): Grade => worstGrade(size.perMeasure.filter((fit) => fit.measure !== measure).map((fit) => fit.grade))
   return others(one) === 'fails' && others(two) !== 'fails'
 }
 

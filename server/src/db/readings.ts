@@ -50,7 +50,8 @@ function findReading(db: Db, id: string): { ticketId: string; reading: Reading }
 export function addReading(db: Db, ticketId: string, id: string, reading: NewReading): Reading {
   const known = findReading(db, id)
   if (known) {
-    const same = known.ticketId === ticketId && known.reading.measure === reading.measure && known.reading.mm === reading.mm && known.reading.side === reading.side
+    const same =
+      known.ticketId === ticketId && known.reading.measure === reading.measure && known.reading.mm === reading.mm && known.reading.side === reading.side
     if (!same) throw new ProblemError('id-taken', 'Another reading is kept under this id. A reading is never changed, only struck.')
     return known.reading
   }

@@ -24,8 +24,7 @@ function sheetOf(db: Db, ticket: Ticket): TicketSheet {
 
 export const ticketSheet = (db: Db, id: string): TicketSheet => sheetOf(db, requireTicket(db, id))
 
-export const ticketSheets = (db: Db, state: 'open' | 'closed' | 'all'): TicketSheet[] =>
-  listTickets(db, state).map((ticket) => sheetOf(db, ticket))
+export const ticketSheets = (db: Db, state: 'open' | 'closed' | 'all'): TicketSheet[] => listTickets(db, state).map((ticket) => sheetOf(db, ticket))
 
 export function dogSheet(db: Db, id: string): DogSheet {
   const dog = requireDog(db, id)

@@ -10,8 +10,7 @@ interface Row {
 const read = (row: Row): SizeTable => JSON.parse(row.document) as SizeTable
 
 /** Every version of every table, newest version first: tickets keep the version they were judged by. */
-export const listSizeTables = (db: Db): SizeTable[] =>
-  db.prepare<[], Row>('SELECT document FROM size_tables ORDER BY id, version DESC').all().map(read)
+export const listSizeTables = (db: Db): SizeTable[] => db.prepare<[], Row>('SELECT document FROM size_tables ORDER BY id, version DESC').all().map(read)
 
 /** Stores one version of a table. A stored version never changes: the same again is welcome, another content is not. */
 export function addSizeTable(db: Db, table: SizeTable, at: string): SizeTable {

@@ -72,7 +72,10 @@ const withFindings = (db: Db, row: Row): TryOn => ({
 })
 
 export const tryOnsOfTicket = (db: Db, ticketId: string): TryOn[] =>
-  db.prepare<[string], Row>('SELECT * FROM try_ons WHERE ticket_id = ? ORDER BY at, id').all(ticketId).map((row) => withFindings(db, row))
+  db
+    .prepare<[string], Row>('SELECT * FROM try_ons WHERE ticket_id = ? ORDER BY at, id')
+    .all(ticketId)
+    .map((row) => withFindings(db, row))
 
 /** Opens a round: one size on the dog once. */
 export function addTryOn(db: Db, ticketId: string, id: string, round: NewTryOn): TryOn {
@@ -103,8 +106,14 @@ export function addObservation(db: Db, ticketId: string, roundId: string, id: st
 
 export function addSymptomNote(db: Db, ticketId: string, roundId: string, id: string, note: NewSymptomNote): SymptomNote {
   requireRound(db, ticketId, roundId)
-  db.prepare(
-    'INSERT INTO symptom_notes (id, try_on_id, symptom, remedy, present, at, by_whom) VALUES (?, ?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING',
-  ).run(id, roundId, note.symptom, note.remedy, Number(note.present), note.at, note.by)
+  db.prepare('INSERT INTO symptom_notes (id, try_on_id, symptom, remedy, present, at, by_whom) VALUES (?, ?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING').run(
+    id,
+    roundId,
+    note.symptom,
+    note.remedy,
+    Number(note.present),
+    note.at,
+    note.by,
+  )
   return toSymptomNote(db.prepare<[string], SymptomRow>('SELECT * FROM symptom_notes WHERE id = ?').get(id) as SymptomRow)
 }

@@ -11,7 +11,8 @@ export const sizeTableRoutes: Routes = (app, db) => {
   api.get('/api/size-tables', () => listSizeTables(db))
   api.put('/api/size-tables/:id/:version', { schema: { params, body: SizeTable } }, (request) => {
     const { id, version } = request.params
-    if (request.body.id !== id || request.body.version !== version) throw new ProblemError('bad-request', 'The table names another id or version than its address.')
+    if (request.body.id !== id || request.body.version !== version)
+      throw new ProblemError('bad-request', 'The table names another id or version than its address.')
     return inOneTransaction(db, () => addSizeTable(db, request.body, new Date().toISOString()))
   })
 }

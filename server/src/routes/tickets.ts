@@ -1,4 +1,16 @@
-import { Changes, Id, NewAcknowledgement, NewChoice, NewItem, NewObservation, NewReading, NewSymptomNote, NewTicket, NewTryOn, Strike } from '@merry-tailor/core'
+import {
+  Changes,
+  Id,
+  NewAcknowledgement,
+  NewChoice,
+  NewItem,
+  NewObservation,
+  NewReading,
+  NewSymptomNote,
+  NewTicket,
+  NewTryOn,
+  Strike,
+} from '@merry-tailor/core'
 import { z } from 'zod'
 import { addAcknowledgement, addChoice } from '../db/choices.ts'
 import { addReading, strikeReading } from '../db/readings.ts'

@@ -1,0 +1,44 @@
+import { useEffect, useState } from 'react'
+import { Outlet, useLocation, useNavigate } from 'react-router'
+import { useSizeTablesQuery, useTicketsQuery } from '../api/shop-api'
+import { KeysDialog } from './KeysDialog'
+import { settingsChanged } from './settings'
+import { useAppDispatch, useAppSelector } from './store'
+import { useKeys } from './use-keys'
+import { useNewTicket } from './use-new-ticket'
+
+/** Around every screen: theme, the keys that work everywhere, and the data every screen leans on. */
+export function Root() {
+  useTicketsQuery(undefined)
+  useSizeTablesQuery(undefined)
+  const dispatch = useAppDispatch()
+  const navigate = useNavigate()
+  const { pathname } = useLocation()
+  const { theme, unit } = useAppSelector((state) => state.settings)
+  const [keysOpen, setKeysOpen] = useState(false)
+  const openTicket = useNewTicket()
+
+  useEffect(() => {
+    document.documentElement.dataset.theme = theme
+  }, [theme])
+
+  useKeys({
+    '?': () => setKeysOpen(true),
+    e: () => dispatch(settingsChanged({ theme: theme === 'light' ? 'evening' : 'light' })),
+    u: () => dispatch(settingsChanged({ unit: unit === 'in' ? 'cm' : 'in' })),
+    n: () => void openTicket({ counter: false }),
+    '/': () => {
+      if (pathname !== '/') void navigate('/', { state: { focus: 'find' } })
+    },
+    c: () => {
+      if (pathname !== '/') void navigate('/', { state: { focus: 'counter' } })
+    },
+  })
+
+  return (
+    <>
+      <Outlet />
+      <KeysDialog open={keysOpen} onOpenChange={setKeysOpen} />
+    </>
+  )
+}

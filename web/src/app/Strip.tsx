@@ -1,0 +1,126 @@
+import { Moon, Sun } from 'lucide-react'
+import type { ReactNode } from 'react'
+import { Link, NavLink } from 'react-router'
+import { Brand } from '../ui/Brand'
+import { PinkedEdge } from '../ui/PinkedEdge'
+import { Segmented } from '../ui/controls/Segmented'
+import { settingsChanged } from './settings'
+import { useAppDispatch, useAppSelector } from './store'
+import { clock } from './today'
+
+/** The dark cloth along the top: brand, what is open, stitch or places, and what is kept. */
+export function Strip({ title, children }: { title: ReactNode; children: ReactNode }) {
+  return (
+    <header className="on-cloth relative z-20 flex h-[54px] shrink-0 items-stretch bg-cloth text-cloth-ink phone:h-[68px] print:hidden">
+      <Link
+        to="/"
+        aria-label="Merry Tailor, to Today"
+        className="hidden w-[60px] items-center justify-center phone:flex bench:w-[153px] bench:justify-start bench:pl-5"
+      >
+        <span className="bench:hidden">
+          <Brand small />
+        </span>
+        <span className="hidden bench:inline">
+          <Brand />
+        </span>
+      </Link>
+      <div className="hidden w-px border-l-[1.5px] border-dotted border-cloth-line phone:block" />
+      <div className="flex min-w-0 flex-1 flex-col justify-center px-3 phone:flex-none phone:px-5 bench:px-[22px]">{title}</div>
+      <div className="hidden w-px border-l-[1.5px] border-dotted border-cloth-line phone:block" />
+      <div className="flex min-w-0 items-center justify-end phone:flex-1 phone:justify-center">{children}</div>
+      <div className="hidden w-px border-l-[1.5px] border-dotted border-cloth-line md:block" />
+      <Kept />
+      <PinkedEdge />
+    </header>
+  )
+}
+
+/** Saved at, theme and units. */
+function Kept() {
+  const dispatch = useAppDispatch()
+  const { theme, unit } = useAppSelector((state) => state.settings)
+  const saving = useAppSelector((state) => state.saving)
+  return (
+    <div className="hidden items-center gap-2 pr-4 pl-3.5 md:flex">
+      <p
+        aria-live="polite"
+        className={`hidden w-[44px] text-[13.5px] leading-[17px] lg:block ${saving.failure ? 'w-[84px] font-bold text-tape' : 'text-cloth-mute'}`}
+      >
+        {saving.failure ? 'Not saved. See below' : saving.savedAt ? `Saved ${clock(saving.savedAt)}` : ''}
+      </p>
+      <button
+        type="button"
+        onClick={() => dispatch(settingsChanged({ theme: theme === 'light' ? 'evening' : 'light' }))}
+        aria-label={theme === 'light' ? 'Evening colours' : 'Day colours'}
+        className="flex h-11 w-11 items-center justify-center border border-cloth-mute text-cloth-ink"
+      >
+        {theme === 'light' ? <Moon size={20} aria-hidden /> : <Sun size={20} aria-hidden />}
+      </button>
+      <Segmented
+        label="Unit"
+        onCloth
+        value={unit}
+        options={[
+          { value: 'in', label: 'in' },
+          { value: 'cm', label: 'cm' },
+        ]}
+        onChange={(next) => dispatch(settingsChanged({ unit: next }))}
+      />
+    </div>
+  )
+}
+
+const PLACES = [
+  ['/', 'Today'],
+  ['/dogs', 'Dogs'],
+  ['/sizes', 'Sizes'],
+  ['/shop', 'Shop'],
+] as const
+
+/** The places: on every screen that is no ticket, where a ticket has its stitch. */
+export function Places() {
+  return (
+    <nav aria-label="Places" className="flex h-full items-stretch phone:w-full phone:justify-start phone:pl-8 bench:pl-[50px]">
+      {PLACES.map(([to, name]) => (
+        <NavLink
+          key={to}
+          to={to}
+          end={to === '/'}
+          className={({ isActive }) =>
+            `relative flex min-w-11 items-center justify-center px-2 text-[15.5px] font-semibold phone:px-4 ${isActive ? 'font-bold text-tape' : 'text-cloth-ink'}`
+          }
+        >
+          {({ isActive }) => (
+            <>
+              {name}
+              {isActive && (
+                <svg aria-hidden className="absolute bottom-[6px] left-2 phone:bottom-[10px] phone:left-4" width="calc(100% - 16px)" height={3}>
+                  <line x1={0} x2="100%" y1={1.5} y2={1.5} stroke="var(--tape)" strokeWidth={3} strokeDasharray="11 5" />
+                </svg>
+              )}
+            </>
+          )}
+        </NavLink>
+      ))}
+    </nav>
+  )
+}
+
+/** A place's frame: strip with its name and the places, then the room. */
+export function PlaceFrame({ name, detail, children }: { name: string; detail: string; children: ReactNode }) {
+  return (
+    <div className="flex h-dvh flex-col">
+      <Strip
+        title={
+          <>
+            <h1 className="truncate font-display text-[20px] leading-6 font-bold phone:text-[25px] phone:leading-[27px]">{name}</h1>
+            <p className="truncate text-[13.5px] text-cloth-mute phone:text-[14.5px]">{detail}</p>
+          </>
+        }
+      >
+        <Places />
+      </Strip>
+      <main className="flex min-h-0 flex-1 flex-col">{children}</main>
+    </div>
+  )
+}

@@ -1,0 +1,62 @@
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
+import type { LengthStyle } from '@merry-tailor/core'
+
+/** What this device's user set: never the shop's data. */
+export interface Settings {
+  unit: 'in' | 'cm'
+  theme: 'light' | 'evening'
+  /** Steps shown, in the unit itself (handbook 4.7: an eighth of an inch or half a centimetre, as the shop sets it). */
+  inchStep: 0.125 | 0.0625
+  cmStep: 0.5 | 0.1
+  hand: 'right' | 'left'
+  letterKeys: boolean
+  paper: 'A4' | 'Letter'
+  fitter: string
+}
+
+const usual: Settings = {
+  unit: 'in',
+  theme: 'light',
+  inchStep: 0.125,
+  cmStep: 0.5,
+  hand: 'right',
+  letterKeys: true,
+  paper: 'A4',
+  fitter: '',
+}
+const KEY = 'merry-tailor-settings'
+
+export function readSettings(): Settings {
+  try {
+    return { ...usual, ...(JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<Settings>) }
+  } catch {
+    return usual
+  }
+}
+
+export function keepSettings(settings: Settings): void {
+  try {
+    localStorage.setItem(KEY, JSON.stringify(settings))
+  } catch {
+    // A device that keeps nothing still works; it only forgets.
+  }
+}
+
+export const settingsSlice = createSlice({
+  name: 'settings',
+  initialState: readSettings,
+  reducers: {
+    changed: (state, action: PayloadAction<Partial<Settings>>) => ({ ...state, ...action.payload }),
+  },
+})
+
+export const settingsChanged = settingsSlice.actions.changed
+
+/** The step agreed values and gaps are shown at. */
+export const valueStyle = (settings: Settings): LengthStyle => ({
+  unit: settings.unit,
+  step: settings.unit === 'in' ? settings.inchStep : settings.cmStep,
+})
+
+/** The finer step single readings are shown at, so that what was typed is seen again. */
+export const readingStyle = (settings: Settings): LengthStyle => ({ unit: settings.unit, step: settings.unit === 'in' ? 0.0625 : 0.1 })

@@ -1,0 +1,52 @@
+import { useEffect, useRef } from 'react'
+import { useAppSelector } from './store'
+
+type KeyMap = Readonly<Record<string, ((event: KeyboardEvent) => void) | undefined>>
+
+const isTyping = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement &&
+  (target.isContentEditable ||
+    target instanceof HTMLTextAreaElement ||
+    target instanceof HTMLSelectElement ||
+    (target instanceof HTMLInputElement && !['button', 'checkbox', 'radio'].includes(target.type)))
+
+/** Is a list or dialog open that the keys belong to? */
+const isElsewhere = (): boolean => document.querySelector('[role="dialog"], [role="listbox"][data-state="open"]') !== null
+
+const nameOf = (event: KeyboardEvent): string => {
+  const key = event.key.length === 1 ? event.key.toLowerCase() : event.key
+  return `${event.ctrlKey || event.metaKey ? 'ctrl+' : ''}${event.altKey ? 'alt+' : ''}${key}`
+}
+
+/**
+ * Keys of the screen that is open. In text fields single characters are text; letter keys can be turned off in Shop.
+ * The newest map is always used, without listening anew.
+ */
+export function useKeys(map: KeyMap): void {
+  const letters = useAppSelector((state) => state.settings.letterKeys)
+  const now = useRef({ map, letters })
+  useEffect(() => {
+    now.current = { map, letters }
+  })
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent): void => {
+      if (event.defaultPrevented || event.isComposing || isElsewhere()) return
+      const name = nameOf(event)
+      const run = now.current.map[name]
+      if (!run) return
+      const single = name.length === 1
+      if (single && isTyping(event.target)) return
+      if (single && /[a-z]/.test(name) && !now.current.letters) return
+      if (
+        name === 'Enter' &&
+        event.target instanceof HTMLElement &&
+        event.target.closest('button, a, input, textarea, [role="radio"], [role="switch"], [role="combobox"], [role="option"]')
+      )
+        return
+      event.preventDefault()
+      run(event)
+    }
+    window.addEventListener('keydown', onKey)
+    return () => window.removeEventListener('keydown', onKey)
+  }, [])
+}

@@ -1,0 +1,76 @@
+import { bodyOf, type Dog } from '@merry-tailor/core'
+import { Link, useNavigate, useSearchParams } from 'react-router'
+import { useDogsQuery, useOwnersQuery, useTicketsQuery } from '../api/shop-api'
+import { PlaceFrame } from '../app/Strip'
+import { today } from '../app/today'
+import { DogOutline } from '../ui/plates/DogOutline'
+import { Empty, Snag, Unrolling } from '../ui/State'
+import { dogLine } from '../words/dogs'
+import { problemWords } from '../words/problems'
+import { useMemo } from 'react'
+
+/** Every dog in the book, by name. */
+export function DogsPage() {
+  const { data: dogs, error } = useDogsQuery(undefined)
+  const { data: owners = [] } = useOwnersQuery(undefined)
+  const { data: sheets = [] } = useTicketsQuery(undefined)
+  const [search, setSearch] = useSearchParams()
+  const navigate = useNavigate()
+  const ownerId = search.get('owner')
+  const owner = owners.find((each) => each.id === ownerId)
+  const shown = (dogs ?? []).filter((dog) => !ownerId || dog.ownerId === ownerId)
+  const bodies = useMemo(() => new Map(sheets.flatMap((sheet) => (sheet.dog ? [[sheet.dog.id, bodyOf(sheet.readings)] as const] : []))), [sheets])
+  return (
+    <PlaceFrame name="Dogs" detail={owner ? `of ${owner.name}${owner.contact ? `, ${owner.contact}` : ''}` : `${shown.length} in the book`}>
+      <div className="quiet-scroll min-h-0 flex-1 bg-panel" tabIndex={-1}>
+        {owner && (
+          <button type="button" className="min-h-11 px-4 font-semibold underline" onClick={() => setSearch({})}>
+            All dogs
+          </button>
+        )}
+        {error ? (
+          <div className="p-4">
+            <Snag title="The dogs can’t be read.">{problemWords(error)}</Snag>
+          </div>
+        ) : !dogs ? (
+          <Unrolling />
+        ) : shown.length === 0 ? (
+          <Empty
+            action={
+              <button
+                type="button"
+                onClick={() => void navigate('/')}
+                className="inline-flex min-h-11 items-center border-2 border-ink bg-tape px-4 font-bold text-tape-ink"
+              >
+                To Today
+              </button>
+            }
+          >
+            No dog here yet. A dog comes into the book with its first ticket.
+          </Empty>
+        ) : (
+          <ul className="grid content-start md:grid-cols-2 bench:grid-cols-3">
+            {shown.map((dog) => (
+              <DogRow key={dog.id} dog={dog} owner={owners.find((each) => each.id === dog.ownerId)?.name} body={bodies.get(dog.id) ?? {}} />
+            ))}
+          </ul>
+        )}
+      </div>
+    </PlaceFrame>
+  )
+}
+
+function DogRow({ dog, owner, body }: { dog: Dog; owner: string | undefined; body: ReturnType<typeof bodyOf> }) {
+  return (
+    <li className="border-r border-b border-rule">
+      <Link to={`/dogs/${dog.id}`} className="flex min-h-[86px] items-center gap-4 px-4 py-2 hover:bg-bench">
+        <DogOutline body={body} about={dog} width={96} height={64} />
+        <span className="min-w-0">
+          <span className="block font-display text-[19px] leading-6 font-bold">{dog.name}</span>
+          <span className="block text-[14px] leading-[18px] text-mute">{dogLine(dog, today())}</span>
+          {owner && <span className="block text-[14px] leading-[18px]">{owner}</span>}
+        </span>
+      </Link>
+    </li>
+  )
+}

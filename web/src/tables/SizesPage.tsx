@@ -1,0 +1,206 @@
+import type { SizeTable } from '@merry-tailor/core'
+import { sizeTableFromCsv, sizeTableFromJson, sizeTableToCsv, sizeTableToJson, type DocumentProblem } from '@merry-tailor/core/formats'
+import { useRef, useState } from 'react'
+import { useAddSizeTableMutation, useSizeTablesQuery } from '../api/shop-api'
+import { valueStyle } from '../app/settings'
+import { PlaceFrame } from '../app/Strip'
+import { useAppSelector } from '../app/store'
+import { SizeTape } from '../ticket/choose/SizeTape'
+import { Button } from '../ui/controls/Button'
+import { Empty, Snag, Unrolling } from '../ui/State'
+import { lengthText } from '../ui/length/length-text'
+import { problemWords } from '../words/problems'
+import { familyName, measureName, wayName } from '../words/stages'
+import { newestTables } from './newest-tables'
+
+/** Size tables: look at them, bring them in, take them out. */
+export function SizesPage() {
+  const { data: tables, error } = useSizeTablesQuery(undefined)
+  const newest = newestTables(tables ?? []).sort((a, b) => a.family.localeCompare(b.family) || a.maker.localeCompare(b.maker))
+  const [picked, setPicked] = useState<string | null>(null)
+  const table = newest.find((each) => each.id === picked) ?? newest[0]
+  return (
+    <PlaceFrame name="Sizes" detail={`${newest.length} size tables`}>
+      <div className="quiet-scroll grid min-h-0 flex-1 grid-cols-1 md:grid-cols-[316px_1fr] md:overflow-hidden" tabIndex={-1}>
+        <section aria-label="Tables" className="flex min-h-0 flex-col bg-panel md:border-r-2 md:border-ink">
+          <ul className="quiet-scroll min-h-0 flex-1">
+            {newest.map((each) => (
+              <li key={each.id} className="border-b border-rule">
+                <button
+                  type="button"
+                  aria-pressed={each === table}
+                  onClick={() => setPicked(each.id)}
+                  className={`block min-h-[62px] w-full border-l-[5px] px-3 py-2 text-left ${each === table ? 'border-ink bg-bench' : 'border-transparent'}`}
+                >
+                  <span className="block text-[17px] leading-[21px] font-bold">{each.maker}</span>
+                  <span className="block text-[14px] text-mute">
+                    {familyName(each.family)}, {wayName(each.way).toLowerCase()}
+                    {each.school ? `, school ${each.school}` : ''}
+                  </span>
+                </button>
+              </li>
+            ))}
+          </ul>
+          <BringIn onKept={setPicked} />
+        </section>
+        <section aria-label="Table" className="quiet-scroll min-h-0 bg-bench max-md:border-t-2 max-md:border-ink">
+          {error ? (
+            <div className="p-4">
+              <Snag title="The tables can’t be read.">{problemWords(error)}</Snag>
+            </div>
+          ) : !tables ? (
+            <Unrolling />
+          ) : table ? (
+            <TableView table={table} versions={tables.filter((each) => each.id === table.id).length} />
+          ) : (
+            <Empty>No size table yet. Bring one in as CSV or JSON; docs/formats.md shows both.</Empty>
+          )}
+        </section>
+      </div>
+    </PlaceFrame>
+  )
+}
+
+function TableView({ table, versions }: { table: SizeTable; versions: number }) {
+  const settings = useAppSelector((state) => state.settings)
+  const look = { ...valueStyle(settings), unit: settings.unit }
+  const ids = [...new Set(table.sizes.flatMap((size) => Object.keys(size.bands)))].sort()
+  return (
+    <div>
+      <header className="flex flex-wrap items-start justify-between gap-3 border-b-2 border-ink px-5 py-3">
+        <div>
+          <h1 className="text-[26px] leading-[34px]">{table.maker}</h1>
+          <p className="text-mute">
+            {table.name}. {familyName(table.family)}, {wayName(table.way).toLowerCase()}
+            {table.school ? `, school ${table.school}` : ''}. Kept in {table.unit === 'in' ? 'inches' : 'centimetres'}, version {table.version}
+            {versions > 1 ? ` of ${versions}` : ''}. Between sizes:{' '}
+            {table.between ? `${table.between}, the maker says` : 'the maker says nothing, so the family’s rule'}.
+          </p>
+        </div>
+        <div className="flex gap-2">
+          <Save name={`${table.id}-v${table.version}.csv`} type="text/csv" text={() => sizeTableToCsv(table)}>
+            CSV
+          </Save>
+          <Save name={`${table.id}-v${table.version}.json`} type="application/json" text={() => sizeTableToJson(table)}>
+            JSON
+          </Save>
+        </div>
+      </header>
+      <div className="space-y-5 bg-panel px-5 py-4">
+        {ids.map((id) => (
+          <div key={id}>
+            <h2 className="text-[18px] leading-6">{measureName(id)}</h2>
+            <SizeTape table={table} measure={id} hit={null} body={{}} look={look} />
+          </div>
+        ))}
+        <table className="w-full border-collapse">
+          <thead>
+            <tr className="text-[14px] text-mute">
+              <th scope="col" className="text-left">
+                Size
+              </th>
+              {ids.map((id) => (
+                <th key={id} scope="col" className="text-right">
+                  {measureName(id)}, {look.unit}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {table.sizes.map((size) => (
+              <tr key={size.label} className="h-11 border-t border-rule">
+                <th scope="row" className="text-left text-[16px]">
+                  {size.label}
+                </th>
+                {ids.map((id) => {
+                  const band = size.bands[id]
+                  return (
+                    <td key={id} className="text-right">
+                      {band ? `${lengthText(band[0], look)} to ${lengthText(band[1], look)}` : 'not sized by'}
+                    </td>
+                  )
+                })}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </div>
+  )
+}
+
+function Save({ name, type, text, children }: { name: string; type: string; text: () => string; children: string }) {
+  const save = (): void => {
+    const url = URL.createObjectURL(new Blob([text()], { type }))
+    const link = Object.assign(document.createElement('a'), { href: url, download: name })
+    link.click()
+    URL.revokeObjectURL(url)
+  }
+  return (
+    <Button tone="quiet" onClick={save} aria-label={`Take out as ${children}`}>
+      Take out {children}
+    </Button>
+  )
+}
+
+function BringIn({ onKept }: { onKept: (id: string) => void }) {
+  const [addSizeTable] = useAddSizeTableMutation()
+  const [problems, setProblems] = useState<DocumentProblem[]>([])
+  const [done, setDone] = useState('')
+  const input = useRef<HTMLInputElement>(null)
+  const read = async (file: File): Promise<void> => {
+    setDone('')
+    const text = await file.text()
+    const result = /\.json$/i.test(file.name) || text.trimStart().startsWith('{') ? sizeTableFromJson(text) : sizeTableFromCsv(text)
+    if (!result.ok) {
+      setProblems(result.problems)
+      return
+    }
+    const answer = await addSizeTable(result.value)
+    setProblems(answer.error ? [{ at: file.name, message: problemWords(answer.error) }] : [])
+    if (!answer.error) {
+      setDone(`${result.value.maker}, ${result.value.name}: kept.`)
+      onKept(result.value.id)
+    }
+  }
+  return (
+    <div className="shrink-0 border-t-2 border-ink p-3">
+      {problems.length > 0 && (
+        <div className="mb-2">
+          <Snag title="Nothing was brought in.">
+            <ul className="max-h-40 overflow-y-auto">
+              {problems.slice(0, 12).map((problem) => (
+                <li key={`${problem.at}${problem.message}`}>
+                  <b>{problem.at}:</b> {problem.message}
+                </li>
+              ))}
+            </ul>
+          </Snag>
+        </div>
+      )}
+      <p aria-live="polite" className="mb-1 text-mute">
+        {done}
+      </p>
+      <input
+        ref={input}
+        type="file"
+        accept=".csv,.json,text/csv,application/json"
+        aria-label="Size table file"
+        className="sr-only"
+        tabIndex={-1}
+        onChange={(event) => {
+          const file = event.target.files?.[0]
+          event.target.value = ''
+          if (file) void read(file)
+        }}
+      />
+      <button
+        type="button"
+        onClick={() => input.current?.click()}
+        className="min-h-14 w-full rounded-[2px] border-2 border-ink bg-tape px-4 text-[18px] font-bold text-tape-ink"
+      >
+        Bring in a table
+      </button>
+    </div>
+  )
+}

@@ -1,0 +1,146 @@
+import { bodyOf, progressOf, stages, type Progress, type TicketSheet } from '@merry-tailor/core'
+import { ChevronLeft } from 'lucide-react'
+import { createContext, use, useMemo, type ReactNode } from 'react'
+import { Link, Navigate, Outlet, useLocation, useNavigate, useParams } from 'react-router'
+import { useTicketQuery } from '../api/shop-api'
+import { Strip } from '../app/Strip'
+import { useAppSelector } from '../app/store'
+import { clock, today } from '../app/today'
+import { useKeys } from '../app/use-keys'
+import { MiniStitch } from '../ui/stitch/MiniStitch'
+import { RunningStitch } from '../ui/stitch/RunningStitch'
+import { Snag, Unrolling } from '../ui/State'
+import { dogLine } from '../words/dogs'
+import { problemWords } from '../words/problems'
+import { stageName } from '../words/stages'
+
+interface OpenTicket {
+  sheet: TicketSheet
+  progress: Progress
+  body: ReturnType<typeof bodyOf>
+  name: string
+}
+
+const TicketContext = createContext<OpenTicket | null>(null)
+
+/** The ticket that is open on this screen. */
+export function useOpenTicket(): OpenTicket {
+  const open = use(TicketContext)
+  if (!open) throw new Error('no ticket is open here')
+  return open
+}
+
+/** Frame of a ticket: the strip with its stitch, and the stage under it. */
+export function TicketFrame() {
+  const { ticketId = '' } = useParams()
+  const { data: sheet, error } = useTicketQuery(ticketId)
+  const open = useMemo(
+    () => (sheet ? { sheet, progress: progressOf(sheet, today()), body: bodyOf(sheet.readings), name: sheet.dog?.name ?? 'Counter dog' } : null),
+    [sheet],
+  )
+  if (!open) {
+    return error ? (
+      <div className="p-6">
+        <Snag title="This ticket can’t be opened.">
+          <p>{problemWords(error)} Nothing was changed.</p>
+          <Link className="inline-flex min-h-11 items-center font-bold underline" to="/">
+            Back to Today
+          </Link>
+        </Snag>
+      </div>
+    ) : (
+      <Unrolling />
+    )
+  }
+  return (
+    <TicketContext value={open}>
+      <FramedStage open={open} />
+    </TicketContext>
+  )
+}
+
+function FramedStage({ open }: { open: OpenTicket }) {
+  const { sheet, progress, name } = open
+  const { pathname } = useLocation()
+  const navigate = useNavigate()
+  const here = stages.find((stage) => pathname.endsWith(`/${stage}`)) ?? (pathname.endsWith('/docket') ? 'finish' : progress.stage)
+  const at = stages.indexOf(here)
+  const base = `/tickets/${sheet.ticket.id}`
+  const go = (by: number) => () => {
+    const next = stages[at + by]
+    if (next) void navigate(`${base}/${next}`)
+  }
+  useKeys({ '[': go(-1), ']': go(1) })
+  const listed = stages.map((stage) => ({ stage, state: progress.states[stage], to: `${base}/${stage}` }))
+  return (
+    <div className="flex h-dvh flex-col print:block print:h-auto">
+      <Strip title={<TicketTitle sheet={sheet} name={name} />}>
+        <div className="hidden md:block">
+          <RunningStitch stages={listed} current={here} />
+        </div>
+        <PhoneStages current={here} base={base}>
+          <MiniStitch states={listed} current={here} on="cloth" />
+        </PhoneStages>
+      </Strip>
+      <main className="flex min-h-0 flex-1 flex-col print:block">
+        <Outlet />
+      </main>
+    </div>
+  )
+}
+
+function TicketTitle({ sheet, name }: { sheet: TicketSheet; name: string }) {
+  const saving = useAppSelector((state) => state.saving)
+  const saved = saving.failure ? 'not saved' : saving.savedAt ? `saved ${clock(saving.savedAt)}` : ''
+  return (
+    <div className="flex min-w-0 items-center gap-2">
+      <Link to="/" aria-label="Back to Today" className="flex h-11 w-9 shrink-0 items-center justify-center phone:hidden">
+        <ChevronLeft size={28} aria-hidden />
+      </Link>
+      <div className="min-w-0 phone:w-[150px] lg:w-[230px] bench:w-[264px]">
+        <p className="flex items-baseline gap-3">
+          <span className="truncate font-display text-[20px] leading-6 font-bold phone:text-[25px] phone:leading-[27px]">{name}</span>
+          <span className="hidden shrink-0 text-[15.5px] font-semibold text-cloth-mute lg:inline">Ticket {sheet.ticket.number}</span>
+        </p>
+        <p className="truncate text-[13.5px] leading-[18px] text-cloth-mute phone:text-[14.5px]">
+          <span className="phone:hidden">
+            Ticket {sheet.ticket.number}
+            {saved && `, ${saved}`}
+          </span>
+          <span className="hidden phone:inline">{sheet.dog ? dogLine(sheet.dog, today()) : 'No dog record yet'}</span>
+        </p>
+      </div>
+    </div>
+  )
+}
+
+/** On a phone the stages open as full-width rows under the mini stitch. */
+function PhoneStages({ current, base, children }: { current: (typeof stages)[number]; base: string; children: ReactNode }) {
+  return (
+    <details className="group relative md:hidden">
+      <summary className="flex min-h-11 cursor-pointer list-none flex-col items-end justify-center gap-1 px-3">
+        {children}
+        <span className="text-[14px] leading-4 font-bold text-tape">{stageName(current)}</span>
+      </summary>
+      <ol className="fixed inset-x-0 top-[54px] z-30 border-b-2 border-ink bg-panel text-ink">
+        {stages.map((stage) => (
+          <li key={stage}>
+            <Link
+              to={`${base}/${stage}`}
+              onClick={(event) => event.currentTarget.closest('details')?.removeAttribute('open')}
+              className={`flex min-h-12 items-center border-b border-rule px-4 text-[16px] font-bold ${stage === current ? 'bg-tape text-tape-ink' : ''}`}
+            >
+              {stageName(stage)}
+            </Link>
+          </li>
+        ))}
+      </ol>
+    </details>
+  )
+}
+
+/** `/tickets/:id` leads to the stage the work is at. */
+export function TicketStart() {
+  const { progress, sheet } = useOpenTicket()
+  return <Navigate to={`/tickets/${sheet.ticket.id}/${progress.stage}`} replace />
+}

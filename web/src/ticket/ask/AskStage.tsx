@@ -1,0 +1,199 @@
+import {
+  Activity,
+  cautionsFor,
+  families,
+  suits,
+  type Activity as ActivityId,
+  type Change,
+  type FamilyId,
+  type Item,
+  type ItemWay,
+  type School,
+} from '@merry-tailor/core'
+import { Link, useNavigate } from 'react-router'
+import { v7 as uuid } from 'uuid'
+import { useAddItemMutation, useChangeItemMutation, useChangeTicketMutation } from '../../api/shop-api'
+import { useAppSelector } from '../../app/store'
+import { today } from '../../app/today'
+import { useKeys } from '../../app/use-keys'
+import { Button } from '../../ui/controls/Button'
+import { KeyCap } from '../../ui/controls/KeyCap'
+import { SavedField } from '../../ui/controls/SavedField'
+import { Segmented } from '../../ui/controls/Segmented'
+import { VerdictWord } from '../../ui/marks/VerdictWord'
+import { activityName } from '../../words/dogs'
+import { wayName } from '../../words/stages'
+import { useOpenTicket } from '../TicketFrame'
+import { CautionBlock } from './CautionBlock'
+import { DogForm } from './DogForm'
+import { DogPicker } from './DogPicker'
+import { saveField } from './use-record'
+
+/** Ask: the dog, what it will do, which items and in which way; none of it compulsory. */
+export function AskStage() {
+  const { sheet, name } = useOpenTicket()
+  const { ticket, dog } = sheet
+  const items = sheet.items.filter((item) => !item.removed)
+  const [changeTicket] = useChangeTicketMutation()
+  const [addItem] = useAddItemMutation()
+  const [changeItem] = useChangeItemMutation()
+  const navigate = useNavigate()
+  const fitter = useAppSelector((state) => state.settings.fitter)
+  const send = (changes: Change[]) => changeTicket({ ticketId: ticket.id, changes })
+  const next = (): void => void navigate(`/tickets/${ticket.id}/measure`)
+  useKeys({ Enter: next })
+
+  const toggle = (activity: ActivityId): void => {
+    const to = ticket.activities.includes(activity) ? ticket.activities.filter((each) => each !== activity) : [...ticket.activities, activity]
+    void send([{ field: 'activities', from: ticket.activities, to }])
+  }
+  const toggleItem = (family: FamilyId): void => {
+    const known = items.find((item) => item.family === family)
+    if (known) void changeItem({ ticketId: ticket.id, id: known.id, changes: [{ field: 'removed', from: false, to: true }] })
+    else void addItem({ ticketId: ticket.id, id: uuid(), body: { family, way: 'undecided', school: null, at: new Date().toISOString() } })
+  }
+  const cautions = cautionsFor({ dog, activities: ticket.activities, families: items.map((item) => item.family), on: today() })
+  const dayField = (field: 'neededOn' | 'promisedOn', label: string, hint: string) => (
+    <SavedField
+      label={label}
+      type="date"
+      hint={hint}
+      value={ticket[field] ?? ''}
+      onSave={(typed, seen) => saveField(send, field, seen || null, typed || null)}
+    />
+  )
+
+  return (
+    <div className="quiet-scroll grid min-h-0 flex-1 grid-cols-1 content-start lg:grid-cols-[388px_1fr] lg:content-stretch bench:grid-cols-[388px_1fr_344px] max-lg:overflow-y-auto lg:overflow-hidden">
+      <section aria-label="The dog" className="quiet-scroll min-h-0 border-ink bg-panel px-4 py-3 lg:border-r-2">
+        {dog ? <DogForm key={dog.id} dog={dog} owner={sheet.owner} /> : <DogPicker />}
+      </section>
+      <section aria-label="The work" className="flex min-h-0 flex-col bg-panel max-lg:border-t-2 max-lg:border-ink">
+        <div className="quiet-scroll min-h-0 flex-1 px-5 py-3">
+          <h1 className="text-[26px] leading-[34px]">What will {name} do?</h1>
+          <div className="mt-2 flex flex-wrap gap-2" role="group" aria-label="What it will do">
+            {Activity.options.map((activity) => (
+              <button
+                key={activity}
+                type="button"
+                aria-pressed={ticket.activities.includes(activity)}
+                onClick={() => toggle(activity)}
+                className="min-h-11 rounded-[2px] border-2 border-ink bg-panel px-3 text-[15px] font-semibold hover:bg-bench aria-pressed:bg-ink aria-pressed:text-panel"
+              >
+                {activityName(activity)}
+              </button>
+            ))}
+          </div>
+          <div className="mt-4 grid max-w-[560px] grid-cols-2 gap-4">
+            {dayField('neededOn', 'Needed by', 'First use; the order dates count back from it.')}
+            {dayField('promisedOn', 'Promised for', 'The day the ticket is due.')}
+          </div>
+          <h2 className="mt-4 border-t-2 border-ink pt-3 text-[19px] leading-6">Items</h2>
+          <ul>
+            {(['H01', 'H11'] as const).map((family) => (
+              <ItemRow
+                key={family}
+                family={family}
+                item={items.find((each) => each.family === family)}
+                activities={ticket.activities}
+                onToggle={() => toggleItem(family)}
+                onChange={(item, field, from, to) => void changeItem({ ticketId: ticket.id, id: item.id, changes: [{ field, from, to }] })}
+              />
+            ))}
+          </ul>
+          <SavedField
+            label="Notes for this ticket"
+            multiline
+            maxLength={2000}
+            value={ticket.notes}
+            onSave={(typed, seen) => saveField(send, 'notes', seen, typed)}
+            className="mt-3 max-w-[560px]"
+          />
+        </div>
+        <footer className="flex shrink-0 items-center justify-between gap-3 border-t-2 border-ink px-5 py-2.5">
+          <p className="text-[14px] text-mute">
+            {items.length === 0 ? 'Choose an item: it decides which tapes.' : fitter ? `At the bench: ${fitter}` : 'Who is at the bench? Set it in Shop.'}
+          </p>
+          <Link
+            to={`/tickets/${ticket.id}/measure`}
+            className="inline-flex min-h-14 items-center gap-3 rounded-[2px] border-2 border-ink bg-tape px-6 text-[18px] font-bold text-tape-ink"
+          >
+            Take the tapes <KeyCap tone="tape">Enter</KeyCap>
+          </Link>
+        </footer>
+      </section>
+      <aside aria-label="Cautions" className="quiet-scroll min-h-0 border-ink bg-panel max-bench:border-t-2 lg:max-bench:col-span-2 bench:border-l-2">
+        <h2 className="border-b-2 border-ink px-[18px] py-2 text-[19px] leading-6">Cautions for {name}</h2>
+        {cautions.length === 0 ? (
+          <p className="px-[18px] py-4 text-mute">None yet. They follow from the dog, the work and the items.</p>
+        ) : (
+          cautions.map((caution) => <CautionBlock key={caution.code} caution={caution} />)
+        )}
+      </aside>
+    </div>
+  )
+}
+
+const SUITS = {
+  first: ['holds', 'Suits'],
+  works: ['holds', 'Works'],
+  conditions: ['doubt', 'Only under conditions'],
+  wrong: ['fails', 'Not for this'],
+  pointless: ['none', 'Pointless'],
+} as const
+const WORST = ['wrong', 'conditions', 'pointless', 'works', 'first'] as const
+
+interface ItemRowProps {
+  family: FamilyId
+  item: Item | undefined
+  activities: readonly ActivityId[]
+  onToggle: () => void
+  onChange: (item: Item, field: string, from: string | null, to: string | null) => void
+}
+
+function ItemRow({ family, item, activities, onToggle, onChange }: ItemRowProps) {
+  const about = families[family]
+  const worst = WORST.find((each) => activities.some((activity) => suits(family, activity) === each))
+  const named = activities.find((activity) => worst !== undefined && suits(family, activity) === worst)
+  const [grade, word] = worst ? SUITS[worst] : (['none', ''] as const)
+  return (
+    <li className="border-b border-rule py-3">
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+        <Button aria-pressed={item !== undefined} onClick={onToggle} className="min-w-[170px] justify-start aria-pressed:bg-ink aria-pressed:text-panel">
+          {item ? '✓ ' : ''}
+          {about.name}
+        </Button>
+        {worst && named && (
+          <span className="flex items-center gap-2">
+            <VerdictWord grade={grade} basis="predicted" word={word} /> <span className="text-mute">{activityName(named).toLowerCase()}</span>
+          </span>
+        )}
+      </div>
+      <p className="mt-1.5 max-w-[560px] text-mute">
+        {about.build} {worst === 'wrong' || worst === 'conditions' ? `Wrong ${about.wrong.charAt(0).toLowerCase()}${about.wrong.slice(1)}` : about.right}
+      </p>
+      {item && (
+        <div className="mt-2 flex flex-wrap gap-3">
+          <Segmented<ItemWay>
+            label={`Way to get the ${about.name}`}
+            value={item.way}
+            options={(['stock', 'quick-ship', 'made', 'undecided'] as const).map((way) => ({ value: way, label: wayName(way) }))}
+            onChange={(way) => onChange(item, 'way', item.way, way)}
+          />
+          {family === 'H11' && (item.way === 'made' || item.way === 'undecided') && (
+            <Segmented<School | 'both'>
+              label="Measuring school"
+              value={item.school ?? 'both'}
+              options={[
+                { value: 'A', label: 'School A' },
+                { value: 'B', label: 'School B' },
+                { value: 'both', label: 'Both' },
+              ]}
+              onChange={(school) => onChange(item, 'school', item.school, school === 'both' ? null : school)}
+            />
+          )}
+        </div>
+      )}
+    </li>
+  )
+}

@@ -1,0 +1,76 @@
+import { NewDog } from '@merry-tailor/core'
+import { zodResolver } from '@hookform/resolvers/zod'
+import { useForm, useWatch } from 'react-hook-form'
+import { v7 as uuid } from 'uuid'
+import { useAddDogMutation, useChangeTicketMutation, useDogsQuery } from '../../api/shop-api'
+import { Button } from '../../ui/controls/Button'
+import { TextField } from '../../ui/controls/TextField'
+import { breedWords } from '../../words/dogs'
+import { problemWords } from '../../words/problems'
+import { useOpenTicket } from '../TicketFrame'
+
+const Form = NewDog.pick({ name: true })
+
+/** A ticket without a dog: give it a known one or a new one. It can also wait. */
+export function DogPicker() {
+  const { sheet } = useOpenTicket()
+  const { data: dogs = [] } = useDogsQuery(undefined)
+  const [addDog] = useAddDogMutation()
+  const [changeTicket] = useChangeTicketMutation()
+  const { register, handleSubmit, control, setError, formState } = useForm({ resolver: zodResolver(Form), defaultValues: { name: '' } })
+  const typed = useWatch({ control, name: 'name' }).trim().toLowerCase()
+  const known = typed === '' ? [] : dogs.filter((dog) => dog.name.toLowerCase().startsWith(typed)).slice(0, 5)
+  const give = async (dogId: string): Promise<void> => {
+    const answer = await changeTicket({ ticketId: sheet.ticket.id, changes: [{ field: 'dogId', from: sheet.ticket.dogId, to: dogId }] })
+    if (answer.error) setError('name', { message: `Not saved. ${problemWords(answer.error)} The name stays here.` })
+  }
+  const create = handleSubmit(async ({ name }) => {
+    const id = uuid()
+    const made = await addDog({ id, body: { name, at: new Date().toISOString() } })
+    if (made.error) setError('name', { message: `Not saved. ${problemWords(made.error)} The name stays here.` })
+    else await give(id)
+  })
+  return (
+    <div>
+      <h2 className="text-[19px] leading-6">Which dog?</h2>
+      <p className="mt-1 mb-3 text-mute">
+        {sheet.ticket.counter
+          ? 'A counter ticket needs no record. Give it a dog when there is time.'
+          : 'Type the name. It can wait; tapes and sizes work without it.'}
+      </p>
+      <form onSubmit={(event) => void create(event)} noValidate>
+        <TextField
+          label="Dog’s name"
+          autoComplete="off"
+          maxLength={60}
+          problem={
+            formState.errors.name
+              ? formState.errors.name.message?.startsWith('Not saved')
+                ? formState.errors.name.message
+                : 'Type the dog’s name first.'
+              : undefined
+          }
+          {...register('name')}
+        />
+        {known.length > 0 && (
+          <ul aria-label="Known dogs" className="mt-2 border-2 border-ink">
+            {known.map((dog) => (
+              <li key={dog.id} className="border-b border-rule last:border-0">
+                <button
+                  type="button"
+                  onClick={() => void give(dog.id)}
+                  className="flex min-h-12 w-full items-center justify-between px-3 text-left hover:bg-bench"
+                >
+                  <b>{dog.name}</b> <span className="text-mute">{breedWords(dog)}</span>
+                </button>
+              </li>
+            ))}
+          </ul>
+        )}
+        <Button type="submit" className="mt-3">
+          New dog
+        </Button>
+      </form>
+    </div>
+  )
+}

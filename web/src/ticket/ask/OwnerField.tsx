@@ -1,0 +1,88 @@
+import type { Change, Dog, Owner } from '@merry-tailor/core'
+import { useState } from 'react'
+import { v7 as uuid } from 'uuid'
+import { useAddOwnerMutation, useChangeDogMutation, useChangeOwnerMutation, useOwnersQuery } from '../../api/shop-api'
+import { Button } from '../../ui/controls/Button'
+import { Picker } from '../../ui/controls/Picker'
+import { SavedField } from '../../ui/controls/SavedField'
+import { TextField } from '../../ui/controls/TextField'
+import { saveField } from './use-record'
+
+/** The owner: known, new, or still to be asked. */
+export function OwnerField({ dog, owner }: { dog: Dog; owner: Owner | null }) {
+  const { data: owners = [] } = useOwnersQuery(undefined)
+  const [addOwner] = useAddOwnerMutation()
+  const [changeDog] = useChangeDogMutation()
+  const [changeOwner] = useChangeOwnerMutation()
+  const [name, setName] = useState('')
+  const [problem, setProblem] = useState<string | null>(null)
+  const give = (id: string | null) => changeDog({ id: dog.id, changes: [{ field: 'ownerId', from: dog.ownerId, to: id }] })
+  const send = (changes: Change[]) => changeOwner({ id: owner?.id ?? '', changes })
+
+  if (owner) {
+    return (
+      <div className="space-y-3 border-t-2 border-ink pt-3">
+        <div className="flex items-baseline justify-between">
+          <h2 className="text-[19px] leading-6">Owner</h2>
+          <button type="button" className="min-h-11 px-2 font-semibold underline" onClick={() => void give(null)}>
+            Somebody else
+          </button>
+        </div>
+        <SavedField
+          label="Owner’s name"
+          value={owner.name}
+          maxLength={80}
+          onSave={(typed, seen) =>
+            typed.trim() ? saveField(send, 'name', seen, typed.trim()) : Promise.resolve({ kept: false, problem: 'An owner has a name. The old one is kept.' })
+          }
+        />
+        <SavedField label="Where to reach them" value={owner.contact} onSave={(typed, seen) => saveField(send, 'contact', seen, typed)} />
+      </div>
+    )
+  }
+  return (
+    <form
+      className="space-y-3 border-t-2 border-ink pt-3"
+      onSubmit={(event) => {
+        event.preventDefault()
+        if (!name.trim()) {
+          setProblem('Type the owner’s name, or leave it for later.')
+          return
+        }
+        const id = uuid()
+        void addOwner({ id, body: { name: name.trim(), at: new Date().toISOString() } }).then(async (made) => {
+          if (made.error) setProblem('Not saved. The name stays here; try again.')
+          else await give(id)
+        })
+      }}
+    >
+      <h2 className="text-[19px] leading-6">Owner</h2>
+      {owners.length > 0 && (
+        <Picker
+          label="Known owner"
+          value=""
+          placeholder="Somebody known"
+          options={owners.map((each) => ({ value: each.id, label: each.name }))}
+          onChange={(id) => void give(id)}
+          className="w-full"
+        />
+      )}
+      <div className="flex items-start gap-2">
+        <TextField
+          label="Or a new owner’s name"
+          value={name}
+          maxLength={80}
+          problem={problem ?? undefined}
+          onChange={(event) => {
+            setName(event.target.value)
+            setProblem(null)
+          }}
+          className="flex-1"
+        />
+        <Button type="submit" className="mt-[22px]">
+          Add
+        </Button>
+      </div>
+    </form>
+  )
+}

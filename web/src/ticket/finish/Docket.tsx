@@ -1,0 +1,274 @@
+import {
+  cautionsFor,
+  checkById,
+  families,
+  formatWeight,
+  latestObservations,
+  measures,
+  presentSymptoms,
+  rankSizes,
+  readingsOf,
+  roundVerdict,
+  symptoms,
+  tapesFor,
+  type Item,
+  type Reading,
+  type TicketSheet,
+} from '@merry-tailor/core'
+import { Printer } from 'lucide-react'
+import { Link } from 'react-router'
+import { useSizeTablesQuery } from '../../api/shop-api'
+import { readingStyle, valueStyle } from '../../app/settings'
+import { useAppSelector } from '../../app/store'
+import { clock, dayWords, longDay, today } from '../../app/today'
+import { useKeys } from '../../app/use-keys'
+import { Button } from '../../ui/controls/Button'
+import { KeyCap } from '../../ui/controls/KeyCap'
+import { lengthText } from '../../ui/length/length-text'
+import { Mark } from '../../ui/marks/Mark'
+import { cautionWords } from '../../words/cautions'
+import { ageWords, activityName, breedWords, coatName } from '../../words/dogs'
+import { familyName, wayName } from '../../words/stages'
+import { titleWords } from '../../words/titles'
+import { verdictWord } from '../../words/verdicts'
+import { ageInMonths } from '@merry-tailor/core'
+import { useOpenTicket } from '../TicketFrame'
+import './docket.css'
+
+/** The docket's own screen: the page as it prints, and one button. */
+export function Docket() {
+  const { sheet } = useOpenTicket()
+  const paper = useAppSelector((state) => state.settings.paper)
+  useKeys({ Enter: () => window.print() })
+  return (
+    <div className="mat quiet-scroll min-h-0 flex-1 print:overflow-visible print:bg-none">
+      <div className="sticky top-0 z-10 flex items-center gap-3 border-b-2 border-ink bg-panel px-4 py-2 print:hidden">
+        <Link to={`/tickets/${sheet.ticket.id}/finish`} className="inline-flex min-h-11 items-center px-2 font-semibold underline">
+          Back to Finish
+        </Link>
+        <p className="hidden text-mute phone:block">One page of {paper}. Paper is set in Shop.</p>
+        <Button tone="primary" className="ml-auto" onClick={() => window.print()}>
+          <Printer size={18} aria-hidden /> Print <KeyCap tone="tape">Enter</KeyCap>
+        </Button>
+      </div>
+      <div className="overflow-x-auto p-4 print:overflow-visible print:p-0">
+        <div className="mx-auto w-fit border-[1.5px] border-ink print:border-0">
+          <DocketPage />
+        </div>
+      </div>
+    </div>
+  )
+}
+
+/** One page: dog, owner, tapes with their readings and definitions, items, why, predicted and seen, cautions. */
+export function DocketPage() {
+  const { sheet, name } = useOpenTicket()
+  const settings = useAppSelector((state) => state.settings)
+  const { ticket, dog, owner } = sheet
+  const items = sheet.items.filter((item) => !item.removed)
+  const taken = readingsOf(sheet.readings)
+  const order = [...tapesFor(items).map((tape) => tape.measure), ...Object.keys(taken)].filter((id, i, all) => taken[id] && all.indexOf(id) === i)
+  const cautions = cautionsFor({ dog, activities: ticket.activities, families: items.map((item) => item.family), on: today() })
+  const small = sheet.readings.length + sheet.tryOns.reduce((sum, round) => sum + round.observations.length, 0) > 34
+  return (
+    <article className={`docket ${small ? 'docket-tight' : ''}`} data-paper={settings.paper} aria-label={`Docket of ticket ${ticket.number}`}>
+      <header>
+        <div>
+          <h1>{name}</h1>
+          <p>
+            {dog
+              ? [
+                  breedWords(dog),
+                  dog.sex ?? '',
+                  ageWords(ageInMonths(dog, ticket.createdAt)),
+                  dog.weightKg ? formatWeight(dog.weightKg) : '',
+                  dog.coat ? `${coatName(dog.coat).toLowerCase()} coat` : '',
+                ]
+                  .filter(Boolean)
+                  .join(', ')
+              : 'Counter ticket, no dog record'}
+          </p>
+          <p>{owner ? `${owner.name}${owner.contact ? `, ${owner.contact}` : ''}` : 'Owner not asked'}</p>
+        </div>
+        <div className="docket-number">
+          <p className="docket-brand">Merry Tailor</p>
+          <p>
+            Ticket <b>{ticket.number}</b>
+          </p>
+          <p>{longDay(ticket.createdAt.slice(0, 10))}</p>
+          {ticket.neededOn && <p>Needed by {dayWords(ticket.neededOn)}</p>}
+        </div>
+      </header>
+      <p>
+        <b>Will do:</b> {ticket.activities.map(activityName).join(', ') || 'not asked'}
+        {ticket.notes ? `. ${ticket.notes}` : ''}
+      </p>
+
+      <h2>Tapes</h2>
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">Measure, path</th>
+            <th scope="col">Readings, as typed</th>
+            <th scope="col" className="docket-value">
+              Counts
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {order.map((id) => (
+            <TapeLine key={id} id={id} readings={taken[id] ?? []} />
+          ))}
+          {order.length === 0 && (
+            <tr>
+              <td colSpan={3}>No tape was taken.</td>
+            </tr>
+          )}
+        </tbody>
+      </table>
+
+      {items.map((item) => (
+        <ItemPart key={item.id} item={item} sheet={sheet} />
+      ))}
+      {items.length === 0 && <p>No item on this ticket.</p>}
+
+      {cautions.length > 0 && (
+        <>
+          <h2>Cautions</h2>
+          <ul className="docket-cautions">
+            {cautions.map((caution) => {
+              const { title, text } = cautionWords(caution)
+              const ack = sheet.acknowledgements.findLast((each) => each.code === caution.code)
+              return (
+                <li key={caution.code}>
+                  <b>
+                    {caution.level === 'stop' ? 'STOP. ' : ''}
+                    {title}.
+                  </b>{' '}
+                  {text}
+                  {ack && caution.level === 'stop' ? <b>{` Overruled${ack.by ? ` by ${ack.by}` : ''}: ${ack.reason}`}</b> : ''}
+                </li>
+              )
+            })}
+          </ul>
+          <p>
+            <b>On the day:</b> look at the dog, the weather and every strap. Local rules and the vet go before this paper.
+          </p>
+        </>
+      )}
+      <footer>
+        <span>{ticket.nextLookOn ? `Look again on ${longDay(ticket.nextLookOn)}` : 'Next look: not set'}</span>
+        <svg width={192} height={16} aria-label="Scale: this line is 2 in" role="img">
+          <path d="M1 2V10H191V2" fill="none" stroke="currentColor" strokeWidth={1.2} />
+          <text x={96} y={8} textAnchor="middle" fontSize={9}>
+            this line is 2 in
+          </text>
+        </svg>
+      </footer>
+    </article>
+  )
+}
+
+function TapeLine({ id, readings }: { id: string; readings: readonly Reading[] }) {
+  const { body } = useOpenTicket()
+  const settings = useAppSelector((state) => state.settings)
+  const agreed = body[id]
+  const state = { none: '', once: 'once', agrees: 'agree', 'third-wanted': 'third wanted', disagrees: 'take again' }[agreed?.state ?? 'none']
+  return (
+    <tr>
+      <td>
+        <b>
+          {id} {measures[id]?.name}
+        </b>{' '}
+        <span className="docket-path">{measures[id]?.path}</span>
+      </td>
+      <td>
+        {readings.map((reading, i) => (
+          <span key={reading.id}>
+            {i > 0 ? '; ' : ''}
+            <span className={reading.struck ? 'docket-struck' : ''}>
+              {reading.asTyped}
+              {/[a-z"']/i.test(reading.asTyped) ? '' : ` ${reading.unit}`}
+              {reading.side === 'one' ? ' one side' : ''}
+            </span>
+            {reading.struck ? ` (${reading.struck.why})` : ''}
+          </span>
+        ))}
+        {readings[0] ? <span className="docket-path">{` ${clock(readings[0].takenAt)}${readings[0].by ? `, ${readings[0].by}` : ''}`}</span> : null}
+      </td>
+      <td className="docket-value">
+        {agreed?.mm ? (
+          <>
+            <b>{lengthText(agreed.mm, valueStyle(settings), true)}</b> {state}
+          </>
+        ) : (
+          'none'
+        )}
+      </td>
+    </tr>
+  )
+}
+
+function ItemPart({ item, sheet }: { item: Item; sheet: TicketSheet }) {
+  const { body } = useOpenTicket()
+  const { data: tables = [] } = useSizeTablesQuery(undefined)
+  const settings = useAppSelector((state) => state.settings)
+  const choice = sheet.choices.findLast((each) => each.itemId === item.id)
+  const table = tables.find((each) => each.id === choice?.tableId && each.version === choice.tableVersion)
+  const ranked = table ? rankSizes(table, body) : []
+  const size = ranked.find((each) => each.label === choice?.labels[0])
+  const rounds = sheet.tryOns.filter((round) => round.itemId === item.id)
+  return (
+    <section>
+      <h2>
+        {familyName(item.family)}, {wayName(item.way).toLowerCase()}
+      </h2>
+      <p className="docket-path">{families[item.family].build}</p>
+      <p>
+        <b>Size:</b> {choice ? `${choice.labels.join(', then ')}${table ? `, ${table.maker} “${table.name}”, version ${table.version}` : ''}` : 'not chosen'}
+        {choice?.overruled ? `. The bench said: ${choice.overruled.advised}. Chosen because: ${choice.overruled.why}` : ''}
+      </p>
+      {size && choice && (
+        <p>
+          <b>Predicted from the tapes:</b> {choice.labels[0]} {titleWords(size)}{' '}
+          {size.perMeasure
+            .filter((fit) => fit.mm !== null)
+            .map(
+              (fit) =>
+                `${measures[fit.measure]?.name}: ${verdictWord(fit.grade, 'predicted').toLowerCase()} (band ${lengthText(fit.fromMm, readingStyle(settings))} to ${lengthText(fit.toMm, readingStyle(settings), true)})`,
+            )
+            .join('; ')}
+        </p>
+      )}
+      {rounds.length === 0 && (
+        <p>
+          <b>Seen on the dog:</b> not tried on.
+        </p>
+      )}
+      {rounds.map((round, i) => {
+        const verdict = roundVerdict(item.family, round)
+        const present = presentSymptoms(round.symptoms)
+        return (
+          <p key={round.id} className="docket-round">
+            <Mark grade={verdict.grade} basis="seen" size={13} />{' '}
+            <b>{`Seen, round ${i + 1}, ${round.label}, ${clock(round.at)}: ${verdictWord(verdict.grade, 'seen')}.`}</b>{' '}
+            {round.changed ? `${round.changed}. ` : ''}
+            {[...latestObservations(round.observations).values()]
+              .map(
+                (seen) =>
+                  `${checkById(seen.check)?.name ?? seen.check} (${seen.state}): ${verdictWord(seen.grade, 'seen').toLowerCase()}${seen.asTyped ? `, ${seen.asTyped}` : ''}`,
+              )
+              .join('; ')}
+            {verdict.seen < verdict.wanted ? `; ${verdict.wanted - verdict.seen} not looked at` : ''}.{' '}
+            {present
+              .map(
+                (note) =>
+                  `${symptoms[note.symptom]?.name ?? note.symptom}${note.remedy !== null ? `, ${symptoms[note.symptom]?.remedies[note.remedy]?.do.toLowerCase() ?? ''}` : ''}`,
+              )
+              .join('; ')}
+          </p>
+        )
+      })}
+    </section>
+  )
+}

@@ -1,0 +1,127 @@
+import { cautionsFor, roundVerdict, type Change } from '@merry-tailor/core'
+import { format } from 'date-fns'
+import { useState } from 'react'
+import { Link, useNavigate } from 'react-router'
+import { useChangeTicketMutation } from '../../api/shop-api'
+import { dayWords, today } from '../../app/today'
+import { useKeys } from '../../app/use-keys'
+import { Button } from '../../ui/controls/Button'
+import { KeyCap } from '../../ui/controls/KeyCap'
+import { SavedField } from '../../ui/controls/SavedField'
+import { VerdictWord } from '../../ui/marks/VerdictWord'
+import { Snag } from '../../ui/State'
+import { cautionWords } from '../../words/cautions'
+import { problemWords } from '../../words/problems'
+import { familyName, measureName, wayName } from '../../words/stages'
+import { saveField } from '../ask/use-record'
+import { useOpenTicket } from '../TicketFrame'
+import { DocketPage } from './Docket'
+
+/** Finish: what was chosen and seen, the day to look again, the docket, and closing the ticket. */
+export function FinishStage() {
+  const { sheet, progress, name } = useOpenTicket()
+  const { ticket } = sheet
+  const items = sheet.items.filter((item) => !item.removed)
+  const closed = ticket.state === 'closed'
+  const [changeTicket] = useChangeTicketMutation()
+  const [problem, setProblem] = useState<string | null>(null)
+  const navigate = useNavigate()
+  const send = (changes: Change[]) => changeTicket({ ticketId: ticket.id, changes })
+  const print = (): void => void navigate(`/tickets/${ticket.id}/docket`)
+  useKeys({ Enter: print })
+  const setState = async (state: 'open' | 'closed'): Promise<void> => {
+    const answer = await send([
+      { field: 'state', from: ticket.state, to: state },
+      { field: 'closedAt', from: ticket.closedAt, to: state === 'closed' ? new Date().toISOString() : null },
+    ])
+    setProblem(answer.error ? `Not ${state === 'closed' ? 'closed' : 'opened'}. ${problemWords(answer.error)}` : null)
+  }
+  const missing = [
+    ...(items.length === 0 ? ['no item was chosen'] : []),
+    ...(progress.waitsFor.code === 'tape' ? [`${measureName(progress.waitsFor.measure).toLowerCase()} was not taken`] : []),
+    ...(progress.counts.chosen < items.length ? ['a size is not chosen yet'] : []),
+    ...(progress.counts.fitted < items.length ? ['not every check was seen to hold'] : []),
+  ]
+  const stops = cautionsFor({ dog: sheet.dog, activities: ticket.activities, families: items.map((item) => item.family), on: today() }).filter(
+    (caution) => caution.level === 'stop',
+  )
+  return (
+    <div className="grid min-h-0 flex-1 grid-cols-1 max-lg:overflow-y-auto lg:grid-cols-[404px_1fr]">
+      <section aria-label="Finish" className="flex min-h-0 flex-col bg-panel lg:border-r-2 lg:border-ink">
+        <div className="quiet-scroll min-h-0 flex-1 px-5 py-3">
+          <h1 className="text-[26px] leading-[34px]">
+            {closed ? `Closed${ticket.closedAt ? ` ${dayWords(format(new Date(ticket.closedAt), 'yyyy-MM-dd'))}` : ''}` : `Finish for ${name}`}
+          </h1>
+          <ul className="mt-2">
+            {items.map((item) => {
+              const choice = sheet.choices.findLast((each) => each.itemId === item.id)
+              const round = sheet.tryOns.findLast((each) => each.itemId === item.id)
+              const verdict = round ? roundVerdict(item.family, round) : null
+              return (
+                <li key={item.id} className="border-t border-rule py-2.5">
+                  <p className="text-[17px] font-bold">{familyName(item.family)}</p>
+                  <p className="text-mute">
+                    {wayName(item.way)}
+                    {choice ? `. Chosen: ${choice.labels.join(', then ')}` : '. No size chosen yet'}
+                  </p>
+                  <p className="mt-1 flex flex-wrap items-center gap-x-3">
+                    <VerdictWord grade={verdict?.grade ?? 'none'} basis="seen" />
+                    {round && verdict && <span className="text-mute">{`${round.label}, ${verdict.seen} of ${verdict.wanted} checks seen`}</span>}
+                  </p>
+                </li>
+              )
+            })}
+          </ul>
+          {missing.length > 0 && !closed && (
+            <p className="border-t border-rule py-2.5">
+              <b>Still open:</b> {missing.join('; ')}. It can be finished all the same; the docket says so.
+            </p>
+          )}
+          {stops.map((stop) => (
+            <div key={stop.code} className="mb-2">
+              <Snag title={cautionWords(stop).title}>
+                {sheet.acknowledgements.some((ack) => ack.code === stop.code)
+                  ? 'Overruled with a reason; both are on the docket.'
+                  : 'Not overruled. It stands on the docket.'}
+              </Snag>
+            </div>
+          ))}
+          <div className="grid grid-cols-2 gap-3 border-t-2 border-ink pt-3">
+            <SavedField
+              label="Look again on"
+              type="date"
+              value={ticket.nextLookOn ?? ''}
+              hint="Growth, weight and straps change."
+              onSave={(typed, seen) =>
+                closed
+                  ? Promise.resolve({ kept: false, problem: 'The ticket is closed. Open it again first.' })
+                  : saveField(send, 'nextLookOn', seen || null, typed || null)
+              }
+            />
+          </div>
+          {problem && (
+            <p role="alert" className="mt-3 font-semibold text-snag">
+              {problem}
+            </p>
+          )}
+        </div>
+        <footer className="flex shrink-0 gap-3 border-t-2 border-ink p-3">
+          <Link
+            to={`/tickets/${ticket.id}/docket`}
+            className="inline-flex min-h-14 flex-1 items-center justify-between rounded-[2px] border-2 border-ink bg-tape px-4 text-[18px] font-bold text-tape-ink"
+          >
+            Docket <KeyCap tone="tape">Enter</KeyCap>
+          </Link>
+          <Button className="min-h-14" onClick={() => void setState(closed ? 'open' : 'closed')}>
+            {closed ? 'Open again' : 'Close the ticket'}
+          </Button>
+        </footer>
+      </section>
+      <section aria-label="Docket, as it prints" className="mat quiet-scroll hidden min-h-0 p-5 lg:block" tabIndex={-1}>
+        <div className="mx-auto w-fit border-[1.5px] border-ink">
+          <DocketPage />
+        </div>
+      </section>
+    </div>
+  )
+}

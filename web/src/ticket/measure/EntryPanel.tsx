@@ -1,0 +1,104 @@
+import { formatLength, measures, type Reading } from '@merry-tailor/core'
+import type { KeyboardEvent, RefObject } from 'react'
+import { readingStyle, valueStyle } from '../../app/settings'
+import { useAppSelector } from '../../app/store'
+import { KeyCap } from '../../ui/controls/KeyCap'
+import { SwitchBox } from '../../ui/controls/SwitchBox'
+import { BigInch } from '../../ui/tape/BigInch'
+import { lengthText } from '../../ui/length/length-text'
+import { LengthField } from './LengthField'
+import { ordinal, ReadingsList } from './ReadingsList'
+import type { Entry } from './use-entry'
+import type { TapeRow } from './use-tapes'
+
+export interface EntryPanelProps {
+  entry: Entry
+  row: TapeRow
+  kept: readonly Reading[]
+  pin: () => void
+  onKey: (event: KeyboardEvent<HTMLInputElement>) => void
+  field: RefObject<HTMLInputElement | null>
+  onUnit: () => void
+}
+
+/** Where the Big Inch opens before anything is known of this tape. */
+const USUAL_MM = 305
+
+/** Earlier readings of this tape as pins, as taken. */
+export function pinsOf(kept: readonly Reading[], unit: 'in' | 'cm'): { mm: number; label: string }[] {
+  const look = { unit, step: unit === 'in' ? 0.0625 : 0.1 } as const
+  return kept.map((reading, i) => ({ mm: reading.mm, label: `${ordinal(i + 1)} ${lengthText(reading.mm, look)}` }))
+}
+
+export const aroundOf = (kept: readonly Reading[]): number => kept.at(-1)?.mm ?? USUAL_MM
+
+/** The line under the field: what the number becomes, or what the field takes, or what is wrong. */
+export function entryNote(entry: Entry, unit: 'in' | 'cm', step: number): string {
+  if (entry.problem) return entry.problem
+  if (!entry.parsed.ok) return entry.typed === '' ? `Takes ${unit === 'in' ? '11 3/4, 11.75 or 29.8 cm' : '29,8, 29.5 or 11 3/4 in'}` : 'Not a length yet'
+  const look = { unit, step } as const
+  const said = formatLength(entry.parsed.mm, { unit, step: unit === 'in' ? 0.0625 : 0.1 }).text
+  const converted = entry.parsed.unit !== unit ? `${said}. ` : ''
+  return entry.oneSide ? `${converted}× 2 = ${formatLength(entry.parsed.mm * 2, look).text}` : converted || `Reads ${said}`
+}
+
+export function EntryPanel({ entry, row, kept, pin, onKey, field, onUnit }: EntryPanelProps) {
+  const settings = useAppSelector((state) => state.settings)
+  const { unit } = settings
+  const name = measures[row.tape.measure]?.name ?? row.tape.measure
+  const note = entryNote(entry, unit, valueStyle(settings).step)
+  const fine = readingStyle(settings)
+  return (
+    <form
+      aria-label={`${name}, entry`}
+      className="shrink-0 border-t-2 border-ink bg-panel px-5 pt-3 pb-3 max-bench:pb-[58px]"
+      onSubmit={(event) => {
+        event.preventDefault()
+        pin()
+      }}
+    >
+      <div className="grid grid-cols-[112px_1fr_122px] gap-3.5">
+        <div className="min-w-0">
+          <p className="text-[17px] leading-[21px] font-bold">{ordinal(kept.length + 1)} reading</p>
+          <ReadingsList name={name} readings={row.readings} onStrike={entry.strike} />
+        </div>
+        <LengthField
+          ref={field}
+          label={`${name}${entry.oneSide ? ', one side' : ''}`}
+          value={entry.typed}
+          onChange={entry.setTyped}
+          onKey={onKey}
+          unit={unit}
+          problem={entry.problem}
+          describedBy="entry-note"
+          size={64}
+        />
+        <button
+          type="submit"
+          className="flex h-[82px] flex-col items-center justify-center gap-1 rounded-[2px] border-2 border-ink bg-tape text-tape-ink hover:brightness-95"
+        >
+          <span className="text-[20px] font-bold">Pin it</span>
+          <KeyCap tone="tape">Enter</KeyCap>
+        </button>
+      </div>
+      <div className="mt-2 flex min-h-11 items-center justify-between gap-3">
+        <p
+          id="entry-note"
+          role={entry.problem ? 'alert' : undefined}
+          className={`text-[16px] leading-5 ${entry.problem ? 'font-semibold text-snag' : entry.parsed.ok && entry.oneSide ? 'font-bold' : 'text-mute'}`}
+        >
+          {note}
+        </p>
+        <div className="flex shrink-0 gap-2">
+          {entry.doubling && <SwitchBox label="One side, doubled" checked={entry.oneSide} onChange={entry.setOneSide} cap={<KeyCap>D</KeyCap>} />}
+          <button type="button" onClick={onUnit} className="inline-flex min-h-11 items-center gap-2 border border-edge px-3 font-semibold">
+            {unit} <KeyCap>U</KeyCap>
+          </button>
+        </div>
+      </div>
+      <div className="mt-1.5">
+        <BigInch unit={unit} mm={entry.mm} aroundMm={aroundOf(kept)} pins={pinsOf(kept, fine.unit === 'in' ? 'in' : 'cm')} onSet={entry.setMm} />
+      </div>
+    </form>
+  )
+}

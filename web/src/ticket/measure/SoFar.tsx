@@ -1,0 +1,115 @@
+import { rankTables, tableServes, type Item, type MeasureFit, type RankedTable } from '@merry-tailor/core'
+import { useMemo } from 'react'
+import { Link } from 'react-router'
+import { useSizeTablesQuery } from '../../api/shop-api'
+import { valueStyle } from '../../app/settings'
+import { useAppSelector } from '../../app/store'
+import { newestTables } from '../../tables/newest-tables'
+import { KeyCap } from '../../ui/controls/KeyCap'
+import { VerdictWord } from '../../ui/marks/VerdictWord'
+import { familyName, measureName, wayName } from '../../words/stages'
+import { SizeTape } from '../choose/SizeTape'
+import { useOpenTicket } from '../TicketFrame'
+import { FindingBlock } from './FindingBlock'
+import { useTapes } from './use-tapes'
+
+/** What the tapes say so far: the questions they raise, then each item's size as it stands. */
+export function SoFar({ onAgain }: { onAgain: (measure: string) => void }) {
+  const { sheet } = useOpenTicket()
+  const { findings, rows, left } = useTapes()
+  const items = sheet.items.filter((item) => !item.removed)
+  const answered = rows.filter((row) => row.agreed).length
+  return (
+    <aside aria-label="What the tapes say so far" className="flex min-h-0 flex-1 flex-col bg-panel">
+      <h2 className="shrink-0 border-b-2 border-ink px-[18px] py-2 text-[19px] leading-6">What the tapes say so far</h2>
+      <div className="quiet-scroll min-h-0 flex-1">
+        {findings.map((finding, i) => (
+          <FindingBlock key={`${finding.rule}-${finding.measures.join()}`} finding={finding} first={i === 0} onAgain={onAgain} />
+        ))}
+        {items.map((item) => (
+          <ItemSoFar key={item.id} item={item} />
+        ))}
+        {items.length === 0 && <p className="px-[18px] py-4 text-mute">No item on this ticket yet, so no tape is wanted. Choose one under Ask.</p>}
+      </div>
+      <Link
+        to={`/tickets/${sheet.ticket.id}/choose`}
+        className="flex min-h-11 shrink-0 items-center gap-4 border-t-2 border-ink px-[18px] py-1.5 hover:bg-bench"
+      >
+        <span className="font-display text-[18px] font-bold">Choose</span>
+        <span className="flex-1 text-[13.5px] leading-[16px] text-mute">
+          answers from {answered === 1 ? '1 tape' : `${answered} tapes`}
+          {left > 0 ? `, ${left} more would narrow it` : ''}
+        </span>
+        <KeyCap>]</KeyCap>
+      </Link>
+    </aside>
+  )
+}
+
+function ItemSoFar({ item }: { item: Item }) {
+  const { body } = useOpenTicket()
+  const settings = useAppSelector((state) => state.settings)
+  const look = { ...valueStyle(settings), unit: settings.unit }
+  const { data: tables = [] } = useSizeTablesQuery(undefined)
+  const best = useMemo(
+    () =>
+      rankTables(
+        newestTables(tables).filter((table) => tableServes(table, item)),
+        body,
+      )[0],
+    [tables, item, body],
+  )
+  const fit = best ? tellingFit(best) : null
+  return (
+    <section className="border-b border-rule px-[18px] pt-2.5 pb-2.5" aria-label={familyName(item.family)}>
+      <div className="flex flex-wrap items-center justify-between gap-x-2">
+        <h3 className="text-[18px] leading-[22px]">{familyName(item.family)}</h3>
+        <VerdictWord grade={best?.grade ?? 'none'} basis="predicted" size={19} />
+      </div>
+      {!best ? (
+        <p className="text-mute">No size table for it yet. Bring one in under Sizes.</p>
+      ) : (
+        <>
+          <p className="text-[13.5px] text-mute">
+            {best.table.maker}, {wayName(best.table.way).toLowerCase()}
+            {fit ? `; ${measureName(fit.measure)}` : ''}
+          </p>
+          {fit && <SizeTape table={best.table} measure={fit.measure} hit={best.best?.label ?? null} body={body} look={look} />}
+          <p className="mt-0.5">{saysWords(best)}</p>
+        </>
+      )}
+    </section>
+  )
+}
+
+/** The measure that tells most about the best size: the one that decides it, else the first. */
+function tellingFit(ranked: RankedTable): MeasureFit | null {
+  const { best } = ranked
+  return best?.perMeasure.find((fit) => fit.measure === best.because.measure) ?? best?.perMeasure.find((fit) => fit.mm !== null) ?? best?.perMeasure[0] ?? null
+}
+
+/** `Neck says Cedar. Overall length says Birch.`: each measure's own best size. */
+function saysWords(ranked: RankedTable) {
+  const ids = ranked.best?.perMeasure.filter((fit) => fit.mm !== null).map((fit) => fit.measure) ?? []
+  if (ids.length === 0) return 'No tape yet that this maker sizes by.'
+  if (ranked.table.way === 'made') return ranked.grade === 'fails' ? 'Outside what this maker cuts.' : 'Within what this maker cuts.'
+  return ids.map((id) => {
+    const near = ranked.sizes
+      .map((size) => ({ label: size.label, fit: size.perMeasure.find((each) => each.measure === id) }))
+      .sort((a, b) => Math.abs(a.fit?.byMm ?? 1e9) - Math.abs(b.fit?.byMm ?? 1e9) || (b.fit?.chance ?? 0) - (a.fit?.chance ?? 0))[0]
+    const inside = near?.fit?.byMm === 0
+    return (
+      <span key={id}>
+        {measureName(id)} says{' '}
+        {inside ? (
+          <b>{near?.label}</b>
+        ) : (
+          <>
+            none; nearest <b>{near?.label}</b>
+          </>
+        )}
+        .{' '}
+      </span>
+    )
+  })
+}

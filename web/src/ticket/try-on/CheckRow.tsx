@@ -1,0 +1,122 @@
+import { judgeAnswer, type Check, type Observation, type PullState, type TryOn } from '@merry-tailor/core'
+import { useState } from 'react'
+import { v7 as uuid } from 'uuid'
+import { useAddObservationMutation } from '../../api/shop-api'
+import { useAppSelector } from '../../app/store'
+import { Mark } from '../../ui/marks/Mark'
+import { problemWords } from '../../words/problems'
+import { verdictWord } from '../../words/verdicts'
+import { useOpenTicket } from '../TicketFrame'
+
+const GRADES = ['holds', 'doubt', 'fails'] as const
+const ON: Readonly<Record<(typeof GRADES)[number], string>> = {
+  holds: 'aria-pressed:border-holds aria-pressed:bg-holds-bg aria-pressed:text-holds',
+  doubt: 'aria-pressed:border-chalk aria-pressed:bg-chalk-bg aria-pressed:text-chalk',
+  fails: 'aria-pressed:border-snag aria-pressed:bg-snag-bg aria-pressed:text-snag',
+}
+const PROBLEMS = {
+  empty: '',
+  unreadable: 'Can’t read that. Try 2 fingers, 1 1/2 in or 4 cm.',
+  'wants-fingers': 'Here fingers count, flat: 1, 2 or 2 1/2.',
+  'wants-length': 'Here a length counts: 1/2 in, or 1 cm.',
+  'too-many': 'Nobody has that many fingers.',
+} as const
+
+/** One check in one state, answered by a verdict or by a number. */
+export function CheckRow({ check, state, round, answer }: { check: Check; state: PullState; round: TryOn; answer: Observation | undefined }) {
+  const { sheet } = useOpenTicket()
+  const { unit, fitter } = useAppSelector((store) => store.settings)
+  const [addObservation] = useAddObservationMutation()
+  const [typed, setTyped] = useState('')
+  const [problem, setProblem] = useState<string | null>(null)
+  const keep = async (seen: Pick<Observation, 'grade' | 'asTyped' | 'mm' | 'fingers'>): Promise<void> => {
+    const made = await addObservation({
+      ticketId: sheet.ticket.id,
+      roundId: round.id,
+      id: uuid(),
+      body: { check: check.id, state, ...seen, at: new Date().toISOString(), by: fitter },
+    })
+    if (made.error) {
+      setTyped(seen.asTyped)
+      setProblem(`Not saved. ${problemWords(made.error)} The answer stays here.`)
+    }
+  }
+  const judge = (): void => {
+    const read = judgeAnswer(check, typed, unit)
+    if (!read.ok) {
+      setProblem(PROBLEMS[read.problem] || null)
+      return
+    }
+    setProblem(null)
+    setTyped('')
+    void keep({ grade: read.grade, asTyped: typed.trim(), mm: read.mm, fingers: read.fingers })
+  }
+  const what =
+    check.gauge?.kind === 'gap' ? `From the mark, minus is below or short` : check.gauge?.kind === 'wide' ? 'Fingers wide, or a length' : 'Fingers, flat'
+  return (
+    <li className="border-b border-rule px-5 py-2.5">
+      <div className="grid gap-x-4 gap-y-1.5 xl:grid-cols-[1fr_auto]">
+        <div className="min-w-0">
+          <h3 className="flex items-center gap-2 font-text text-[17px] leading-[21px] font-bold">
+            {check.name}
+            {answer?.asTyped && (
+              <span className="font-normal text-mute">
+                {/^\d+$/.test(answer.asTyped) && answer.fingers !== null
+                  ? `${answer.asTyped} ${answer.asTyped === '1' ? 'finger' : 'fingers'}`
+                  : answer.asTyped}
+              </span>
+            )}
+          </h3>
+          <p className="max-w-[560px] text-[14.5px] leading-[19px] text-mute">
+            {check.how} <b className="text-ink">{check.pass}</b>
+          </p>
+        </div>
+        <div className="flex flex-wrap items-start gap-2" role="group" aria-label={`${check.name}, ${state}`}>
+          {GRADES.map((grade) => (
+            <button
+              key={grade}
+              type="button"
+              aria-pressed={answer?.grade === grade}
+              onClick={() => void keep({ grade, asTyped: '', mm: null, fingers: null })}
+              className={`inline-flex min-h-11 items-center gap-1.5 rounded-[2px] border-2 border-edge bg-panel px-2.5 text-[14.5px] font-bold hover:bg-bench ${ON[grade]}`}
+            >
+              <Mark grade={grade} basis="seen" size={17} />
+              {verdictWord(grade, 'seen')}
+            </button>
+          ))}
+          {check.gauge && (
+            <form
+              className="w-[150px]"
+              onSubmit={(event) => {
+                event.preventDefault()
+                judge()
+              }}
+            >
+              <label>
+                <span className="sr-only">{`${check.name}: ${what}`}</span>
+                <input
+                  value={typed}
+                  onChange={(event) => {
+                    setTyped(event.target.value)
+                    setProblem(null)
+                  }}
+                  onBlur={() => typed.trim() !== '' && judge()}
+                  title={what}
+                  aria-invalid={problem ? true : undefined}
+                  placeholder={check.gauge.kind === 'flat' ? 'fingers' : check.gauge.kind === 'wide' ? `fingers or ${unit}` : `± ${unit}`}
+                  autoComplete="off"
+                  className={`h-11 w-full rounded-[2px] border-2 bg-panel px-2.5 text-[16px] font-semibold placeholder:font-normal placeholder:text-mute ${problem ? 'border-snag' : 'border-ink'}`}
+                />
+              </label>
+            </form>
+          )}
+        </div>
+      </div>
+      {problem && (
+        <p role="alert" className="mt-1 text-[14px] font-semibold text-snag">
+          {problem}
+        </p>
+      )}
+    </li>
+  )
+}

@@ -1,0 +1,161 @@
+import { checksFor, latestObservations, roundVerdict, type PullState, type TryOn } from '@merry-tailor/core'
+import { useState } from 'react'
+import { Link } from 'react-router'
+import { useAppSelector } from '../../app/store'
+import { clock } from '../../app/today'
+import { useKeys } from '../../app/use-keys'
+import { Segmented } from '../../ui/controls/Segmented'
+import { KeyCap } from '../../ui/controls/KeyCap'
+import { VerdictWord } from '../../ui/marks/VerdictWord'
+import { Empty } from '../../ui/State'
+import { ItemTabs } from '../choose/ItemTabs'
+import { useOpenTicket } from '../TicketFrame'
+import { CheckRow } from './CheckRow'
+import { NewRound } from './NewRound'
+import { Symptoms } from './Symptoms'
+
+const STATES: readonly { value: PullState; label: string }[] = [
+  { value: 'slack', label: 'Slack' },
+  { value: 'pulling', label: 'Pulling' },
+  { value: 'moving', label: 'Moving' },
+]
+
+/** Try on: the only place where "Holds" is said. Rounds, checks in each state, symptoms and what to do. */
+export function TryOnStage() {
+  const { sheet, name } = useOpenTicket()
+  const items = sheet.items.filter((item) => !item.removed)
+  const [itemId, setItemId] = useState(items[0]?.id ?? '')
+  const item = items.find((each) => each.id === itemId) ?? items[0]
+  const rounds = sheet.tryOns.filter((round) => round.itemId === item?.id)
+  const [roundId, setRoundId] = useState<string | null>(null)
+  const round = rounds.find((each) => each.id === roundId) ?? rounds.at(-1)
+  const [state, setState] = useState<PullState>('slack')
+  const cycle = (): void => setState(state === 'slack' ? 'pulling' : 'slack')
+  useKeys({ p: cycle })
+
+  if (!item) {
+    return (
+      <div className="mat flex-1 p-4">
+        <div className="max-w-[600px] border-2 border-ink bg-panel">
+          <Empty
+            action={
+              <Link
+                to={`/tickets/${sheet.ticket.id}/ask`}
+                className="inline-flex min-h-11 items-center border-2 border-ink bg-tape px-4 font-bold text-tape-ink"
+              >
+                Choose an item
+              </Link>
+            }
+          >
+            Which piece is on the rack? Choose the item under Ask, then put a size on {name}.
+          </Empty>
+        </div>
+      </div>
+    )
+  }
+  const checks = checksFor(item.family)
+  const shown = checks.filter((check) => check.states.includes(state))
+  const newest = round ? latestObservations(round.observations) : new Map<string, never>()
+  const verdict = round ? roundVerdict(item.family, round) : null
+  const answered = (of: PullState): number => checks.filter((check) => check.states.includes(of) && newest.has(`${check.id}/${of}`)).length
+
+  return (
+    <div className="flex min-h-0 flex-1 flex-col max-lg:overflow-y-auto lg:grid lg:grid-cols-[316px_1fr] bench:grid-cols-[316px_1fr_332px]">
+      <section aria-label="Rounds" className="flex min-h-0 flex-col bg-panel lg:border-r-2 lg:border-ink">
+        <ItemTabs
+          items={items}
+          current={item.id}
+          onPick={(id) => {
+            setItemId(id)
+            setRoundId(null)
+          }}
+        />
+        <h2 className="shrink-0 border-b-2 border-ink px-4 py-2 text-[19px] leading-6">Rounds on {name}</h2>
+        <ol className="quiet-scroll min-h-0 flex-1">
+          {rounds.map((each, i) => (
+            <RoundRow key={each.id} round={each} number={i + 1} family={item.family} current={each === round} onPick={() => setRoundId(each.id)} />
+          ))}
+          {rounds.length === 0 && <li className="px-4 py-3 text-mute">No size on the dog yet.</li>}
+        </ol>
+        <NewRound key={item.id} item={item} onMade={setRoundId} />
+      </section>
+      <section aria-label="Checks" className="flex min-h-0 flex-col">
+        <header className="flex shrink-0 flex-wrap items-center gap-x-5 gap-y-2 border-y-2 border-ink bg-bench px-5 py-2.5 lg:border-t-0">
+          <div className="min-w-0 flex-1">
+            <h1 className="text-[26px] leading-[32px]">{round ? `${round.label} on ${name}` : 'Put a size on'}</h1>
+            {round && verdict && (
+              <p className="flex flex-wrap items-center gap-x-3">
+                <VerdictWord grade={verdict.grade} basis="seen" />{' '}
+                <span className="text-mute">{`${verdict.seen} of ${verdict.wanted} seen, since ${clock(round.at)}`}</span>
+              </p>
+            )}
+          </div>
+          <div className="flex items-center gap-2">
+            <Segmented
+              label="State"
+              value={state}
+              options={STATES.map((each) => ({
+                ...each,
+                label: round ? `${each.label} ${answered(each.value)}/${checks.filter((check) => check.states.includes(each.value)).length}` : each.label,
+              }))}
+              onChange={setState}
+            />
+            <KeyCap>P</KeyCap>
+          </div>
+        </header>
+        {round ? (
+          <div className="quiet-scroll min-h-0 flex-1 bg-panel">
+            {state === 'slack' && item.family === 'H11' && (
+              <p className="border-b border-rule bg-bench px-5 py-2">
+                Slack, a pulling harness ends anywhere from mid-back to tail: no verdict on its length here.
+              </p>
+            )}
+            {state === 'pulling' && (
+              <p className="border-b border-rule bg-bench px-5 py-2">Pull the end straight back by hand, firmly, so that it lies as in work.</p>
+            )}
+            {state === 'moving' && <p className="border-b border-rule bg-bench px-5 py-2">Swing the foreleg by hand, then let the dog walk a few steps.</p>}
+            <ul>
+              {shown.map((check) => (
+                <CheckRow key={`${round.id}-${check.id}-${state}`} check={check} state={state} round={round} answer={newest.get(`${check.id}/${state}`)} />
+              ))}
+            </ul>
+          </div>
+        ) : (
+          <div className="mat flex-1 p-4">
+            <div className="max-w-[560px] border-2 border-ink bg-panel">
+              <Empty>Loosen every adjuster, put the size on, and begin a round at the left. Practitioners often start here, with two sizes on the rack.</Empty>
+            </div>
+          </div>
+        )}
+      </section>
+      {round && <Symptoms family={item.family} round={round} />}
+    </div>
+  )
+}
+
+function RoundRow({ round, number, family, current, onPick }: { round: TryOn; number: number; family: 'H01' | 'H11'; current: boolean; onPick: () => void }) {
+  const verdict = roundVerdict(family, round)
+  const fitter = useAppSelector((state) => state.settings.fitter)
+  return (
+    <li className="border-b border-rule">
+      <button
+        type="button"
+        aria-pressed={current}
+        onClick={onPick}
+        className={`block min-h-[62px] w-full border-l-[5px] py-2 pr-3 pl-[11px] text-left ${current ? 'border-ink bg-bench' : 'border-transparent'}`}
+      >
+        <span className="flex items-baseline justify-between gap-2">
+          <span className="text-[17px] font-bold">
+            {number}. {round.label}
+          </span>
+          <VerdictWord grade={verdict.grade} basis="seen" size={18} />
+        </span>
+        <span className="block text-[14px] leading-[18px] text-mute">
+          {clock(round.at)}
+          {round.by && round.by !== fitter ? `, ${round.by}` : ''}
+          {round.changed ? `. ${round.changed}` : ''}
+        </span>
+      </button>
+    </li>
+  )
+}

@@ -1,0 +1,120 @@
+import { adviseSizes, agree, parseLength, rankSizes, rankTables, type FamilyId } from '@merry-tailor/core'
+import { useMemo, useState, type RefObject } from 'react'
+import { useNavigate } from 'react-router'
+import { v7 as uuid } from 'uuid'
+import { useAddItemMutation, useAddReadingMutation, useAddTicketMutation, useSizeTablesQuery } from '../api/shop-api'
+import { readingStyle } from '../app/settings'
+import { useAppSelector } from '../app/store'
+import { KeyCap } from '../ui/controls/KeyCap'
+import { Picker } from '../ui/controls/Picker'
+import { lengthText } from '../ui/length/length-text'
+import { lengthProblemWords } from '../words/problems'
+import { adviceWords } from '../words/sizes'
+import { familyName, measureName } from '../words/stages'
+import { newestTables } from '../tables/newest-tables'
+
+/** The one number a counter starts from: the girth for a walking Y, the harness neck for a cross-back. */
+const FIRST_TAPE: Readonly<Record<FamilyId, string>> = { H01: 'M07', H11: 'M01' }
+
+/** A ticket without any record: item, one measure, the size to try. It can be given a dog later. */
+export function Counter({ inputRef }: { inputRef: RefObject<HTMLInputElement | null> }) {
+  const { unit, fitter } = useAppSelector((state) => state.settings)
+  const look = readingStyle(useAppSelector((state) => state.settings))
+  const { data: tables = [] } = useSizeTablesQuery(undefined)
+  const [family, setFamily] = useState<FamilyId>('H11')
+  const [typed, setTyped] = useState('')
+  const [problem, setProblem] = useState<string | null>(null)
+  const [addTicket] = useAddTicketMutation()
+  const [addItem] = useAddItemMutation()
+  const [addReading] = useAddReadingMutation()
+  const navigate = useNavigate()
+  const measure = FIRST_TAPE[family]
+  const read = useMemo(() => parseLength(typed, unit), [typed, unit])
+
+  const advice = useMemo(() => {
+    if (!read.ok) return null
+    const body = { [measure]: agree(measure, [{ mm: read.mm, side: 'both' }]) }
+    const shelf = newestTables(tables).filter((table) => table.family === family && table.way !== 'made')
+    const best = rankTables(shelf, body)[0]
+    return best ? adviceWords(adviseSizes(best.table, rankSizes(best.table, body)), best.table) : 'No size table for this item yet'
+  }, [read, measure, tables, family])
+
+  const open = async (): Promise<void> => {
+    if (!read.ok) {
+      setProblem(lengthProblemWords(read.problem))
+      return
+    }
+    const [ticketId, at] = [uuid(), new Date().toISOString()]
+    const made = await addTicket({ id: ticketId, body: { dogId: null, ownerId: null, counter: true, at, by: fitter } })
+    if (made.error) {
+      setProblem('Not saved. The number stays here; try again.')
+      return
+    }
+    await addItem({ ticketId, id: uuid(), body: { family, way: 'stock', school: null, at } })
+    await addReading({
+      ticketId,
+      id: uuid(),
+      body: { measure, mm: read.mm, side: 'both', asTyped: typed.trim(), unit: read.unit, method: 'tape', takenAt: at, by: fitter },
+    })
+    setTyped('')
+    await navigate(`/tickets/${ticketId}/choose`)
+  }
+
+  return (
+    <form
+      aria-label="Counter"
+      onSubmit={(event) => {
+        event.preventDefault()
+        void open()
+      }}
+    >
+      <div className="flex min-h-11 flex-wrap items-stretch border-2 border-ink bg-panel">
+        <span className="flex items-center gap-2 bg-ink px-3 font-display text-[17px] font-bold text-panel">
+          Counter <KeyCap>C</KeyCap>
+        </span>
+        <Picker
+          label="Item"
+          value={family}
+          options={(['H11', 'H01'] as const).map((id) => ({ value: id, label: familyName(id) }))}
+          onChange={setFamily}
+          className="border-0 border-r! border-edge!"
+        />
+        <label className="flex min-w-[150px] flex-1 items-center gap-2 px-3">
+          <span className="sr-only">{measureName(measure)}</span>
+          <input
+            ref={inputRef}
+            value={typed}
+            onChange={(event) => {
+              setTyped(event.target.value)
+              setProblem(null)
+            }}
+            aria-invalid={problem ? true : undefined}
+            aria-describedby="counter-note"
+            placeholder={measureName(measure)}
+            autoComplete="off"
+            className="h-10 min-w-0 flex-1 bg-transparent text-[16px] font-bold outline-none placeholder:font-normal placeholder:text-mute"
+          />
+          <span className="font-bold">{unit}</span>
+        </label>
+        <button type="submit" className="border-l border-edge px-3 font-bold hover:bg-bench">
+          size to try
+        </button>
+      </div>
+      <p
+        id="counter-note"
+        role={problem ? 'alert' : undefined}
+        className={`mt-1 text-[14px] leading-[18px] ${problem ? 'font-semibold text-snag' : 'text-mute'}`}
+      >
+        {problem ??
+          (advice && read.ok ? (
+            <span className="text-ink">
+              {`${lengthText(read.mm, look, true)}: `}
+              <b>{advice}</b>. Predicted; Enter opens the ticket.
+            </span>
+          ) : (
+            'No dog or owner record needed. A size to try in 90 seconds.'
+          ))}
+      </p>
+    </form>
+  )
+}

@@ -1,0 +1,15 @@
+import { useAppSelector } from '../../app/store'
+
+/** The key that works a control, shown inside it; letter keys vanish when they are turned off. */
+export function KeyCap({ children, tone = 'paper' }: { children: string; tone?: 'paper' | 'tape' }) {
+  const letters = useAppSelector((state) => state.settings.letterKeys)
+  if (!letters && /^[A-Z]$/.test(children)) return null
+  return (
+    <kbd
+      aria-hidden
+      className={`hidden min-w-5 items-center justify-center rounded-[2px] border-[1.5px] px-1 font-text text-[13px] leading-[17px] font-bold phone:inline-flex ${tone === 'tape' ? 'border-tape-ink text-tape-ink' : 'border-edge text-current'}`}
+    >
+      {children}
+    </kbd>
+  )
+}

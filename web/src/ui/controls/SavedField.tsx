@@ -1,0 +1,112 @@
+import { useEffect, useState, type ReactNode } from 'react'
+import { Button } from './Button'
+import { TextField } from './TextField'
+
+/** What became of a save: `null` kept; a sentence when not; both values when somebody else changed the field. */
+export type SaveResult = { kept: true } | { kept: false; problem: string; theirs?: string }
+
+interface SavedFieldProps {
+  label: string
+  value: string
+  /** Turns what was typed into a save, or says at the field what is wrong with it. */
+  onSave: (typed: string, seen: string) => Promise<SaveResult>
+  type?: 'text' | 'date'
+  placeholder?: string
+  maxLength?: number
+  hint?: ReactNode
+  className?: string
+  multiline?: boolean
+}
+
+/** A field that saves itself when it is left. Nothing typed is lost: what could not be saved stays, with the reason. */
+export function SavedField({ label, value, onSave, type = 'text', placeholder, maxLength = 200, hint, className, multiline = false }: SavedFieldProps) {
+  const [draft, setDraft] = useState<string | null>(null)
+  const [seen, setSeen] = useState(value)
+  const [problem, setProblem] = useState<string | null>(null)
+  const [theirs, setTheirs] = useState<string | null>(null)
+  const shown = draft ?? value
+
+  // The value last seen before typing began is what the edit is made against.
+  useEffect(() => {
+    if (draft === null) setSeen(value)
+  }, [value, draft])
+
+  const save = async (typed: string, against: string): Promise<void> => {
+    const result = await onSave(typed, against)
+    if (result.kept) {
+      setDraft(null)
+      setProblem(null)
+      setTheirs(null)
+    } else {
+      setProblem(result.problem)
+      setTheirs(result.theirs ?? null)
+    }
+  }
+  const leave = (): void => {
+    if (draft === null) return
+    if (draft.trim() === value.trim()) {
+      setDraft(null)
+      setProblem(null)
+    } else void save(draft, seen)
+  }
+  const shared = {
+    value: shown,
+    placeholder,
+    maxLength,
+    onBlur: leave,
+    onChange: (event: { target: { value: string } }) => {
+      setDraft(event.target.value)
+      setProblem(null)
+    },
+  }
+  return (
+    <div className={className}>
+      {multiline ? (
+        <label className="block">
+          <span className="mb-1 block text-[13.5px] font-semibold text-mute">{label}</span>
+          <textarea rows={3} className="w-full rounded-[2px] border-2 border-ink bg-panel px-3 py-2 text-[16px] leading-[21px]" {...shared} />
+        </label>
+      ) : (
+        <TextField
+          label={label}
+          type={type}
+          problem={theirs === null ? (problem ?? undefined) : undefined}
+          hint={hint}
+          onKeyDown={(event) => {
+            if (event.key === 'Enter') event.currentTarget.blur()
+            if (event.key === 'Escape') {
+              setDraft(null)
+              setProblem(null)
+            }
+          }}
+          {...shared}
+        />
+      )}
+      {multiline && problem && theirs === null && (
+        <p role="alert" className="mt-1 text-[13.5px] font-semibold text-snag">
+          {problem}
+        </p>
+      )}
+      {theirs !== null && (
+        <div role="alert" className="mt-1 border-l-[5px] border-snag bg-snag-bg px-3 py-2">
+          <p className="font-semibold">
+            Meanwhile somebody set it to “{theirs || 'nothing'}”; you typed “{draft}”.
+          </p>
+          <div className="mt-2 flex flex-wrap gap-2">
+            <Button onClick={() => void save(draft ?? '', theirs)}>Keep mine</Button>
+            <Button
+              tone="quiet"
+              onClick={() => {
+                setDraft(null)
+                setTheirs(null)
+                setProblem(null)
+              }}
+            >
+              Take theirs
+            </Button>
+          </div>
+        </div>
+      )}
+    </div>
+  )
+}

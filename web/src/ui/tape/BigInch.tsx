@@ -1,0 +1,175 @@
+import { MM_PER_UNIT } from '@merry-tailor/core'
+import { useRef } from 'react'
+import { useWidth } from '../use-width'
+import type { TapeUnit } from './scale'
+
+interface BigInchProps {
+  unit: TapeUnit
+  /** What the field reads now, mm; `null` shows the unit a reading would land in. */
+  mm: number | null
+  /** Where to look while nothing is typed. */
+  aroundMm: number
+  /** Earlier readings, drawn as pins when they lie in the inch shown. */
+  pins: readonly { mm: number; label: string }[]
+  /** Half an inch at most fits a phone. */
+  span?: 1 | 0.5
+  height?: number
+  onSet: (mm: number) => void
+}
+
+/**
+ * The inch being read, magnified: tap a mark for the eighth, between two marks for the sixteenth; drag past an end for
+ * the next inch. In centimetres one centimetre with its millimetres.
+ */
+export function BigInch({ unit, mm, aroundMm, pins, span = 1, height = 58, onSet }: BigInchProps) {
+  const [ref, width] = useWidth<SVGSVGElement>(508)
+  const drag = useRef<{ x: number; base: number; moved: boolean } | null>(null)
+  const unitMm = MM_PER_UNIT[unit]
+  const parts = unit === 'in' ? 8 : 10
+  const window = unit === 'in' ? span : 1
+  const shown = mm ?? aroundMm
+  const base = Math.max(0, Math.floor(shown / unitMm / window + 1e-6) * window)
+  const margin = 26
+  const usable = width - 2 * margin
+  const count = parts * window
+  const pitch = usable / count
+  const xOf = (value: number): number => margin + ((value / unitMm - base) / window) * usable
+  const headRoom = pins.length > 0 ? 22 : 4
+  const total = headRoom + height + 2
+  const inWindow = mm !== null && mm / unitMm >= base - 1e-6 && mm / unitMm <= base + window + 1e-6
+  const hitPart = inWindow ? (mm / unitMm - base) * parts : null
+
+  const setAt = (clientX: number): void => {
+    const box = ref.current?.getBoundingClientRect()
+    if (!box) return
+    const at = (clientX - box.left - margin) / pitch
+    const half = Math.round(at * 2) / 2
+    const clamped = Math.min(count, Math.max(0, half))
+    // Halfway between marks is a sixteenth only when the finger is really there.
+    const mark = Math.abs(at - Math.round(at)) < 0.3 ? Math.min(count, Math.max(0, Math.round(at))) : clamped
+    const value = (base + mark / parts) * unitMm
+    if (value > 0) onSet(value)
+  }
+  const step = (by: number): void => {
+    const now = mm ?? aroundMm
+    const parted = Math.round((now / unitMm) * parts) + by
+    if (parted > 0) onSet((parted / parts) * unitMm)
+  }
+
+  return (
+    <svg
+      ref={ref}
+      role="slider"
+      tabIndex={0}
+      aria-label={unit === 'in' ? 'Big Inch: set the eighth' : 'Big Inch: set the millimetre'}
+      aria-valuenow={Math.round((mm ?? aroundMm) * 10) / 10}
+      aria-valuemin={0}
+      aria-valuemax={3000}
+      aria-valuetext={mm === null ? 'nothing set' : `${(mm / unitMm).toFixed(unit === 'in' ? 3 : 1)} ${unit}`}
+      width="100%"
+      height={total}
+      viewBox={`0 0 ${width} ${total}`}
+      style={{ display: 'block', touchAction: 'none', cursor: 'pointer', userSelect: 'none' }}
+      onKeyDown={(event) => {
+        const by = { ArrowRight: 1, ArrowLeft: -1, PageUp: parts, PageDown: -parts }[event.key]
+        if (by === undefined) return
+        event.preventDefault()
+        event.stopPropagation()
+        step(by)
+      }}
+      onPointerDown={(event) => {
+        if (event.isPrimary) event.currentTarget.setPointerCapture(event.pointerId)
+        drag.current = { x: event.clientX, base, moved: false }
+      }}
+      onPointerMove={(event) => {
+        const start = drag.current
+        const box = ref.current?.getBoundingClientRect()
+        if (!start || !box) return
+        if (Math.abs(event.clientX - start.x) > 8) start.moved = true
+        if (!start.moved) return
+        const past = event.clientX < box.left ? -1 : event.clientX > box.right ? 1 : 0
+        if (past !== 0) {
+          const edge = base + (past > 0 ? window + window / 2 : -window / 2)
+          if (edge > 0) onSet(edge * unitMm)
+          start.moved = false
+          start.x = event.clientX + past * 60
+        } else setAt(event.clientX)
+      }}
+      onPointerUp={(event) => {
+        if (drag.current && !drag.current.moved) setAt(event.clientX)
+        drag.current = null
+      }}
+      onPointerCancel={() => {
+        drag.current = null
+      }}
+    >
+      <rect x={0} y={headRoom} width={width} height={height} fill="var(--tape)" />
+      {hitPart !== null && (
+        <rect
+          x={Math.max(0, margin + hitPart * pitch - Math.min(26, pitch * 0.46))}
+          y={headRoom}
+          width={Math.min(52, pitch * 0.92)}
+          height={height}
+          fill="var(--tape-ink)"
+        />
+      )}
+      <path d={`M0 ${headRoom}H${width}M0 ${headRoom + height}H${width}`} stroke="var(--tape-ink)" strokeWidth={1.8} />
+      {Array.from({ length: count * 2 + 1 }, (_, i) => {
+        const isMark = i % 2 === 0
+        const part = i / 2
+        const value = base + part / parts
+        const whole = Math.abs(value - Math.round(value)) < 1e-9
+        const x = margin + part * pitch
+        const hit = hitPart !== null && Math.abs(hitPart - part) < 0.26 && isMark
+        const colour = hit ? 'var(--tape)' : 'var(--tape-ink)'
+        const tall = whole ? 0.5 : !isMark ? 0.14 : (part * 2) % parts === 0 ? 0.36 : 0.26
+        return (
+          <g key={i}>
+            <line x1={x} x2={x} y1={headRoom} y2={headRoom + height * tall} stroke={colour} strokeWidth={whole ? 2.6 : isMark ? 1.8 : 1} />
+            {isMark && (
+              <text x={x} y={headRoom + height - 9} textAnchor="middle" fill={colour} fontWeight={800} fontSize={whole ? 24 : unit === 'in' ? 21 : 15}>
+                {whole ? Math.round(value) : unit === 'in' ? <EighthLabel part={Math.round(value * 8) % 8} /> : Math.round(value * 10) % 10}
+              </text>
+            )}
+          </g>
+        )
+      })}
+      {pins
+        .filter((pin) => pin.mm / unitMm >= base - 0.01 && pin.mm / unitMm <= base + window + 0.01)
+        .map((pin) => (
+          <g key={`${pin.label}-${pin.mm}`}>
+            <line x1={xOf(pin.mm)} x2={xOf(pin.mm)} y1={headRoom - 10} y2={headRoom + 10} stroke="var(--ink)" strokeWidth={2.2} />
+            <circle cx={xOf(pin.mm)} cy={headRoom - 11} r={5.2} fill="var(--ink)" />
+            <text
+              x={xOf(pin.mm) - 10}
+              y={headRoom - 7}
+              textAnchor={xOf(pin.mm) > 120 ? 'end' : 'start'}
+              dx={xOf(pin.mm) > 120 ? 0 : 20}
+              fontSize={15}
+              fontWeight={600}
+              fill="var(--ink)"
+            >
+              {pin.label}
+            </text>
+          </g>
+        ))}
+    </svg>
+  )
+}
+
+function EighthLabel({ part }: { part: number }) {
+  const divisor = part % 4 === 0 ? 4 : part % 2 === 0 ? 2 : 1
+  return (
+    <>
+      <tspan fontSize={15} dy={-4}>
+        {part / divisor}
+      </tspan>
+      <tspan fontSize={15} dy={2}>
+        ⁄
+      </tspan>
+      <tspan fontSize={15} dy={2}>
+        {8 / divisor}
+      </tspan>
+    </>
+  )
+}

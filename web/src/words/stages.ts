@@ -1,0 +1,38 @@
+import { checkById, families, measures, symptoms, type FamilyId, type ItemWay, type Stage, type WaitsFor } from '@merry-tailor/core'
+
+const NAMES: Readonly<Record<Stage, string>> = { ask: 'Ask', measure: 'Measure', choose: 'Choose', 'try-on': 'Try on', finish: 'Finish' }
+export const stageName = (stage: Stage): string => NAMES[stage]
+
+const WAYS: Readonly<Record<ItemWay, string>> = { stock: 'Stock', 'quick-ship': 'Quick-ship', made: 'Made to measure', undecided: 'Not decided' }
+export const wayName = (way: ItemWay): string => WAYS[way]
+
+export const familyName = (family: string): string => (family in families ? families[family as FamilyId].name : family)
+export const measureName = (id: string): string => measures[id]?.name ?? id
+
+/** The one thing a ticket waits for, in a short line; `act` when it is something to do now. */
+export function waitsForWords(waits: WaitsFor): string {
+  switch (waits.code) {
+    case 'items':
+      return 'What to make: choose an item'
+    case 'stop-unread':
+      return 'A stop to read first'
+    case 'tape':
+      return waits.left === 1 ? `Take ${measureName(waits.measure).toLowerCase()}` : `Take ${measureName(waits.measure).toLowerCase()}, ${waits.left - 1} more`
+    case 'third-reading':
+      return `Third ${measureName(waits.measure).toLowerCase()}`
+    case 'take-again':
+      return `Take ${measureName(waits.measure).toLowerCase()} again`
+    case 'choice':
+      return `Choose a ${familyName(waits.family).toLowerCase()}`
+    case 'try-on':
+      return waits.label === 'To measure' ? 'Try on when it is made' : `Try on ${waits.label}`
+    case 'refit':
+      return `Doesn’t hold: ${(waits.check ? checkById(waits.check)?.name : waits.symptom ? symptoms[waits.symptom]?.name : undefined)?.toLowerCase() ?? 'see try-on'}`
+    case 'look-again':
+      return waits.check ? `Look again: ${checkById(waits.check)?.name.toLowerCase() ?? waits.check}` : 'Finish the checks'
+    case 'close':
+      return 'Holds. Print the docket'
+    case 'nothing':
+      return 'Closed'
+  }
+}
