@@ -40,6 +40,9 @@ type Point = { x: number; y: number }
 const between = (value: number, low: number, high: number): number => Math.min(high, Math.max(low, value))
 const distance = (a: Point, b: Point): number => Math.hypot(a.x - b.x, a.y - b.y)
 
+/** Nothing on a dog is measured shorter than this; a smaller number is no reading to draw by. */
+const LEAST_MM = 20
+
 /** A half harness neck runs round the shoulder: longer than the straight line by about this much. Ours, for drawing. */
 const NECK_BOW = 1.12
 /** The last rib on the tape's line lies about this far from foreleg to tail base. Ours, for drawing. */
@@ -70,7 +73,7 @@ export function figure(body: Body, about: FigureAbout | null): Figure {
   const type = buildTypes[build]
   const read = (id: string): number | undefined => {
     const mm = body[id]?.mm
-    return typeof mm === 'number' && Number.isFinite(mm) && mm > 0 ? mm : undefined
+    return typeof mm === 'number' && Number.isFinite(mm) && mm > LEAST_MM ? mm : undefined
   }
   const girth = read('M07')
   const guessed = guessedBackMm(type, about, girth)

@@ -3,5 +3,5 @@ export { measures, measureIds, stationOrder, type Measure, type HowTo, type Stat
 export { landmarks, type Landmark, type LandmarkId } from './landmarks.ts'
 export { agree, toleranceMm, type Agreed, type AgreeState } from './agree.ts'
 export { technicalErrorOfMeasurement, technicalErrorMm } from './technical-error.ts'
-export { plausible, type Body, type Finding, type PlausibleRule, type LikelyCause } from './plausible.ts'
+export { findingCode, openFindings, plausible, type Body, type Finding, type PlausibleRule, type LikelyCause } from './plausible.ts'
 export { tapesFor, measuresOf, type Tape, type TapeItem } from './tapes-for.ts'

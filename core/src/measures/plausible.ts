@@ -159,3 +159,13 @@ export function plausible(body: Body): Finding[] {
   ]
   return found.sort((a, b) => b.byMm - a.byMm)
 }
+
+/** The code under which a finding kept as the dog's own is remembered: with its values, so that a new reading asks anew. */
+export const findingCode = (finding: Finding, body: Body): string =>
+  `${finding.rule}:${finding.measures.map((id) => `${id}=${Math.round(body[id]?.mm ?? 0)}`).join(',')}`
+
+/** Findings nobody has kept as the dog's own yet. */
+export function openFindings(body: Body, kept: readonly { kind: string; code: string }[]): Finding[] {
+  const codes = new Set(kept.filter((ack) => ack.kind === 'finding').map((ack) => ack.code))
+  return plausible(body).filter((finding) => !codes.has(findingCode(finding, body)))
+}

@@ -1,6 +1,6 @@
 import { cautionsFor } from '../choose/index.ts'
 import { roundVerdict } from '../fit/index.ts'
-import { tapesFor } from '../measures/index.ts'
+import { openFindings, tapesFor } from '../measures/index.ts'
 import type { Grade, TicketSheet } from '../model/index.ts'
 import { bodyOf } from './body-of.ts'
 
@@ -54,7 +54,8 @@ export function progressOf(sheet: TicketSheet, on: string): Progress {
   const covered = (measure: string): boolean => (body[measure]?.n ?? 0) > 0
   const wanted = tapes.filter((tape) => !(tape.either !== undefined && !covered(tape.measure) && covered(tape.either)))
   const missing = wanted.filter((tape) => !covered(tape.measure) && !(tape.either === 'M13'))
-  const scattered = wanted.find((tape) => body[tape.measure]?.state === 'disagrees')
+  const asked = openFindings(body, sheet.acknowledgements).find((finding) => finding.rule !== 'same-value')
+  const again = wanted.find((tape) => body[tape.measure]?.state === 'disagrees')?.measure ?? asked?.measures[0]
   const third = wanted.find((tape) => body[tape.measure]?.state === 'third-wanted')
   const agreeing = wanted.filter((tape) => body[tape.measure]?.state === 'agrees').length
 
@@ -70,10 +71,10 @@ export function progressOf(sheet: TicketSheet, on: string): Progress {
   )
 
   const closed = sheet.ticket.state === 'closed'
-  const asked = [items.length > 0, sheet.dog !== null || sheet.ticket.counter, sheet.ticket.activities.length > 0].filter(Boolean).length
+  const answered = [items.length > 0, sheet.dog !== null || sheet.ticket.counter, sheet.ticket.activities.length > 0].filter(Boolean).length
   const states: Progress['states'] = {
     ask: stop ? 'trouble' : items.length > 0 && (sheet.dog !== null || sheet.ticket.counter) ? 'done' : 'open',
-    measure: scattered ? 'trouble' : wanted.length > 0 && missing.length === 0 && !third ? 'done' : 'open',
+    measure: again ? 'trouble' : wanted.length > 0 && missing.length === 0 && !third ? 'done' : 'open',
     choose: items.length > 0 && choices.every(Boolean) ? 'done' : 'open',
     'try-on': failing ? 'trouble' : items.length > 0 && fitted === items.length ? 'done' : 'open',
     finish: closed ? 'done' : 'open',
@@ -95,7 +96,7 @@ export function progressOf(sheet: TicketSheet, on: string): Progress {
     ;[stage, waitsFor] = ['try-on', { code: 'look-again', grade: 'doubt', ...(trouble ? { check: trouble.check } : {}) }]
   } else if (fitted === items.length) [stage, waitsFor] = ['finish', { code: 'close' }]
   else if (stop && !anyRound) [stage, waitsFor] = ['ask', { code: 'stop-unread', stop: stop.code }]
-  else if (scattered) [stage, waitsFor] = ['measure', { code: 'take-again', measure: scattered.measure }]
+  else if (again) [stage, waitsFor] = ['measure', { code: 'take-again', measure: again }]
   else if (third) [stage, waitsFor] = ['measure', { code: 'third-reading', measure: third.measure }]
   else if (missing[0] && !choices.some(Boolean)) [stage, waitsFor] = ['measure', { code: 'tape', measure: missing[0].measure, left: missing.length }]
   else if (toChoose) [stage, waitsFor] = ['choose', { code: 'choice', family: toChoose.family }]
@@ -105,7 +106,7 @@ export function progressOf(sheet: TicketSheet, on: string): Progress {
   return {
     stage,
     states,
-    counts: { asked, toAsk: 3 - asked, agreeing, tapes: wanted.length, chosen: choices.filter(Boolean).length, items: items.length, fitted },
+    counts: { asked: answered, toAsk: 3 - answered, agreeing, tapes: wanted.length, chosen: choices.filter(Boolean).length, items: items.length, fitted },
     waitsFor,
   }
 }

@@ -97,6 +97,7 @@ export const shopApi = createApi({
           void dispatch(shopApi.util.upsertQueryEntries(data.map((sheet) => ({ endpointName: 'ticket' as const, arg: sheet.ticket.id, value: sheet }))))
         },
       }),
+      closedTickets: build.query<TicketSheet[], undefined>({ query: () => '/tickets?state=closed', providesTags: ['Tickets'] }),
       ticket: build.query<TicketSheet, string>({ query: (id) => `/tickets/${id}`, providesTags: (_, __, id) => [{ type: 'Tickets', id }] }),
       dogs: build.query<Dog[], undefined>({ query: () => '/dogs', providesTags: ['Dogs'] }),
       dog: build.query<DogSheet, string>({ query: (id) => `/dogs/${id}`, providesTags: ['Dogs', 'Tickets'] }),
@@ -189,6 +190,7 @@ export const shopApi = createApi({
 
 export const {
   useTicketsQuery,
+  useClosedTicketsQuery,
   useTicketQuery,
   useDogsQuery,
   useDogQuery,

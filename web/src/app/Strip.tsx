@@ -11,7 +11,7 @@ import { clock } from './today'
 /** The dark cloth along the top: brand, what is open, stitch or places, and what is kept. */
 export function Strip({ title, children }: { title: ReactNode; children: ReactNode }) {
   return (
-    <header className="on-cloth relative z-20 flex h-[54px] shrink-0 items-stretch bg-cloth text-cloth-ink phone:h-[68px] print:hidden">
+    <header className="on-cloth relative z-20 flex h-[54px] shrink-0 items-stretch bg-cloth text-cloth-ink phone:mb-[4px] phone:h-[68px] print:hidden">
       <Link
         to="/"
         aria-label="Merry Tailor, to Today"

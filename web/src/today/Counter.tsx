@@ -8,6 +8,7 @@ import { useAppSelector } from '../app/store'
 import { KeyCap } from '../ui/controls/KeyCap'
 import { Picker } from '../ui/controls/Picker'
 import { lengthText } from '../ui/length/length-text'
+import { Worded } from '../ui/length/Worded'
 import { lengthProblemWords } from '../words/problems'
 import { adviceWords } from '../words/sizes'
 import { familyName, measureName } from '../words/stages'
@@ -68,7 +69,7 @@ export function Counter({ inputRef }: { inputRef: RefObject<HTMLInputElement | n
         void open()
       }}
     >
-      <div className="flex min-h-11 flex-wrap items-stretch border-2 border-ink bg-panel">
+      <div className="flex min-h-11 flex-wrap items-stretch border-2 border-ink bg-panel focus-within:shadow-[inset_0_0_0_3px_var(--tape)]">
         <span className="flex items-center gap-2 bg-ink px-3 font-display text-[17px] font-bold text-panel">
           Counter <KeyCap>C</KeyCap>
         </span>
@@ -79,7 +80,7 @@ export function Counter({ inputRef }: { inputRef: RefObject<HTMLInputElement | n
           onChange={setFamily}
           className="border-0 border-r! border-edge!"
         />
-        <label className="flex min-w-[150px] flex-1 items-center gap-2 px-3">
+        <label className="flex min-w-[112px] flex-1 items-center gap-2 px-3">
           <span className="sr-only">{measureName(measure)}</span>
           <input
             ref={inputRef}
@@ -92,7 +93,7 @@ export function Counter({ inputRef }: { inputRef: RefObject<HTMLInputElement | n
             aria-describedby="counter-note"
             placeholder={measureName(measure)}
             autoComplete="off"
-            className="h-10 min-w-0 flex-1 bg-transparent text-[16px] font-bold outline-none placeholder:font-normal placeholder:text-mute"
+            className="h-10 min-w-0 flex-1 bg-transparent text-[16px] font-bold shadow-none! outline-none! placeholder:font-normal placeholder:text-mute"
           />
           <span className="font-bold">{unit}</span>
         </label>
@@ -108,7 +109,7 @@ export function Counter({ inputRef }: { inputRef: RefObject<HTMLInputElement | n
         {problem ??
           (advice && read.ok ? (
             <span className="text-ink">
-              {`${lengthText(read.mm, look, true)}: `}
+              <Worded text={`${lengthText(read.mm, look, true)}: `} />
               <b>{advice}</b>. Predicted; Enter opens the ticket.
             </span>
           ) : (

@@ -28,7 +28,7 @@ export function Find({ inputRef }: { inputRef: RefObject<HTMLInputElement | null
       className="relative"
       onBlur={(event) => !event.currentTarget.contains(event.relatedTarget) && setOpen(false)}
     >
-      <div className="flex h-11 items-center gap-2 border-2 border-ink bg-panel px-3">
+      <div className="flex h-11 items-center gap-2 border-2 border-ink bg-panel px-3 focus-within:shadow-[inset_0_0_0_3px_var(--tape)]">
         <Search size={19} aria-hidden />
         <Command.Input
           ref={inputRef}
@@ -44,7 +44,7 @@ export function Find({ inputRef }: { inputRef: RefObject<HTMLInputElement | null
             event.currentTarget.blur()
           }}
           placeholder="Dog, owner, ticket"
-          className="h-full min-w-0 flex-1 bg-transparent text-[15px] outline-none placeholder:text-mute"
+          className="h-full min-w-0 flex-1 bg-transparent text-[15px] shadow-none! outline-none! placeholder:text-mute"
         />
         <KeyCap>/</KeyCap>
       </div>

@@ -2,7 +2,7 @@ import { bodyOf, progressOf, promisedOn, stages, urgencyOf, type TicketSheet, ty
 import { format } from 'date-fns'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { Link, useLocation, useNavigate } from 'react-router'
-import { useTicketsQuery } from '../api/shop-api'
+import { useClosedTicketsQuery, useTicketsQuery } from '../api/shop-api'
 import { PlaceFrame } from '../app/Strip'
 import { dayWords, lateWords, today } from '../app/today'
 import { useKeys } from '../app/use-keys'
@@ -148,7 +148,7 @@ export function TodayPage() {
             </Button>
           </div>
         </section>
-        <Closed />
+        <LatelyClosed />
       </div>
     </PlaceFrame>
   )
@@ -184,7 +184,7 @@ function TicketRow({ row, now, on }: { row: Row; now: boolean; on: string }) {
     <li id={`ticket-${ticket.id}`} className="border-b border-rule">
       <Link
         to={`/tickets/${ticket.id}`}
-        className={`grid grid-cols-[78px_1fr_auto] items-center gap-x-3 pr-4 pl-[11px] md:grid-cols-[78px_128px_118px_150px_1fr_92px] ${now ? 'min-h-[66px] border-l-[5px] border-ink bg-bench' : `min-h-[54px] border-l-[5px] ${urgency === 'overdue' ? 'border-snag' : 'border-transparent'}`}`}
+        className={`grid grid-cols-[78px_1fr_auto] items-center gap-x-3 pr-4 pl-[11px] md:grid-cols-[78px_124px_104px_144px_1fr_88px] ${now ? 'min-h-[66px] border-l-[5px] border-ink bg-bench' : `min-h-[54px] border-l-[5px] ${urgency === 'overdue' ? 'border-snag' : 'border-transparent'}`}`}
       >
         <DogOutline body={body} about={dog} height={now ? 56 : 50} />
         <span className="min-w-0">
@@ -220,25 +220,29 @@ function TicketRow({ row, now, on }: { row: Row; now: boolean; on: string }) {
   )
 }
 
-/** Lately closed tickets keep the right column until "Measure again" and "Coming back" move in. */
-function Closed() {
+/** The tickets closed last; the room to the right is theirs until reminders move in. */
+function LatelyClosed() {
+  const { data: sheets = [] } = useClosedTicketsQuery(undefined)
+  const shown = [...sheets].sort((a, b) => (b.ticket.closedAt ?? '').localeCompare(a.ticket.closedAt ?? '')).slice(0, 8)
   return (
-    <aside className="hidden border-l-2 border-ink bg-panel bench:block">
-      <h2 className="px-3.5 py-3 text-[19px] leading-6">At the dog’s side</h2>
-      <ol className="border-t border-rule text-[15px]">
-        {[
-          ['Ask', 'what the dog will do'],
-          ['Measure', 'the fewest tapes, each twice'],
-          ['Choose', 'every size, before money is spent'],
-          ['Try on', 'pulled back by hand; only this says it holds'],
-          ['Finish', 'docket, and the day to look again'],
-        ].map(([stage, what]) => (
-          <li key={stage} className="border-b border-rule px-3.5 py-3">
-            <span className="block font-bold">{stage}</span>
-            <span className="text-mute">{what}</span>
+    <aside aria-label="Lately closed" className="quiet-scroll hidden min-h-0 border-l-2 border-ink bg-panel bench:block" tabIndex={-1}>
+      <h2 className="flex items-baseline justify-between border-b border-rule px-3.5 py-2.5 text-[19px] leading-6">
+        Lately closed
+        <span className="font-text text-[15px] font-normal text-mute">{sheets.length === 1 ? '1 ticket' : `${sheets.length} tickets`}</span>
+      </h2>
+      <ul>
+        {shown.map(({ ticket, dog, items }) => (
+          <li key={ticket.id} className="border-b border-rule">
+            <Link to={`/tickets/${ticket.id}/finish`} className="grid min-h-[66px] grid-cols-[1fr_auto] content-center items-center gap-x-2 px-3.5 py-2 hover:bg-bench">
+              <span className="font-display text-[18px] leading-[22px] font-bold">{dog?.name ?? 'Counter'}</span>
+              <b>{ticket.closedAt ? dayWords(format(new Date(ticket.closedAt), 'yyyy-MM-dd')) : ''}</b>
+              <span className="text-[14px] leading-[18px] text-mute">{items.filter((item) => !item.removed).map((item) => familyName(item.family)).join(', ') || 'No item'}</span>
+              <span className="text-right text-[14px] leading-[18px] text-mute">{ticket.nextLookOn ? `look ${dayWords(ticket.nextLookOn)}` : ''}</span>
+            </Link>
           </li>
         ))}
-      </ol>
+        {shown.length === 0 && <li className="px-3.5 py-3 text-mute">None yet.</li>}
+      </ul>
     </aside>
   )
 }

@@ -81,7 +81,3 @@ export function findingWords(finding: Finding, body: Readonly<Record<string, { m
       }
   }
 }
-
-/** The code under which a kept finding is remembered: with its values, so that a new reading asks anew. */
-export const findingCode = (finding: Finding, body: Readonly<Record<string, { mm: number | null } | undefined>>): string =>
-  `${finding.rule}:${finding.measures.map((id) => `${id}=${Math.round(body[id]?.mm ?? 0)}`).join(',')}`

@@ -23,7 +23,7 @@ export function waitsForWords(waits: WaitsFor): string {
     case 'take-again':
       return `Take ${measureName(waits.measure).toLowerCase()} again`
     case 'choice':
-      return `Choose a ${familyName(waits.family).toLowerCase()}`
+      return `Choose a size: ${familyName(waits.family)}`
     case 'try-on':
       return waits.label === 'To measure' ? 'Try on when it is made' : `Try on ${waits.label}`
     case 'refit':

@@ -17,6 +17,7 @@ import { activityName } from '../../words/dogs'
 import { adviceWords, betweenWords } from '../../words/sizes'
 import { familyName, measureName, wayName } from '../../words/stages'
 import { titleWords } from '../../words/titles'
+import { Worded } from '../../ui/length/Worded'
 import { useOpenTicket } from '../TicketFrame'
 import { ItemTabs } from './ItemTabs'
 import { overlapWords } from './overlap-words'
@@ -38,10 +39,10 @@ export function ChooseStage() {
   const [addChoice, { error: saveError }] = useAddChoiceMutation()
   const navigate = useNavigate()
 
-  const table = ranked.find((each) => each.table.id === (picked?.table ?? choice?.tableId)) ?? ranked[0]
+  const advised = ranked[0]
+  const table = ranked.find((each) => each.table.id === (picked?.table ?? choice?.tableId)) ?? advised
   const label = picked?.label ?? (choice && table?.table.id === choice.tableId ? choice.labels[0] : undefined)
   const size = table?.sizes.find((each) => each.label === label) ?? table?.best ?? undefined
-  const advised = ranked[0]
   const advisedWords = advised ? adviceWords(advised.advice, advised.table) : ''
   const follows = table !== undefined && size !== undefined && (table.advice.labels[0] === size.label || (table.advice.kind === 'no-tape' && advised === table))
   const labels = follows && table.advice.labels.length > 0 ? table.advice.labels : size ? [size.label] : []
@@ -173,10 +174,12 @@ export function ChooseStage() {
           {table && size ? (
             <div className="flex flex-wrap items-center gap-x-5">
               <h1 className="text-[28px] leading-[34px]">
-                {size.label} on {name}:
+                {sizeName(table.table, size.label)} on {name}:
               </h1>
               <p className="max-w-[560px] text-[15px] leading-[19px]">
-                <b>{titleWords(size)}</b> <span className="block">{becauseWords(size, look)}</span>
+                <b>{titleWords(size)}</b> <span className="block">
+                  <Worded text={becauseWords(size, look)} />
+                </span>
               </p>
               <p className="ml-auto text-[13.5px] text-mute">Predicted. Nothing seen on the dog yet.</p>
             </div>
@@ -210,7 +213,9 @@ export function ChooseStage() {
                     live={fit.measure === size.because.measure}
                     height={26}
                   />
-                  <p className="mt-1">{overlapWords(fit, size.label, name, look)}</p>
+                  <p className="mt-1">
+                    <Worded text={overlapWords(fit, table.table.way === 'made' ? `what ${table.table.maker} cuts` : size.label, name, look)} />
+                  </p>
                 </article>
               ))}
               {size.perMeasure.length === 1 && (
@@ -322,7 +327,7 @@ function TableBlock({ table, sizes, neededOn, picked, chosen, onPick }: TableBlo
                   onClick={() => onPick(size.label)}
                   className="flex min-h-11 w-full items-center gap-2 pl-[11px] text-left text-[16px] leading-[18px] font-bold"
                 >
-                  {size.label}
+                  {sizeName(table, size.label)}
                   {chosen.includes(size.label) && <span className="text-[13px] font-semibold text-mute">chosen</span>}
                 </button>
               </th>
@@ -343,6 +348,9 @@ function TableBlock({ table, sizes, neededOn, picked, chosen, onPick }: TableBlo
     </section>
   )
 }
+
+/** A maker who cuts to the dog has no size to name. */
+const sizeName = (table: Pick<SizeTable, 'way'>, label: string): string => (table.way === 'made' ? 'Made to measure' : label)
 
 const SHORT: Readonly<Record<string, string>> = {
   M01: 'Neck',

@@ -21,6 +21,15 @@ export function useRanked(item: Item | undefined): RankedItem {
       .map((table): SizeTable => (pinned?.id === table.id ? pinned : table))
       .filter((table) => tableServes(table, item) || table === pinned)
     const ranked = rankTables(serving, body).map((each) => ({ ...each, advice: adviseSizes(each.table, rankSizes(each.table, body)) }))
-    return { ranked, choice }
+    return { ranked: atHandFirst(ranked), choice }
   }, [item, sheet.choices, tables, body])
+}
+
+/**
+ * Stock that may fit goes before everything ordered: its fit shows on the dog today, and nothing is decided on paper
+ * (handbook 6.1). The rest keeps its rank.
+ */
+function atHandFirst<T extends { table: SizeTable; advice: SizeAdvice; grade: string }>(ranked: readonly T[]): T[] {
+  const atHand = ranked.find((each) => each.table.way === 'stock' && (each.advice.kind === 'one' || each.advice.kind === 'both'))
+  return atHand ? [atHand, ...ranked.filter((each) => each !== atHand)] : [...ranked]
 }

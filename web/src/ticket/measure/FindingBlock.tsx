@@ -1,13 +1,14 @@
-import type { Finding } from '@merry-tailor/core'
+import { findingCode, type Finding } from '@merry-tailor/core'
 import { v7 as uuid } from 'uuid'
 import { useAddAcknowledgementMutation } from '../../api/shop-api'
 import { valueStyle } from '../../app/settings'
 import { useAppSelector } from '../../app/store'
 import { Button } from '../../ui/controls/Button'
 import { KeyCap } from '../../ui/controls/KeyCap'
+import { Worded } from '../../ui/length/Worded'
 import { Tape } from '../../ui/tape/Tape'
 import { tapeRange } from '../../ui/tape/scale'
-import { findingCode, findingWords } from '../../words/findings'
+import { findingWords } from '../../words/findings'
 import { useOpenTicket } from '../TicketFrame'
 
 /** A question about the readings: what was expected, from what, what was read, and why it may be. Never a correction. */
@@ -36,7 +37,9 @@ export function FindingBlock({ finding, first, onAgain }: { finding: Finding; fi
   return (
     <section aria-label={title} className={`border-b-2 px-[18px] pt-2.5 pb-3 ${soft ? 'border-chalk bg-chalk-bg' : 'border-snag bg-snag-bg'}`}>
       <h3 className="text-[18px] leading-[22px]">{title}</h3>
-      <p className="mt-1">{text}</p>
+      <p className="mt-1">
+        <Worded text={text} />
+      </p>
       {expected && range && (
         <div className="mt-2">
           <Tape
@@ -51,8 +54,8 @@ export function FindingBlock({ finding, first, onAgain }: { finding: Finding; fi
         </div>
       )}
       <div className="mt-2.5 flex gap-2">
-        <Button onClick={() => onAgain(finding.measures[0] ?? '')}>Take again {first && <KeyCap>R</KeyCap>}</Button>
-        <Button tone="quiet" onClick={keep}>
+        <Button className="px-3 whitespace-nowrap" onClick={() => onAgain(finding.measures[0] ?? '')}>Take again {first && <KeyCap>R</KeyCap>}</Button>
+        <Button tone="quiet" className="px-3 whitespace-nowrap" onClick={keep}>
           Keep: {name} is so
         </Button>
       </div>

@@ -34,7 +34,7 @@ export function LengthField({ label, value, onChange, onKey, unit, ownPad = fals
   const drawn = atEnd || !focused
   return (
     <div
-      className={`relative flex min-w-0 items-center border-[3px] bg-panel ${problem ? 'border-snag' : 'border-ink'}`}
+      className={`relative flex min-w-0 items-center border-[3px] focus-within:shadow-[inset_0_0_0_3px_var(--tape)] bg-panel ${problem ? 'border-snag' : 'border-ink'}`}
       style={{ height: size === 64 ? 82 : 64 }}
     >
       <input
@@ -58,7 +58,7 @@ export function LengthField({ label, value, onChange, onKey, unit, ownPad = fals
         autoCorrect="off"
         spellCheck={false}
         maxLength={24}
-        className={`h-full min-w-0 flex-1 bg-transparent pl-4 font-bold outline-none ${drawn ? 'text-transparent caret-transparent' : ''}`}
+        className={`h-full min-w-0 flex-1 bg-transparent pl-4 font-bold shadow-none! outline-none! ${drawn ? 'text-transparent caret-transparent' : ''}`}
         style={{ fontSize: size === 64 ? (value.length > 7 ? 34 : 64) : value.length > 7 ? 26 : 44, lineHeight: 1 }}
       />
       {drawn && (

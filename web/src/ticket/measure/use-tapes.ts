@@ -1,6 +1,5 @@
-import { plausible, readingsOf, tapesFor, type Agreed, type Finding, type Item, type Reading, type Tape } from '@merry-tailor/core'
+import { openFindings, readingsOf, tapesFor, type Agreed, type Finding, type Item, type Reading, type Tape } from '@merry-tailor/core'
 import { useMemo } from 'react'
-import { findingCode } from '../../words/findings'
 import { useOpenTicket } from '../TicketFrame'
 
 export interface TapeRow {
@@ -17,8 +16,7 @@ export function useTapes(): { rows: TapeRow[]; findings: Finding[]; agreeing: nu
   return useMemo(() => {
     const items = sheet.items.filter((item) => !item.removed)
     const taken = readingsOf(sheet.readings)
-    const kept = new Set(sheet.acknowledgements.filter((ack) => ack.kind === 'finding').map((ack) => ack.code))
-    const findings = plausible(body).filter((finding) => !kept.has(findingCode(finding, body)))
+    const findings = openFindings(body, sheet.acknowledgements)
     const wanted = tapesFor(items)
     // A tape nobody asked for but somebody took stays in sight.
     const extra = Object.keys(taken)

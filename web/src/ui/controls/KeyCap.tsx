@@ -7,7 +7,7 @@ export function KeyCap({ children, tone = 'paper' }: { children: string; tone?: 
   return (
     <kbd
       aria-hidden
-      className={`hidden min-w-5 items-center justify-center rounded-[2px] border-[1.5px] px-1 font-text text-[13px] leading-[17px] font-bold phone:inline-flex ${tone === 'tape' ? 'border-tape-ink text-tape-ink' : 'border-edge text-current'}`}
+      className={`hidden min-w-5 shrink-0 whitespace-nowrap items-center justify-center rounded-[2px] border-[1.5px] px-1 font-text text-[13px] leading-[17px] font-bold phone:inline-flex ${tone === 'tape' ? 'border-tape-ink text-tape-ink' : 'border-edge text-current'}`}
     >
       {children}
     </kbd>

@@ -44,11 +44,12 @@ export function Tape({ look, fromMm, toMm, live = false, height = 24, pins = [],
   const [ref, width] = useWidth<SVGSVGElement>(usualWidth)
   const scale = tapeScale(look.unit, fromMm, toMm, width)
   const headRoom = bracket ? 34 : pins.some((pin) => pin.value || pin.label) ? 24 : pins.length > 0 ? 14 : 2
-  const total = headRoom + height + (bands.length > 0 ? BAND_HEIGHT + 4 : spread ? 10 : 2)
+  const bandGap = spread ? 11 : 2
+  const total = headRoom + height + (bands.length > 0 ? BAND_HEIGHT + bandGap + 2 : spread ? 10 : 2)
   return (
     <svg ref={ref} role="img" aria-label={title} width="100%" height={total} viewBox={`0 0 ${width} ${total}`} style={{ display: 'block', overflow: 'hidden' }}>
       <Strip scale={scale} y={headRoom} height={height} live={live} />
-      {bands.length > 0 && <Bands scale={scale} y={headRoom + height + 2} bands={bands} />}
+      {bands.length > 0 && <Bands scale={scale} y={headRoom + height + bandGap} bands={bands} />}
       {spread && <Spread scale={scale} y={headRoom + height} spread={spread} throughBands={bands.length > 0} />}
       {bracket && <Bracket scale={scale} y={headRoom} bracket={bracket} />}
       {pins.map((pin, i) => (
@@ -138,10 +139,10 @@ function Bands({ scale, y, bands }: { scale: TapeScale; y: number; bands: readon
 function Spread({ scale, y, spread, throughBands }: { scale: TapeScale; y: number; spread: { fromMm: number; toMm: number }; throughBands: boolean }) {
   const from = scale.x(spread.fromMm)
   const to = scale.x(spread.toMm)
-  const foot = throughBands ? y + BAND_HEIGHT + 3 : y + 8
+  const foot = throughBands ? y + BAND_HEIGHT + 11 : y + 8
   return (
     <g>
-      <rect x={from} y={y + 0.5} width={Math.max(2, to - from)} height={7} fill="var(--ink)" />
+      <rect x={from} y={y + 2} width={Math.max(2, to - from)} height={7} fill="var(--ink)" />
       {throughBands &&
         [from, to].map((at, i) => (
           <g key={i}>

@@ -1,0 +1,61 @@
+import { describe, expect, it } from 'vitest'
+import { ageInMonths, cautionsFor, type CautionSubject } from './index.ts'
+
+const dog = (over: Partial<NonNullable<CautionSubject['dog']>> = {}): NonNullable<CautionSubject['dog']> => ({
+  born: '2022-04-01',
+  ageMonths: null,
+  ageSaidOn: null,
+  flatFace: null,
+  breed: '',
+  crossWith: '',
+  sparing: false,
+  weightKg: 20,
+  ...over,
+})
+const codes = (subject: Partial<CautionSubject>) =>
+  cautionsFor({ dog: dog(), activities: [], families: [], on: '2026-10-05', ...subject }).map((caution) => `${caution.level}:${caution.code}`)
+
+describe('cautionsFor', () => {
+  it('says nothing about a grown dog without work or gear', () => {
+    expect(codes({})).toEqual([])
+  })
+
+  it('stops load and bike for a growing dog, never the tape', () => {
+    const young = cautionsFor({ dog: dog({ born: '2026-05-05' }), activities: ['sled-team', 'bike-front'], families: ['H11'], on: '2026-10-05' })
+    expect(young[0]).toMatchObject({ code: 'growing-no-load', level: 'stop', binds: ['load', 'bike'], facts: { months: 5, fromMonths: 18 } })
+    expect(codes({ dog: dog({ born: '2025-08-05' }), families: ['H11'] })[0]).toBe('stop:growing-light-only')
+    expect(codes({ dog: dog({ born: '2026-05-05' }), families: ['H01'], activities: ['stroll'] })).toContain('caution:growing-refit')
+    expect(codes({ dog: dog({ born: '2026-05-05' }), families: ['H01'], activities: ['stroll'] }).some((code) => code.startsWith('stop'))).toBe(false)
+  })
+
+  it('gives giants longer', () => {
+    const twenty = { born: '2025-02-05' }
+    expect(codes({ dog: dog(twenty), families: ['H11'] }).some((code) => code.includes('growing'))).toBe(false)
+    expect(codes({ dog: dog({ ...twenty, breed: 'Newfoundland' }), families: ['H11'] })).toContain('stop:growing-light-only')
+    expect(codes({ dog: dog({ ...twenty, weightKg: 52 }), families: ['H11'] })).toContain('stop:growing-light-only')
+  })
+
+  it('keeps flat faces from draught, by word or by breed, and lets the word win', () => {
+    expect(codes({ dog: dog({ breed: 'Pug' }), families: ['H11'] })).toContain('stop:flat-face-no-draught')
+    expect(codes({ dog: dog({ breed: 'Pug', flatFace: false }), families: ['H11'] }).some((code) => code.includes('flat'))).toBe(false)
+    expect(codes({ dog: dog({ flatFace: true }), families: ['H01'], activities: ['stroll'] })).toContain('caution:flat-face-y-low')
+  })
+
+  it('keeps gear to its work', () => {
+    expect(codes({ families: ['H01'], activities: ['sled-team'] })).toContain('stop:not-for-draught')
+    expect(codes({ families: ['H01'], activities: ['car'] })).toContain('stop:not-for-car')
+    expect(codes({ families: ['H11'], activities: ['sled-team'] })).toEqual(expect.arrayContaining(['caution:heat', 'caution:first-outings', 'caution:windpipe']))
+    expect(codes({ dog: dog({ sparing: true }), families: ['H11'] })).toContain('stop:sparing')
+    expect(codes({ dog: dog({ born: null }), families: ['H11'] })).toContain('caution:age-unknown')
+    expect(codes({ dog: null, families: ['H01'] })).toEqual(['caution:windpipe', 'caution:unattended'])
+  })
+})
+
+describe('ageInMonths', () => {
+  it('counts from the birth date, else from an age once said', () => {
+    expect(ageInMonths(dog({ born: '2026-05-06' }), '2026-10-05')).toBe(4)
+    expect(ageInMonths(dog({ born: null, ageMonths: 7, ageSaidOn: '2026-08-01' }), '2026-10-05')).toBe(9)
+    expect(ageInMonths(dog({ born: null }), '2026-10-05')).toBeNull()
+    expect(ageInMonths(dog({ born: '2027-01-01' }), '2026-10-05')).toBeNull()
+  })
+})

@@ -1,0 +1,88 @@
+import { describe, expect, it } from 'vitest'
+import type { Observation } from '../model/index.ts'
+import { checkById, checksFor, judgeAnswer, presentSymptoms, roundVerdict, symptoms, symptomsFor, type Check } from './index.ts'
+
+const check = (id: string): Check => {
+  const found = checkById(id)
+  if (!found) throw new Error(id)
+  return found
+}
+let n = 0
+const seen = (id: string, state: Observation['state'], grade: Observation['grade'], at = '2026-10-05T10:00:00Z'): Observation => ({
+  id: String((n += 1)).padStart(4, '0'),
+  check: id,
+  state,
+  grade,
+  asTyped: '',
+  mm: null,
+  fingers: null,
+  at,
+  by: '',
+})
+
+describe('judgeAnswer', () => {
+  it.each([
+    ['under-every-strap', '2', 'holds'],
+    ['under-every-strap', '1 finger', 'fails'],
+    ['under-every-strap', '3', 'doubt'],
+    ['under-every-strap', '4', 'fails'],
+    ['pulling-neck', '1 1/2', 'holds'],
+    ['pulling-neck', '½', 'doubt'],
+    ['pulling-neck', '3 fingers', 'fails'],
+    ['girth-strap-behind-elbow', '2½', 'holds'],
+    ['girth-strap-behind-elbow', '5 cm', 'holds'],
+    ['girth-strap-behind-elbow', '1 in', 'fails'],
+    ['girth-strap-behind-elbow', '3,5 cm', 'doubt'],
+    ['v-on-breastbone', '0', 'holds'],
+    ['v-on-breastbone', '-1 cm', 'holds'],
+    ['v-on-breastbone', '-2 cm', 'doubt'],
+    ['v-on-breastbone', '+2 cm', 'fails'],
+    ['tug-at-tail-base', '−4 in', 'fails'],
+    ['sides-on-ribs', '1 in', 'holds'],
+  ] as const)('%s answered %j: %s', (id, text, grade) => {
+    expect(judgeAnswer(check(id), text, 'in')).toMatchObject({ ok: true, grade })
+  })
+
+  it('names what it cannot use', () => {
+    expect(judgeAnswer(check('under-every-strap'), '2 cm', 'cm')).toEqual({ ok: false, problem: 'wants-fingers' })
+    expect(judgeAnswer(check('v-on-breastbone'), '2 fingers', 'cm')).toEqual({ ok: false, problem: 'wants-length' })
+    expect(judgeAnswer(check('under-every-strap'), '40', 'cm')).toEqual({ ok: false, problem: 'too-many' })
+    expect(judgeAnswer(check('blade-free'), '2', 'cm')).toEqual({ ok: false, problem: 'unreadable' })
+    expect(judgeAnswer(check('sides-equal'), ' ', 'cm')).toEqual({ ok: false, problem: 'empty' })
+  })
+})
+
+describe('roundVerdict', () => {
+  const whole = () => checksFor('H11').flatMap((each) => each.states.map((state) => seen(each.id, state, 'holds')))
+
+  it('holds only when every check in every state was seen to hold', () => {
+    expect(roundVerdict('H11', { observations: whole(), symptoms: [] })).toMatchObject({ grade: 'holds', troubles: [] })
+    expect(roundVerdict('H11', { observations: whole().slice(1), symptoms: [] }).grade).toBe('doubt')
+    expect(roundVerdict('H11', { observations: [], symptoms: [] }).grade).toBe('none')
+  })
+
+  it('keeps slack and pulling apart, and lets a later answer replace an earlier', () => {
+    const slackOnly = whole().filter((each) => !(each.check === 'pulling-neck' && each.state === 'pulling'))
+    expect(roundVerdict('H11', { observations: slackOnly, symptoms: [] }).grade).toBe('doubt')
+    const failed = [...whole(), seen('tug-at-tail-base', 'pulling', 'fails', '2026-10-05T11:00:00Z')]
+    expect(roundVerdict('H11', { observations: failed, symptoms: [] })).toMatchObject({ grade: 'fails', troubles: [{ check: 'tug-at-tail-base' }] })
+    const mended = [...failed, seen('tug-at-tail-base', 'pulling', 'holds', '2026-10-05T12:00:00Z')]
+    expect(roundVerdict('H11', { observations: mended.reverse(), symptoms: [] }).grade).toBe('holds')
+  })
+
+  it('does not hold with a symptom there, but lets tolerance and the slack look pass', () => {
+    const note = (symptom: string, present = true, at = '2026-10-05T10:00:00Z') => ({ id: symptom + at, symptom, remedy: null, present, at, by: '' })
+    expect(roundVerdict('H11', { observations: whole(), symptoms: [note('S01')] })).toMatchObject({ grade: 'fails', stops: ['S01'] })
+    expect(roundVerdict('H11', { observations: whole(), symptoms: [note('S07'), note('S08')] }).grade).toBe('holds')
+    expect(presentSymptoms([note('S10'), note('S10', false, '2026-10-05T11:00:00Z')])).toEqual([])
+  })
+})
+
+it('offers remedies in the handbook’s order and points checks only at symptoms that exist', () => {
+  expect(symptoms.S10?.remedies.map((remedy) => remedy.kind)).toEqual(['procedure', 'change', 'resize'])
+  expect(symptoms.S01?.remedies.map((remedy) => remedy.kind)).toEqual(['procedure', 'resize'])
+  for (const family of ['H01', 'H11'] as const) {
+    for (const each of checksFor(family)) for (const id of each.symptoms) expect([id, symptoms[id]?.families]).toEqual([id, [family]])
+  }
+  expect(symptomsFor('H11', ['S10'])[0]?.id).toBe('S10')
+})

@@ -1,0 +1,48 @@
+import { describe, expect, it } from 'vitest'
+import type { SizeTable } from '../model/index.ts'
+import { sizeTableFromCsv, sizeTableFromJson, sizeTableToCsv, sizeTableToJson } from './index.ts'
+
+const table: SizeTable = {
+  id: 'a-b',
+  version: 3,
+  name: 'Cross-back, "long", stock',
+  maker: 'Test, & Sons',
+  family: 'H11',
+  way: 'made',
+  school: 'B',
+  unit: 'in',
+  between: 'down',
+  sizes: [
+    { label: '5', bands: { M01: [21 * 25.4, 22.5 * 25.4], M13: [24.75 * 25.4, 26.75 * 25.4] } },
+    { label: '6', bands: { M01: [23 * 25.4, 24.5 * 25.4] } },
+  ],
+  lead: { minWeeks: 4, maxWeeks: 6, peak: { months: [9, 10], minWeeks: 6, maxWeeks: 10 } },
+}
+
+describe('size tables as documents', () => {
+  it('come back as they went out', () => {
+    expect(sizeTableFromJson(sizeTableToJson(table))).toEqual({ ok: true, value: table })
+    const read = sizeTableFromCsv(sizeTableToCsv(table))
+    expect(read.ok && read.value).toMatchObject({ ...table, sizes: [{ label: '5' }, { label: '6' }] })
+    const band = read.ok ? read.value.sizes[0]?.bands.M13 : undefined
+    expect(band?.[0]).toBeCloseTo(24.75 * 25.4, 6)
+    expect(read.ok && Object.keys(read.value.sizes[1]?.bands ?? {})).toEqual(['M01'])
+  })
+
+  it('read lengths as a fitter types them', () => {
+    const csv = 'id,x\nname,X\nmaker,Y\nfamily,H01\nway,stock\nunit,in\nlead weeks,0\n\nsize,M07 from,M07 to\nS,13 1/2,34.5 cm\n'
+    const read = sizeTableFromCsv(csv)
+    expect(read.ok && read.value.sizes).toEqual([{ label: 'S', bands: { M07: [342.9, 345] } }])
+  })
+
+  it('name every bad cell and take nothing in half', () => {
+    const csv = 'id,x\nname,X\nmaker,Y\nfamily,H01\nway,stock\nunit,cm\nlead weeks,soon\n\nsize,M07 from,M07 to,M99x from\nS,50,forty,1\nM,,60,\n'
+    const read = sizeTableFromCsv(csv)
+    expect(read.ok ? [] : read.problems.map((problem) => problem.at)).toEqual(['line 9, column 4', 'line 10, column 3', 'line 10', 'line 11', 'lead weeks'])
+    expect(sizeTableFromCsv('')).toMatchObject({ ok: false })
+    expect(sizeTableFromJson('{')).toMatchObject({ ok: false, problems: [{ at: 'file' }] })
+    expect(sizeTableFromJson('{"id":"A b"}')).toMatchObject({ ok: false })
+    const twice = { ...table, sizes: [table.sizes[0], table.sizes[0]] }
+    expect(sizeTableFromJson(JSON.stringify(twice))).toMatchObject({ ok: false, problems: [{ at: 'sizes' }] })
+  })
+})
