@@ -43,6 +43,8 @@ describe('cautionsFor', () => {
 
   it('keeps gear to its work', () => {
     expect(codes({ families: ['H01'], activities: ['sled-team'] })).toContain('stop:not-for-draught')
+    expect(codes({ families: ['H01', 'H11'], activities: ['stroll', 'sled-team'] })).not.toContain('stop:not-for-draught')
+    expect(codes({ families: ['H01', 'H11'], activities: ['cart'] })).toContain('stop:not-for-draught')
     expect(codes({ families: ['H01'], activities: ['car'] })).toContain('stop:not-for-car')
     expect(codes({ families: ['H11'], activities: ['sled-team'] })).toEqual(expect.arrayContaining(['caution:heat', 'caution:first-outings', 'caution:windpipe']))
     expect(codes({ dog: dog({ sparing: true }), families: ['H11'] })).toContain('stop:sparing')

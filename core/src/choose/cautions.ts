@@ -93,7 +93,10 @@ export function cautionsFor({ dog, activities, families: wanted, on }: CautionSu
   }
   if (activities.includes('car') && wanted.length > 0) add('not-for-car', 'stop', ['car'])
   for (const family of wanted) {
-    if (!families[family].pulls && activities.some((activity) => families[family].activities[activity] === 'wrong' && activity !== 'car')) {
+    const left = activities.filter((activity) => activity !== 'car' && families[family].activities[activity] === 'wrong')
+    // Work that another piece on the ticket is made for is no misuse of this one.
+    const uncovered = left.filter((activity) => !wanted.some((other) => ['first', 'works', 'conditions'].includes(families[other].activities[activity])))
+    if (uncovered.length > 0) {
       add('not-for-draught', 'stop', bikes ? ['load', 'bike'] : ['load'], { family })
     }
   }

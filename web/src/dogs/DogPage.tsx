@@ -51,7 +51,7 @@ function DogRoom({ sheet }: { sheet: DogSheet }) {
   return (
     <div className="quiet-scroll grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[388px_1fr] lg:overflow-hidden bench:grid-cols-[388px_1fr_300px]" tabIndex={-1}>
       <section aria-label="Form" className="flex min-h-[300px] flex-col lg:border-r-2 lg:border-ink">
-        <div ref={ref} className="mat min-h-[240px] flex-1 overflow-hidden">
+        <div ref={ref} className="mat min-h-[240px] flex-1 overflow-hidden lg:max-h-[400px]">
           <SidePlate
             body={body}
             about={dog}
@@ -62,7 +62,7 @@ function DogRoom({ sheet }: { sheet: DogSheet }) {
             phone
           />
         </div>
-        <div className="border-t-2 border-ink bg-panel px-4 py-3">
+        <div className="border-t-2 border-ink bg-panel px-4 py-3 lg:flex-1">
           <p>{dog.notes || 'No notes yet.'}</p>
           {owner && (
             <p className="mt-1 text-mute">

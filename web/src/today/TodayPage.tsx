@@ -95,7 +95,7 @@ export function TodayPage() {
           <p className="text-mute">{format(new Date(), 'd MMMM')}</p>
         </aside>
         <section aria-label="Tickets" className="flex min-h-0 flex-col bg-panel">
-          <div className="grid shrink-0 gap-3 border-b-2 border-ink bg-bench px-4 py-2.5 lg:grid-cols-[258px_1fr]">
+          <div className="grid shrink-0 gap-3 border-b-2 border-ink bg-bench px-4 py-2.5 lg:grid-cols-[236px_1fr]">
             <Find inputRef={findRef} />
             <Counter inputRef={counterRef} />
           </div>
@@ -184,7 +184,7 @@ function TicketRow({ row, now, on }: { row: Row; now: boolean; on: string }) {
     <li id={`ticket-${ticket.id}`} className="border-b border-rule">
       <Link
         to={`/tickets/${ticket.id}`}
-        className={`grid grid-cols-[78px_1fr_auto] items-center gap-x-3 pr-4 pl-[11px] md:grid-cols-[78px_124px_104px_144px_1fr_88px] ${now ? 'min-h-[66px] border-l-[5px] border-ink bg-bench' : `min-h-[54px] border-l-[5px] ${urgency === 'overdue' ? 'border-snag' : 'border-transparent'}`}`}
+        className={`grid grid-cols-[78px_1fr_auto] items-center gap-x-2.5 pr-4 pl-[11px] max-md:py-1.5 md:grid-cols-[78px_120px_98px_142px_1fr_96px] ${now ? 'min-h-[66px] border-l-[5px] border-ink bg-bench' : `min-h-[54px] border-l-[5px] ${urgency === 'overdue' ? 'border-snag' : 'border-transparent'}`}`}
       >
         <DogOutline body={body} about={dog} height={now ? 56 : 50} />
         <span className="min-w-0">
@@ -212,7 +212,7 @@ function TicketRow({ row, now, on }: { row: Row; now: boolean; on: string }) {
           )}
         </span>
         <span className={`text-right leading-[18px] ${urgency === 'overdue' ? 'text-snag' : ''}`}>
-          <span className="block text-[15.5px] font-bold">{due === null ? '' : due === on ? 'Today' : dayWords(due)}</span>
+          <span className="block text-[15.5px] font-bold whitespace-nowrap">{due === null ? '' : due === on ? 'Today' : dayWords(due)}</span>
           {urgency === 'overdue' && due !== null && <span className="text-[14px]">{lateWords(due, on)}</span>}
         </span>
       </Link>

@@ -71,24 +71,20 @@ export function AskStage() {
       <section aria-label="The work" className="flex min-h-0 flex-col bg-panel max-lg:border-t-2 max-lg:border-ink">
         <div className="quiet-scroll min-h-0 flex-1 px-5 py-3">
           <h1 className="text-[26px] leading-[34px]">What will {name} do?</h1>
-          <div className="mt-2 flex flex-wrap gap-2" role="group" aria-label="What it will do">
+          <div className="mt-1.5 flex flex-wrap gap-1.5" role="group" aria-label="What it will do">
             {Activity.options.map((activity) => (
               <button
                 key={activity}
                 type="button"
                 aria-pressed={ticket.activities.includes(activity)}
                 onClick={() => toggle(activity)}
-                className="min-h-11 rounded-[2px] border-2 border-ink bg-panel px-3 text-[15px] font-semibold hover:bg-bench aria-pressed:bg-ink aria-pressed:text-panel"
+                className="min-h-11 rounded-[2px] border-2 border-ink bg-panel px-2.5 text-[15px] font-semibold hover:bg-bench aria-pressed:bg-ink aria-pressed:text-panel"
               >
                 {activityName(activity)}
               </button>
             ))}
           </div>
-          <div className="mt-4 grid max-w-[560px] grid-cols-2 gap-4">
-            {dayField('neededOn', 'Needed by', 'First use; the order dates count back from it.')}
-            {dayField('promisedOn', 'Promised for', 'The day the ticket is due.')}
-          </div>
-          <h2 className="mt-4 border-t-2 border-ink pt-3 text-[19px] leading-6">Items</h2>
+          <h2 className="mt-3 border-t-2 border-ink pt-2 text-[19px] leading-6">Items</h2>
           <ul>
             {(['H01', 'H11'] as const).map((family) => (
               <ItemRow
@@ -101,6 +97,10 @@ export function AskStage() {
               />
             ))}
           </ul>
+          <div className="mt-4 grid max-w-[560px] grid-cols-2 gap-4">
+            {dayField('neededOn', 'Needed by', 'First use; the order dates count back from it.')}
+            {dayField('promisedOn', 'Promised for', 'The day the ticket is due.')}
+          </div>
           <SavedField
             label="Notes for this ticket"
             multiline
@@ -141,7 +141,7 @@ const SUITS = {
   wrong: ['fails', 'Not for this'],
   pointless: ['none', 'Pointless'],
 } as const
-const WORST = ['wrong', 'conditions', 'pointless', 'works', 'first'] as const
+const BEST = ['first', 'works', 'conditions', 'pointless'] as const
 
 interface ItemRowProps {
   family: FamilyId
@@ -153,24 +153,24 @@ interface ItemRowProps {
 
 function ItemRow({ family, item, activities, onToggle, onChange }: ItemRowProps) {
   const about = families[family]
-  const worst = WORST.find((each) => activities.some((activity) => suits(family, activity) === each))
-  const named = activities.find((activity) => worst !== undefined && suits(family, activity) === worst)
-  const [grade, word] = worst ? SUITS[worst] : (['none', ''] as const)
+  const named = (fit: keyof typeof SUITS): ActivityId[] => activities.filter((activity) => suits(family, activity) === fit)
+  const best = BEST.find((fit) => named(fit).length > 0)
+  const said = [...(best ? [best] : []), ...(named('wrong').length > 0 ? (['wrong'] as const) : [])]
   return (
-    <li className="border-b border-rule py-3">
+    <li className="border-b border-rule py-2.5">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
         <Button aria-pressed={item !== undefined} onClick={onToggle} className="min-w-[170px] justify-start aria-pressed:bg-ink aria-pressed:text-panel">
           {item ? '✓ ' : ''}
           {about.name}
         </Button>
-        {worst && named && (
-          <span className="flex items-center gap-2">
-            <VerdictWord grade={grade} basis="predicted" word={word} /> <span className="text-mute">{activityName(named).toLowerCase()}</span>
+        {said.map((fit) => (
+          <span key={fit} className="flex items-center gap-2">
+            <VerdictWord grade={SUITS[fit][0]} basis="predicted" word={SUITS[fit][1]} /> <span className="text-mute">{named(fit).map(activityName).join(', ').toLowerCase()}</span>
           </span>
-        )}
+        ))}
       </div>
       <p className="mt-1.5 max-w-[560px] text-mute">
-        {about.build} {worst === 'wrong' || worst === 'conditions' ? `Wrong ${about.wrong.charAt(0).toLowerCase()}${about.wrong.slice(1)}` : about.right}
+        {about.build} {said.includes('wrong') ? `Wrong ${about.wrong.charAt(0).toLowerCase()}${about.wrong.slice(1)}` : about.right}
       </p>
       {item && (
         <div className="mt-2 flex flex-wrap gap-3">

@@ -1,6 +1,6 @@
-import { betweenRule, cautionsFor, formatGap, leadOn, orderBy, type RankedSize, type SizeTable } from '@merry-tailor/core'
+import { betweenRule, cautionsFor, formatGap, leadOn, orderBy, type LengthStyle, type MeasureFit, type RankedSize, type SizeTable } from '@merry-tailor/core'
 import { getMonth } from 'date-fns'
-import { useState } from 'react'
+import { Fragment, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { v7 as uuid } from 'uuid'
 import { useAddChoiceMutation } from '../../api/shop-api'
@@ -104,6 +104,7 @@ export function ChooseStage() {
       </div>
     )
   }
+  const shownSizes = table ? (labels.length === 2 ? labels : [size?.label]).flatMap((one) => table.sizes.filter((each) => each.label === one)) : []
   const known = Object.values(body).filter((each) => each.mm !== null).length
   const stops = cautionsFor({ dog: sheet.dog, activities: sheet.ticket.activities, families: [item.family], on: today() }).filter(
     (caution) => caution.level === 'stop',
@@ -195,28 +196,17 @@ export function ChooseStage() {
           )}
           {table && size && (
             <div className="grid gap-4 xl:grid-cols-2">
-              {size.perMeasure.map((fit) => (
-                <article
-                  key={fit.measure}
-                  className={`border-[1.5px] bg-panel px-4 pt-2.5 pb-3 ${fit.grade === 'fails' ? 'border-2 border-snag' : 'border-ink'}`}
-                >
-                  <div className="mb-0.5 flex flex-wrap items-center justify-between gap-x-3">
-                    <h2 className="text-[18px] leading-[22px]">{measureName(fit.measure)}</h2>
-                    <VerdictWord grade={fit.grade} basis="predicted" size={19} />
-                  </div>
-                  <SizeTape
-                    table={table.table}
-                    measure={fit.measure}
-                    hit={size.label}
-                    body={body}
-                    look={look}
-                    live={fit.measure === size.because.measure}
-                    height={26}
-                  />
-                  <p className="mt-1">
-                    <Worded text={overlapWords(fit, table.table.way === 'made' ? `what ${table.table.maker} cuts` : size.label, name, look)} />
-                  </p>
-                </article>
+              {shownSizes.map((one, i) => (
+                <Fragment key={one.label}>
+                  {i > 0 && (
+                    <h2 className="flex flex-wrap items-baseline gap-x-4 text-[22px] leading-7 xl:col-span-2">
+                      Then {one.label}: <span className="font-text text-[15px]">{titleWords(one)}</span>
+                    </h2>
+                  )}
+                  {one.perMeasure.map((fit) => (
+                    <MeasureCard key={fit.measure} fit={fit} size={one} table={table.table} first={i === 0} look={look} />
+                  ))}
+                </Fragment>
               ))}
               {size.perMeasure.length === 1 && (
                 <p className="max-w-[420px] self-center">This maker sizes by one measure alone. It is a first filter; the rest shows on the dog.</p>
@@ -248,6 +238,23 @@ export function ChooseStage() {
         </div>
       </section>
     </div>
+  )
+}
+
+/** One measure of one size: where the dog's spread lies on the tape, by how much it misses. */
+function MeasureCard({ fit, size, table, first, look }: { fit: MeasureFit; size: RankedSize; table: SizeTable; first: boolean; look: LengthStyle & { unit: 'in' | 'cm' } }) {
+  const { name, body } = useOpenTicket()
+  return (
+    <article className={`border-[1.5px] bg-panel px-4 pt-2.5 pb-3 ${fit.grade === 'fails' ? 'border-2 border-snag' : 'border-ink'}`}>
+      <div className="mb-0.5 flex flex-wrap items-center justify-between gap-x-3">
+        <h3 className="text-[18px] leading-[22px]">{measureName(fit.measure)}</h3>
+        <VerdictWord grade={fit.grade} basis="predicted" size={19} />
+      </div>
+      <SizeTape table={table} measure={fit.measure} hit={size.label} body={body} look={look} live={first && fit.measure === size.because.measure} height={26} />
+      <p className="mt-1">
+        <Worded text={overlapWords(fit, table.way === 'made' ? `what ${table.maker} cuts` : size.label, name, look)} />
+      </p>
+    </article>
   )
 }
 

@@ -1,11 +1,11 @@
 import { formatLength, measures, type Reading } from '@merry-tailor/core'
 import type { KeyboardEvent, RefObject } from 'react'
-import { readingStyle, valueStyle } from '../../app/settings'
+import { valueStyle } from '../../app/settings'
 import { useAppSelector } from '../../app/store'
 import { KeyCap } from '../../ui/controls/KeyCap'
 import { SwitchBox } from '../../ui/controls/SwitchBox'
 import { BigInch } from '../../ui/tape/BigInch'
-import { lengthText } from '../../ui/length/length-text'
+import { Worded } from '../../ui/length/Worded'
 import { LengthField } from './LengthField'
 import { ordinal, ReadingsList } from './ReadingsList'
 import type { Entry } from './use-entry'
@@ -25,10 +25,7 @@ export interface EntryPanelProps {
 const USUAL_MM = 305
 
 /** Earlier readings of this tape as pins, as taken. */
-export function pinsOf(kept: readonly Reading[], unit: 'in' | 'cm'): { mm: number; label: string }[] {
-  const look = { unit, step: unit === 'in' ? 0.0625 : 0.1 } as const
-  return kept.map((reading, i) => ({ mm: reading.mm, label: `${ordinal(i + 1)} ${lengthText(reading.mm, look)}` }))
-}
+export const pinsOf = (kept: readonly Reading[]): { mm: number; label: string }[] => kept.map((reading, i) => ({ mm: reading.mm, label: ordinal(i + 1) }))
 
 export const aroundOf = (kept: readonly Reading[]): number => kept.at(-1)?.mm ?? USUAL_MM
 
@@ -47,7 +44,6 @@ export function EntryPanel({ entry, row, kept, pin, onKey, field, onUnit }: Entr
   const { unit } = settings
   const name = measures[row.tape.measure]?.name ?? row.tape.measure
   const note = entryNote(entry, unit, valueStyle(settings).step)
-  const fine = readingStyle(settings)
   return (
     <form
       aria-label={`${name}, entry`}
@@ -87,7 +83,7 @@ export function EntryPanel({ entry, row, kept, pin, onKey, field, onUnit }: Entr
           role={entry.problem ? 'alert' : undefined}
           className={`text-[16px] leading-5 ${entry.problem ? 'font-semibold text-snag' : entry.parsed.ok && entry.oneSide ? 'font-bold' : 'text-mute'}`}
         >
-          {note}
+          <Worded text={note} />
         </p>
         <div className="flex shrink-0 gap-2">
           {entry.doubling && <SwitchBox label="One side, doubled" checked={entry.oneSide} onChange={entry.setOneSide} cap={<KeyCap>D</KeyCap>} />}
@@ -97,7 +93,7 @@ export function EntryPanel({ entry, row, kept, pin, onKey, field, onUnit }: Entr
         </div>
       </div>
       <div className="mt-1.5">
-        <BigInch unit={unit} mm={entry.mm} aroundMm={aroundOf(kept)} pins={pinsOf(kept, fine.unit === 'in' ? 'in' : 'cm')} onSet={entry.setMm} />
+        <BigInch unit={unit} mm={entry.mm} aroundMm={aroundOf(kept)} pins={pinsOf(kept)} onSet={entry.setMm} />
       </div>
     </form>
   )

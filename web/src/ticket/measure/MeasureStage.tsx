@@ -133,7 +133,9 @@ function Bench() {
     <div className="grid min-h-0 flex-1 grid-cols-[320px_1fr] bench:grid-cols-[388px_1fr_344px]">
       <section aria-label="Tapes for this ticket" className="flex min-h-0 flex-col border-r-2 border-ink bg-panel">
         <h2 className="flex shrink-0 items-baseline justify-between px-4 py-[7px] text-[19px] leading-6">
-          Tapes for this ticket
+          <span>
+            Tapes<span className="hidden bench:inline"> for this ticket</span>
+          </span>
           <span className="font-text text-[15px] font-normal text-mute">
             {agreeing} agree, {left} to take
           </span>

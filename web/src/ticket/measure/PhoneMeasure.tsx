@@ -4,6 +4,7 @@ import { useAppSelector } from '../../app/store'
 import { valueStyle } from '../../app/settings'
 import { BigInch } from '../../ui/tape/BigInch'
 import { Fraction } from '../../ui/length/Fraction'
+import { Worded } from '../../ui/length/Worded'
 import { aroundOf, entryNote, pinsOf, type EntryPanelProps } from './EntryPanel'
 import { LengthField } from './LengthField'
 import { PlateView, type PlateSide } from './PlateView'
@@ -38,7 +39,9 @@ export function PhoneMeasure({ entry, row, kept, pin, onKey, field, onUnit, rows
   const whole = /^\d*(?:\.\d*)?/.exec(entry.typed.trim())?.[0] ?? ''
   const press = (key: string): void => entry.setTyped(`${entry.typed}${key}`)
   const fraction = (n: number, d: number): void => entry.setTyped(`${whole.split('.')[0] ? `${whole.split('.')[0]} ` : ''}${n}/${d}`)
-  const key = 'flex min-h-11 items-center justify-center rounded-[2px] border border-edge bg-panel text-[25px] font-bold active:bg-ink active:text-panel'
+  const key = 'flex min-h-11 items-center justify-center rounded-[2px] border border-edge bg-panel font-bold active:bg-ink active:text-panel'
+  const big = `${key} text-[25px]`
+  const small = `${key} text-[15px]`
   const decimal = (share: string): void => entry.setTyped(`${whole.split('.')[0] || '0'}.${share}`)
 
   return (
@@ -105,31 +108,31 @@ export function PhoneMeasure({ entry, row, kept, pin, onKey, field, onUnit, rows
             role={entry.problem ? 'alert' : undefined}
             className={`truncate text-[14.5px] ${entry.problem ? 'font-semibold whitespace-normal text-snag' : entry.parsed.ok ? 'font-bold' : 'text-mute'}`}
           >
-            {note}
+            <Worded text={note} />
           </p>
           {entry.doubling && kept.length > 0 && <span className="shrink-0 text-[14px] text-mute">{ordinal(kept.length)} pinned</span>}
         </div>
-        <BigInch unit={unit} mm={entry.mm} aroundMm={aroundOf(kept)} pins={pinsOf(kept, unit)} span={0.5} height={44} onSet={entry.setMm} />
+        <BigInch unit={unit} mm={entry.mm} aroundMm={aroundOf(kept)} pins={pinsOf(kept)} span={0.5} height={44} onSet={entry.setMm} />
       </div>
-      <div className={`grid h-[292px] shrink-0 gap-x-4 bg-bench px-1.5 pt-2 ${hand === 'right' ? 'grid-cols-[1.5fr_1fr]' : 'grid-cols-[1fr_1.5fr]'}`}>
+      <div className={`grid h-[224px] shrink-0 gap-x-4 bg-bench px-1.5 pt-2 ${hand === 'right' ? 'grid-cols-[1.5fr_1fr]' : 'grid-cols-[1fr_1.5fr]'}`}>
         <div className={`grid grid-cols-3 grid-rows-4 gap-1.5 ${hand === 'left' ? 'order-2' : ''}`}>
           {DIGITS.map((digit) => (
-            <button key={digit} type="button" className={key} onClick={() => press(digit)}>
+            <button key={digit} type="button" className={big} onClick={() => press(digit)}>
               {digit}
             </button>
           ))}
           <button
             type="button"
-            className={`${key} text-[15px]`}
+            className={small}
             onClick={() => press(unit === 'in' ? ' ' : '.')}
             aria-label={unit === 'in' ? 'space' : 'point'}
           >
             {unit === 'in' ? 'space' : '.'}
           </button>
-          <button type="button" className={key} onClick={() => press('0')}>
+          <button type="button" className={big} onClick={() => press('0')}>
             0
           </button>
-          <button type="button" className={key} aria-label="Take back" onClick={() => entry.setTyped(entry.typed.replace(/(?: ?\d\/\d|.)$/, ''))}>
+          <button type="button" className={big} aria-label="Take back" onClick={() => entry.setTyped(entry.typed.replace(/(?: ?\d\/\d|.)$/, ''))}>
             <Delete size={26} aria-hidden />
           </button>
         </div>
@@ -139,7 +142,7 @@ export function PhoneMeasure({ entry, row, kept, pin, onKey, field, onUnit, rows
                 <button
                   key={`${n}/${d}`}
                   type="button"
-                  className={`${key} border-2 border-ink aria-pressed:bg-ink aria-pressed:text-panel`}
+                  className={`${big} border-2 border-ink aria-pressed:bg-ink aria-pressed:text-panel`}
                   aria-label={`${n}/${d}`}
                   aria-pressed={entry.typed.endsWith(`${n}/${d}`)}
                   onClick={() => fraction(n, d)}
@@ -151,7 +154,7 @@ export function PhoneMeasure({ entry, row, kept, pin, onKey, field, onUnit, rows
                 <button
                   key={tenth}
                   type="button"
-                  className={`${key} border-2 border-ink aria-pressed:bg-ink aria-pressed:text-panel`}
+                  className={`${big} border-2 border-ink aria-pressed:bg-ink aria-pressed:text-panel`}
                   aria-label={`point ${tenth}`}
                   aria-pressed={entry.typed.endsWith(`.${tenth}`)}
                   onClick={() => decimal(tenth)}
@@ -159,12 +162,12 @@ export function PhoneMeasure({ entry, row, kept, pin, onKey, field, onUnit, rows
                   .{tenth}
                 </button>
               ))}
-          <button type="button" className={`${key} text-[15px]`} onClick={onUnit} aria-label={`Unit: ${unit}, change`}>
+          <button type="button" className={small} onClick={onUnit} aria-label={`Unit: ${unit}, change`}>
             in / cm
           </button>
         </div>
       </div>
-      <div className={`grid h-[82px] shrink-0 gap-1.5 bg-bench p-1.5 ${hand === 'right' ? 'grid-cols-[142px_1fr]' : 'grid-cols-[1fr_142px]'}`}>
+      <div className={`grid h-[78px] shrink-0 gap-1.5 bg-bench p-1.5 ${hand === 'right' ? 'grid-cols-[142px_1fr]' : 'grid-cols-[1fr_142px]'}`}>
         <button type="button" onClick={onSkip} className={`border-2 border-ink bg-panel text-[16px] font-bold ${hand === 'left' ? 'order-2' : ''}`}>
           Skip for now
         </button>

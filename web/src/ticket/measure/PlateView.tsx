@@ -59,7 +59,7 @@ export function PlateView({
           </div>
           <div className="absolute right-3 bottom-[14px] flex flex-col items-center">
             <p className="mb-0.5 text-[14.5px] font-bold">From the front</p>
-            <FrontPlate active={active} doubled={doubled} ears={form.ears} height={height * 0.4} />
+            <FrontPlate active={active} doubled={doubled} ears={form.ears} height={height * 0.34} />
           </div>
         </>
       )}

@@ -55,7 +55,7 @@ export function CheckRow({ check, state, round, answer }: { check: Check; state:
     check.gauge?.kind === 'gap' ? `From the mark, minus is below or short` : check.gauge?.kind === 'wide' ? 'Fingers wide, or a length' : 'Fingers, flat'
   return (
     <li className="border-b border-rule px-5 py-2.5">
-      <div className="grid gap-x-4 gap-y-1.5 xl:grid-cols-[1fr_auto]">
+      <div className="grid gap-x-4 gap-y-1.5 2xl:grid-cols-[1fr_auto]">
         <div className="min-w-0">
           <h3 className="flex items-center gap-2 font-text text-[17px] leading-[21px] font-bold">
             {check.name}

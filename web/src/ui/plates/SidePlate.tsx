@@ -170,7 +170,7 @@ function ActiveTape({
 /** How a landmark's name stands off its point: dx, dy and which end of the text is at the line. */
 const OFFSET: Record<string, readonly [number, number, 'start' | 'middle' | 'end']> = {
   withers: [-30, -30, 'end'],
-  breastbone: [24, -50, 'start'],
+  breastbone: [24, -24, 'start'],
   sternumEnd: [-26, 44, 'end'],
   girthBottom: [-20, 40, 'end'],
   lastRib: [-26, -44, 'end'],

@@ -1,5 +1,6 @@
 import { MM_PER_UNIT } from '@merry-tailor/core'
 import { useRef } from 'react'
+import { SvgLength } from '../length/SvgLength'
 import { useWidth } from '../use-width'
 import type { TapeUnit } from './scale'
 
@@ -149,7 +150,7 @@ export function BigInch({ unit, mm, aroundMm, pins, span = 1, height = 58, onSet
               fontWeight={600}
               fill="var(--ink)"
             >
-              {pin.label}
+              {pin.label} <SvgLength mm={pin.mm} look={{ unit, step: unit === 'in' ? 0.0625 : 0.1 }} size={15} />
             </text>
           </g>
         ))}

@@ -49,7 +49,7 @@ export function Tape({ look, fromMm, toMm, live = false, height = 24, pins = [],
   return (
     <svg ref={ref} role="img" aria-label={title} width="100%" height={total} viewBox={`0 0 ${width} ${total}`} style={{ display: 'block', overflow: 'hidden' }}>
       <Strip scale={scale} y={headRoom} height={height} live={live} />
-      {bands.length > 0 && <Bands scale={scale} y={headRoom + height + bandGap} bands={bands} />}
+      {bands.length > 0 && <Bands scale={scale} y={headRoom + height + bandGap} bands={bands} crossed={spread ? [scale.x(spread.fromMm), scale.x(spread.toMm)] : []} />}
       {spread && <Spread scale={scale} y={headRoom + height} spread={spread} throughBands={bands.length > 0} />}
       {bracket && <Bracket scale={scale} y={headRoom} bracket={bracket} />}
       {pins.map((pin, i) => (
@@ -80,7 +80,7 @@ function Strip({ scale, y, height, live }: { scale: TapeScale; y: number; height
   )
 }
 
-function Bands({ scale, y, bands }: { scale: TapeScale; y: number; bands: readonly TapeBand[] }) {
+function Bands({ scale, y, bands, crossed }: { scale: TapeScale; y: number; bands: readonly TapeBand[]; crossed: readonly number[] }) {
   const { x, width } = scale
   const hatch = `hatch-${useId().replace(/[^a-z0-9]/gi, '')}`
   const inOrder = [...bands].sort((a, b) => a.fromMm - b.fromMm)
@@ -105,7 +105,8 @@ function Bands({ scale, y, bands }: { scale: TapeScale; y: number; bands: readon
         const from = Math.max(-2, x(band.fromMm))
         const to = Math.min(width + 2, x(band.toMm))
         if (to <= 0 || from >= width) return null
-        const seen = Math.min(to, width) - Math.max(from, 0)
+        const [left, right] = [Math.max(from, 0), Math.min(to, width)]
+        const place = labelPlace(band.label, left, right, crossed)
         return (
           <g key={band.label}>
             <rect
@@ -117,15 +118,8 @@ function Bands({ scale, y, bands }: { scale: TapeScale; y: number; bands: readon
               stroke={band.hit ? 'var(--band-hit)' : 'var(--edge)'}
               strokeWidth={1.5}
             />
-            {seen > band.label.length * 7 && (
-              <text
-                x={(Math.max(from, 0) + Math.min(to, width)) / 2}
-                y={y + 16}
-                textAnchor="middle"
-                fontSize={14}
-                fontWeight={band.hit ? 700 : 600}
-                fill={band.hit ? 'var(--band-hit-ink)' : 'var(--mute)'}
-              >
+            {place !== null && (
+              <text x={place} y={y + 16} textAnchor="middle" fontSize={14} fontWeight={band.hit ? 700 : 600} fill={band.hit ? 'var(--band-hit-ink)' : 'var(--mute)'}>
                 {band.label}
               </text>
             )}
@@ -134,6 +128,14 @@ function Bands({ scale, y, bands }: { scale: TapeScale; y: number; bands: readon
       })}
     </g>
   )
+}
+
+/** Middle of a band's name: centred, or at the side where no end of the spread crosses it; `null` where it has no room. */
+function labelPlace(label: string, left: number, right: number, crossed: readonly number[]): number | null {
+  const half = label.length * 3.9 + 3
+  if (right - left < 2 * half) return null
+  const places = [(left + right) / 2, left + half + 4, right - half - 4]
+  return places.find((at) => at - half >= left - 1 && at + half <= right + 1 && crossed.every((x) => Math.abs(x - at) > half)) ?? null
 }
 
 function Spread({ scale, y, spread, throughBands }: { scale: TapeScale; y: number; spread: { fromMm: number; toMm: number }; throughBands: boolean }) {
