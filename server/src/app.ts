@@ -42,8 +42,8 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
   })
 
   const rule: HostRule = allowedHosts(options.hosts ?? [])
-  app.addHook('onRequest', async (request) => {
-    if (!rule(request.headers.host ?? '')) throw new ProblemError('wrong-host', 'Ask for this server by the address it prints at start.')
+  app.addHook('onRequest', (request, _reply, done) => {
+    done(rule(request.headers.host ?? '') ? undefined : new ProblemError('wrong-host', 'Ask for this server by the address it prints at start.'))
   })
   await app.register(helmet, {
     contentSecurityPolicy: {

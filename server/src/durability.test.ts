@@ -20,7 +20,7 @@ function start(file: string): Promise<{ child: ChildProcess; address: string }> 
     stdio: ['ignore', 'pipe', 'inherit'],
   })
   return new Promise((resolve, reject) => {
-    child.stdout?.on('data', (chunk: Buffer) => {
+    child.stdout.on('data', (chunk: Buffer) => {
       const address = /http:\/\/\S+/.exec(chunk.toString())?.[0]
       if (address) resolve({ child, address })
     })

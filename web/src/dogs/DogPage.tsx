@@ -49,7 +49,7 @@ function DogRoom({ sheet }: { sheet: DogSheet }) {
   const body = useMemo(() => Object.assign({}, ...[...tickets].reverse().map((ticket) => bodyOf(ticket.readings))) as ReturnType<typeof bodyOf>, [tickets])
   const ids = [...new Set(tickets.flatMap((ticket) => ticket.readings.map((reading) => reading.measure)))].sort(stationOrder)
   return (
-    <div className="quiet-scroll grid min-h-0 flex-1 grid-cols-1 lg:grid-cols-[388px_1fr] lg:overflow-hidden bench:grid-cols-[388px_1fr_300px]" tabIndex={-1}>
+    <div className="quiet-scroll min-h-0 flex-1 lg:grid lg:grid-cols-[388px_1fr] lg:overflow-hidden bench:grid-cols-[388px_1fr_300px]" tabIndex={-1}>
       <section aria-label="Form" className="flex min-h-[300px] flex-col lg:border-r-2 lg:border-ink">
         <div ref={ref} className="mat min-h-[240px] flex-1 overflow-hidden lg:max-h-[400px]">
           <SidePlate

@@ -9,6 +9,7 @@ import { SizeTape } from '../ticket/choose/SizeTape'
 import { Button } from '../ui/controls/Button'
 import { Empty, Snag, Unrolling } from '../ui/State'
 import { lengthText } from '../ui/length/length-text'
+import { Worded } from '../ui/length/Worded'
 import { problemWords } from '../words/problems'
 import { familyName, measureName, wayName } from '../words/stages'
 import { newestTables } from './newest-tables'
@@ -21,7 +22,7 @@ export function SizesPage() {
   const table = newest.find((each) => each.id === picked) ?? newest[0]
   return (
     <PlaceFrame name="Sizes" detail={`${newest.length} size tables`}>
-      <div className="quiet-scroll grid min-h-0 flex-1 grid-cols-1 md:grid-cols-[316px_1fr] md:overflow-hidden" tabIndex={-1}>
+      <div className="quiet-scroll min-h-0 flex-1 md:grid md:grid-cols-[316px_1fr] md:overflow-hidden" tabIndex={-1}>
         <section aria-label="Tables" className="flex min-h-0 flex-col bg-panel md:border-r-2 md:border-ink">
           <ul className="quiet-scroll min-h-0 flex-1">
             {newest.map((each) => (
@@ -116,7 +117,7 @@ function TableView({ table, versions }: { table: SizeTable; versions: number }) 
                   const band = size.bands[id]
                   return (
                     <td key={id} className="text-right">
-                      {band ? `${lengthText(band[0], look)} to ${lengthText(band[1], look)}` : 'not sized by'}
+                      {band ? <Worded text={`${lengthText(band[0], look)} to ${lengthText(band[1], look)}`} /> : 'not sized by'}
                     </td>
                   )
                 })}

@@ -37,8 +37,7 @@ export function TodayPage() {
   const { data: sheets, error } = useTicketsQuery(undefined)
   const navigate = useNavigate()
   const openTicket = useNewTicket()
-  const { state } = useLocation()
-  const wish = (state as { focus?: 'find' | 'counter' } | null)?.focus
+  const wish = (useLocation().state as { focus?: 'find' | 'counter' } | null)?.focus
   const findRef = useRef<HTMLInputElement>(null)
   const counterRef = useRef<HTMLInputElement>(null)
   const on = today()

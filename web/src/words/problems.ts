@@ -5,8 +5,6 @@ interface Failure {
   data?: Partial<Problem>
 }
 
-export const isProblem = (failure: unknown, code: string): boolean => (failure as Failure | undefined)?.data?.code === code
-
 /** The coded refusal a request ended with, if the server gave one. */
 export const problemOf = (failure: unknown): Partial<Problem> | null => (failure as Failure | undefined)?.data ?? null
 

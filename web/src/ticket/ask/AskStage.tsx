@@ -64,7 +64,7 @@ export function AskStage() {
   )
 
   return (
-    <div className="quiet-scroll grid min-h-0 flex-1 grid-cols-1 content-start lg:grid-cols-[388px_1fr] lg:content-stretch bench:grid-cols-[388px_1fr_344px] max-lg:overflow-y-auto lg:overflow-hidden">
+    <div className="quiet-scroll min-h-0 flex-1 lg:grid lg:grid-cols-[388px_1fr] lg:overflow-hidden bench:grid-cols-[388px_1fr_344px]">
       <section aria-label="The dog" className="quiet-scroll min-h-0 border-ink bg-panel px-4 py-3 lg:border-r-2">
         {dog ? <DogForm key={dog.id} dog={dog} owner={sheet.owner} /> : <DogPicker />}
       </section>

@@ -1,4 +1,4 @@
-import type { Change, FieldConflict } from '@merry-tailor/core'
+import type { Change } from '@merry-tailor/core'
 import type { SaveResult } from '../../ui/controls/SavedField'
 import { problemOf, problemWords } from '../../words/problems'
 
@@ -12,7 +12,7 @@ const asText = (value: unknown): string => (value === null || value === undefine
 export async function saveField(send: (changes: Change[]) => PromiseLike<Answer>, field: string, from: unknown, to: unknown): Promise<SaveResult> {
   const { error } = await send([{ field, from: from as Change['from'], to: to as Change['to'] }])
   if (!error) return { kept: true }
-  const conflict = (problemOf(error)?.conflicts as FieldConflict[] | undefined)?.find((each) => each.field === field)
+  const conflict = problemOf(error)?.conflicts?.find((each) => each.field === field)
   if (conflict) return { kept: false, problem: 'Changed meanwhile.', theirs: asText(conflict.theirs) }
   return { kept: false, problem: `Not saved. ${problemWords(error)} It stays here.` }
 }

@@ -110,7 +110,7 @@ export function ChooseStage() {
     (caution) => caution.level === 'stop',
   )
   return (
-    <div className="flex min-h-0 flex-1 flex-col max-md:overflow-y-auto md:grid md:grid-cols-[316px_1fr]">
+    <div className="min-h-0 flex-1 max-md:overflow-y-auto md:grid md:grid-cols-[316px_1fr]">
       <section aria-label="Sizes" className="order-2 flex min-h-0 flex-col bg-panel md:order-1 md:border-r-2 md:border-ink">
         <ItemTabs
           items={items}

@@ -26,7 +26,7 @@ export function SizeTape({ table, measure, hit, body, look, live = false, height
   const sigma = known?.sigmaMm ?? 0
   const hitBand = bands.find((band) => band.hit)
   const ends = bands.flatMap((band) => [band.fromMm, band.toMm]).sort((a, b) => a - b)
-  const near = mm === null ? ends.slice(0, 6) : [...ends].sort((a, b) => Math.abs(a - mm) - Math.abs(b - mm)).slice(0, 4)
+  const near = mm === null ? ends : [...ends].sort((a, b) => Math.abs(a - mm) - Math.abs(b - mm)).slice(0, 4)
   const points = [
     ...(mm === null ? [] : [mm - 2 * sigma, mm + 2 * sigma]),
     ...near,

@@ -46,7 +46,7 @@ export function FinishStage() {
     (caution) => caution.level === 'stop',
   )
   return (
-    <div className="grid min-h-0 flex-1 grid-cols-1 max-lg:overflow-y-auto lg:grid-cols-[404px_1fr]">
+    <div className="min-h-0 flex-1 max-lg:overflow-y-auto lg:grid lg:grid-cols-[404px_1fr]">
       <section aria-label="Finish" className="flex min-h-0 flex-col bg-panel lg:border-r-2 lg:border-ink">
         <div className="quiet-scroll min-h-0 flex-1 px-5 py-3">
           <h1 className="text-[26px] leading-[34px]">

@@ -1,5 +1,5 @@
 import { formatLength, measures, type Reading } from '@merry-tailor/core'
-import type { KeyboardEvent, RefObject } from 'react'
+import type { KeyboardEvent } from 'react'
 import { valueStyle } from '../../app/settings'
 import { useAppSelector } from '../../app/store'
 import { KeyCap } from '../../ui/controls/KeyCap'
@@ -17,7 +17,6 @@ export interface EntryPanelProps {
   kept: readonly Reading[]
   pin: () => void
   onKey: (event: KeyboardEvent<HTMLInputElement>) => void
-  field: RefObject<HTMLInputElement | null>
   onUnit: () => void
 }
 
@@ -39,7 +38,7 @@ export function entryNote(entry: Entry, unit: 'in' | 'cm', step: number): string
   return entry.oneSide ? `${converted}× 2 = ${formatLength(entry.parsed.mm * 2, look).text}` : converted || `Reads ${said}`
 }
 
-export function EntryPanel({ entry, row, kept, pin, onKey, field, onUnit }: EntryPanelProps) {
+export function EntryPanel({ entry, row, kept, pin, onKey, onUnit }: EntryPanelProps) {
   const settings = useAppSelector((state) => state.settings)
   const { unit } = settings
   const name = measures[row.tape.measure]?.name ?? row.tape.measure
@@ -59,7 +58,6 @@ export function EntryPanel({ entry, row, kept, pin, onKey, field, onUnit }: Entr
           <ReadingsList name={name} readings={row.readings} onStrike={entry.strike} />
         </div>
         <LengthField
-          ref={field}
           label={`${name}${entry.oneSide ? ', one side' : ''}`}
           value={entry.typed}
           onChange={entry.setTyped}

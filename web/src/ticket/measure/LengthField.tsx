@@ -1,5 +1,8 @@
-import { useEffect, useRef, useState, type KeyboardEvent, type Ref } from 'react'
+import { useEffect, useRef, useState, type KeyboardEvent } from 'react'
 import { Fraction } from '../../ui/length/Fraction'
+
+/** There is one big entry on a screen. */
+export const FIELD_ID = 'length-entry'
 
 interface LengthFieldProps {
   label: string
@@ -12,7 +15,6 @@ interface LengthFieldProps {
   problem: string | null
   describedBy: string
   size: 64 | 44
-  ref?: Ref<HTMLInputElement>
 }
 
 const TOKENS = /^(\d*)(?:[\s-]+|(?<=\d)(?=\d+\/))?(?:(\d+)\/(\d+))\s*(in|cm|"|)$/
@@ -21,7 +23,7 @@ const TOKENS = /^(\d*)(?:[\s-]+|(?<=\d)(?=\d+\/))?(?:(\d+)\/(\d+))\s*(in|cm|"|)$
  * The big entry: a true text field whose text is drawn over with hand-built fractions while the caret is at its end;
  * as soon as somebody edits inside the text, the plain text shows.
  */
-export function LengthField({ label, value, onChange, onKey, unit, ownPad = false, problem, describedBy, size, ref }: LengthFieldProps) {
+export function LengthField({ label, value, onChange, onKey, unit, ownPad = false, problem, describedBy, size }: LengthFieldProps) {
   const own = useRef<HTMLInputElement>(null)
   const [atEnd, setAtEnd] = useState(true)
   const [focused, setFocused] = useState(false)
@@ -38,11 +40,8 @@ export function LengthField({ label, value, onChange, onKey, unit, ownPad = fals
       style={{ height: size === 64 ? 82 : 64 }}
     >
       <input
-        ref={(element) => {
-          own.current = element
-          if (typeof ref === 'function') ref(element)
-          else if (ref) ref.current = element
-        }}
+        id={FIELD_ID}
+        ref={own}
         aria-label={label}
         aria-invalid={problem ? true : undefined}
         aria-describedby={describedBy}

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState, type KeyboardEvent } from 'react'
+import { useEffect, useState, type KeyboardEvent } from 'react'
 import { Link } from 'react-router'
 import { useAppDispatch, useAppSelector } from '../../app/store'
 import { settingsChanged } from '../../app/settings'
@@ -13,10 +13,13 @@ import { PhoneMeasure } from './PhoneMeasure'
 import { PlateView, type PlateSide } from './PlateView'
 import { SoFar } from './SoFar'
 import { TapeList } from './TapeList'
+import { FIELD_ID } from './LengthField'
 import { useEntry } from './use-entry'
 import { useTapes } from './use-tapes'
 
 const NEXT_SIDE: Readonly<Record<PlateSide, PlateSide>> = { side: 'above', above: 'front', front: 'side' }
+
+const focusField = (): void => document.getElementById(FIELD_ID)?.focus({ preventScroll: true })
 
 /** Measure: the list of tapes, the plate with the active path, the big entry, and what the tapes say so far. */
 export function MeasureStage() {
@@ -53,7 +56,6 @@ function Bench() {
   const isBench = useMedia(BENCH)
   const [picked, setPicked] = useState<string | null>(null)
   const [side, setSide] = useState<PlateSide>('side')
-  const field = useRef<HTMLInputElement>(null)
 
   const first = rows.find((row) => row.doubt) ?? rows.find((row) => row.agreed?.state !== 'agrees') ?? rows[0]
   const [opened] = useState(first?.tape.measure ?? '')
@@ -68,7 +70,7 @@ function Bench() {
   const pick = (measure: string): void => {
     setPicked(measure)
     document.getElementById(`tape-${measure}`)?.scrollIntoView({ block: 'nearest' })
-    field.current?.focus()
+    focusField()
   }
   const entry = useEntry(active, (measure) => setPicked(measure))
   const move = (by: number) => (): void => {
@@ -85,7 +87,7 @@ function Bench() {
   const strikeLast = (why: string) => (): void => {
     const last = kept.at(-1)
     if (last) entry.strike(last, why)
-    field.current?.focus()
+    focusField()
   }
   const again = (measure: string): void => {
     pick(measure)
@@ -112,7 +114,7 @@ function Bench() {
     'ctrl+z': entry.typed === '' ? strikeLast('Unpinned') : undefined,
   })
   const onKey = (event: KeyboardEvent<HTMLInputElement>): void => {
-    const act = { Enter: pin, ArrowDown: move(1), ArrowUp: move(-1), Escape: () => field.current?.blur() }[event.key]
+    const act = { Enter: pin, ArrowDown: move(1), ArrowUp: move(-1), Escape: () => event.currentTarget.blur() }[event.key]
     const letter = event.key.length === 1 && !event.ctrlKey && !event.metaKey && !event.altKey ? event.key.toLowerCase() : ''
     const letterAct = letterKeys ? { r: strikeLast('Taken again'), d: toggleDoubled, u: toggleUnit, p: () => undefined }[letter] : undefined
     if (act ?? letterAct) {
@@ -122,11 +124,11 @@ function Bench() {
   }
 
   useEffect(() => {
-    if (!isPhone) field.current?.focus({ preventScroll: true })
+    if (!isPhone) focusField()
   }, [active, isPhone])
 
   if (!row) return null
-  const shared = { entry, row, kept, pin, onKey, field, onUnit: toggleUnit }
+  const shared = { entry, row, kept, pin, onKey, onUnit: toggleUnit }
   if (isPhone) return <PhoneMeasure {...shared} rows={rows} at={at} side={side} onTurn={() => setSide(NEXT_SIDE[side])} onSkip={move(1)} />
 
   return (

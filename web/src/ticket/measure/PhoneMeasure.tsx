@@ -31,7 +31,7 @@ const EIGHTHS = [
 ] as const
 
 /** One measure to a screen, one thumb: the bottom is our own pad, the system keyboard stays shut. */
-export function PhoneMeasure({ entry, row, kept, pin, onKey, field, onUnit, rows, at, side, onTurn, onSkip }: PhoneMeasureProps) {
+export function PhoneMeasure({ entry, row, kept, pin, onKey, onUnit, rows, at, side, onTurn, onSkip }: PhoneMeasureProps) {
   const settings = useAppSelector((state) => state.settings)
   const { unit, hand } = settings
   const measure = measures[row.tape.measure]
@@ -74,7 +74,6 @@ export function PhoneMeasure({ entry, row, kept, pin, onKey, field, onUnit, rows
       <div className="shrink-0 bg-panel px-3.5 pt-2">
         <div className="grid grid-cols-[1fr_124px] gap-3">
           <LengthField
-            ref={field}
             label={`${measure?.name ?? ''}${entry.oneSide ? ', one side' : ''}`}
             value={entry.typed}
             onChange={entry.setTyped}

@@ -102,7 +102,7 @@ function saysWords(ranked: RankedTable) {
       <span key={id}>
         {measureName(id)} says{' '}
         {inside ? (
-          <b>{near?.label}</b>
+          <b>{near.label}</b>
         ) : (
           <>
             none; nearest <b>{near?.label}</b>

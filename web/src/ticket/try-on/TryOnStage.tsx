@@ -60,7 +60,7 @@ export function TryOnStage() {
   const answered = (of: PullState): number => checks.filter((check) => check.states.includes(of) && newest.has(`${check.id}/${of}`)).length
 
   return (
-    <div className="flex min-h-0 flex-1 flex-col max-lg:overflow-y-auto lg:grid lg:grid-cols-[316px_1fr] bench:grid-cols-[316px_1fr_332px]">
+    <div className="min-h-0 flex-1 max-lg:overflow-y-auto lg:grid lg:grid-cols-[316px_1fr] bench:grid-cols-[316px_1fr_332px]">
       <section aria-label="Rounds" className="flex min-h-0 flex-col bg-panel lg:border-r-2 lg:border-ink">
         <ItemTabs
           items={items}
@@ -81,7 +81,7 @@ export function TryOnStage() {
       </section>
       <section aria-label="Checks" className="flex min-h-0 flex-col">
         <header className="flex shrink-0 flex-wrap items-center gap-x-5 gap-y-2 border-y-2 border-ink bg-bench px-5 py-2.5 lg:border-t-0">
-          <div className="min-w-0 flex-1">
+          <div className="min-w-0 flex-1 max-phone:basis-full">
             <h1 className="text-[26px] leading-[32px]">{round ? `${round.label} on ${name}` : 'Put a size on'}</h1>
             {round && verdict && (
               <p className="flex flex-wrap items-center gap-x-3">

@@ -1,4 +1,4 @@
-import { useEffect, useState, type ReactNode } from 'react'
+import { useState, type ReactNode } from 'react'
 import { Button } from './Button'
 import { TextField } from './TextField'
 
@@ -26,11 +26,6 @@ export function SavedField({ label, value, onSave, type = 'text', placeholder, m
   const [theirs, setTheirs] = useState<string | null>(null)
   const shown = draft ?? value
 
-  // The value last seen before typing began is what the edit is made against.
-  useEffect(() => {
-    if (draft === null) setSeen(value)
-  }, [value, draft])
-
   const save = async (typed: string, against: string): Promise<void> => {
     const result = await onSave(typed, against)
     if (result.kept) {
@@ -55,6 +50,8 @@ export function SavedField({ label, value, onSave, type = 'text', placeholder, m
     maxLength,
     onBlur: leave,
     onChange: (event: { target: { value: string } }) => {
+      // The edit is made against the value seen when typing began.
+      if (draft === null) setSeen(value)
       setDraft(event.target.value)
       setProblem(null)
     },

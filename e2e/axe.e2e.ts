@@ -1,0 +1,50 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, setLook, sheetOf, test } from './bench-of-one.ts'
+
+for (const theme of ['light', 'evening'] as const) {
+  test(`axe finds nothing serious on any screen, ${theme}`, async ({ page }) => {
+    test.setTimeout(150_000)
+    await setLook(page, { theme, fitter: 'Ylva' })
+    const [halyard, bilberry, marlin, dulse, skiff, cockle] = await Promise.all(['Halyard', 'Bilberry', 'Marlin', 'Dulse', 'Skiff', 'Cockle'].map((dog) => sheetOf(dog)))
+    const ticket = (sheet: typeof halyard, stage: string) => `/tickets/${sheet?.ticket.id ?? ''}/${stage}`
+    const screens = [
+      '/',
+      '/dogs',
+      `/dogs/${skiff?.dog?.id ?? ''}`,
+      '/sizes',
+      '/shop',
+      ticket(skiff, 'ask'),
+      ticket(cockle, 'measure'),
+      ticket(halyard, 'measure'),
+      ticket(bilberry, 'choose'),
+      ticket(marlin, 'try-on'),
+      ticket(dulse, 'finish'),
+      ticket(dulse, 'docket'),
+    ]
+    for (const [i, size] of [
+      { width: 1280, height: 800 },
+      { width: 390, height: 844 },
+    ].entries()) {
+      await page.setViewportSize(size)
+      for (const screen of screens) {
+        await page.goto(screen)
+        await expect(page.getByRole('heading').first()).toBeVisible()
+        const { violations } = await new AxeBuilder({ page }).analyze()
+        const serious = violations.filter((violation) => ['serious', 'critical'].includes(violation.impact ?? ''))
+        expect(
+          serious.map((violation) => `${violation.id}: ${violation.nodes.map((node) => node.target.join(' ')).join(' | ')}`),
+          `${screen} at ${size.width}`,
+        ).toEqual([])
+        expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth), `${screen} scrolls sideways at ${size.width}`).toBe(true)
+        if (i === 0 && screen !== '/') expect(await page.evaluate(() => document.documentElement.scrollHeight <= window.innerHeight), `${screen} does not fit`).toBe(true)
+      }
+    }
+  })
+}
+
+test('with reduced motion nothing moves', async ({ page }) => {
+  await page.emulateMedia({ reducedMotion: 'reduce' })
+  await page.goto(`/tickets/${(await sheetOf('Halyard')).ticket.id}/measure`)
+  const longest = await page.evaluate(() => Math.max(0, ...document.getAnimations().map((animation) => Number(animation.effect?.getComputedTiming().duration ?? 0))))
+  expect(longest).toBe(0)
+})

@@ -1,0 +1,72 @@
+import { expect, freshTicket, sheets, test } from './bench-of-one.ts'
+
+test('measuring by keyboard alone', async ({ page }) => {
+  const id = await freshTicket([
+    { family: 'H01', way: 'stock' },
+    { family: 'H11', way: 'made', school: 'A' },
+  ])
+  await page.goto(`/tickets/${id}/measure`)
+  const title = page.getByRole('heading', { level: 1 })
+  const kept = async () => (await sheets()).find((sheet) => sheet.ticket.id === id)?.readings ?? []
+  await expect(title).toHaveText('Harness neck')
+
+  await page.keyboard.type('11 1/2')
+  await page.keyboard.press('Enter')
+  await page.keyboard.type('11 3/8')
+  await page.keyboard.press('Enter')
+  await expect(title).toHaveText('Sternum length')
+
+  // U turns the unit inside the field; other letters are no text there.
+  await page.keyboard.press('u')
+  await page.keyboard.type('29,5x')
+  await expect(page.locator('#length-entry')).toHaveValue('29,5')
+  await page.keyboard.press('Enter')
+  await expect.poll(async () => (await kept()).map((reading) => [reading.measure, Math.round(reading.mm), reading.side])).toEqual([
+    ['M01', 292, 'one'],
+    ['M01', 289, 'one'],
+    ['M06', 295, 'both'],
+  ])
+
+  // Ctrl+Z unpins, Alt jumps, arrows move, D turns doubling off.
+  await page.keyboard.press('Control+z')
+  await expect.poll(async () => (await kept()).at(-1)?.struck?.why).toBe('Unpinned')
+  await page.keyboard.press('Alt+1')
+  await expect(title).toHaveText('Harness neck')
+  await expect(page.getByRole('switch', { name: /One side, doubled/ })).toBeChecked()
+  await page.keyboard.press('d')
+  await expect(page.getByRole('switch', { name: /One side, doubled/ })).not.toBeChecked()
+  await page.keyboard.type('58')
+  await page.keyboard.press('Enter')
+  await expect.poll(async () => (await kept()).at(-1)).toMatchObject({ measure: 'M01', side: 'both', unit: 'cm' })
+  await page.keyboard.press('Alt+1')
+  await page.keyboard.press('ArrowDown')
+  await page.keyboard.press('ArrowDown')
+  await expect(title).toHaveText('Last rib, under-route')
+  await page.keyboard.press('r')
+  await page.keyboard.press('Escape')
+  await page.keyboard.press(']')
+  await expect(page).toHaveURL(/choose$/)
+  await page.keyboard.press('?')
+  await expect(page.getByRole('dialog', { name: 'All keys' })).toBeVisible()
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('[')
+  await expect(page).toHaveURL(/measure$/)
+})
+
+test('a neck doubled twice is asked about at once and never corrected', async ({ page }) => {
+  const id = await freshTicket([{ family: 'H01', way: 'stock' }])
+  await page.goto(`/tickets/${id}/measure`)
+  await page.keyboard.type('23')
+  await page.keyboard.press('Enter')
+  await page.keyboard.press('Alt+3')
+  await page.keyboard.type('27 1/2')
+  await page.keyboard.press('Enter')
+  const asks = page.getByRole('region', { name: /Harness neck: longer than expected/ })
+  await expect(asks).toContainText('Doubled twice?')
+  await expect(page.getByRole('button', { name: /Harness neck/ })).toContainText('46')
+  await asks.getByRole('button', { name: /^Keep/ }).click()
+  await expect(asks).toBeHidden()
+  await page.reload()
+  await expect(page.getByRole('button', { name: /Girth, largest/ })).toContainText('27')
+  await expect(asks).toBeHidden()
+})
