@@ -9,7 +9,12 @@ module.exports = {
     { name: 'web-and-server-meet-in-core', severity: 'error', from: { path: '^web/' }, to: { path: '^(server|demo)/' } },
     { name: 'server-not-to-web', severity: 'error', from: { path: '^server/' }, to: { path: '^(web|demo)/' } },
     { name: 'ui-knows-no-data', severity: 'error', from: { path: '^web/src/ui/' }, to: { path: '^web/src/(api|ticket|dogs|tables|today|settings)/' } },
-    { name: 'rooms-by-their-door', severity: 'error', from: { path: '^(web|server|demo)/' }, to: { path: '^core/src/', pathNot: '^core/src/(index|formats/index)\\.ts$' } },
+    {
+      name: 'rooms-by-their-door',
+      severity: 'error',
+      from: { path: '^(web|server|demo)/' },
+      to: { path: '^core/src/', pathNot: '^core/src/(index|formats/index)\\.ts$' },
+    },
     ...rooms.map((room, i) => ({
       name: `room-${room}`,
       severity: 'error',
@@ -23,5 +28,10 @@ module.exports = {
       to: { path: `^core/src/${room}/`, pathNot: `^core/src/${room}/index\\.ts$` },
     })),
   ],
-  options: { doNotFollow: { path: 'node_modules' }, tsConfig: { fileName: 'tsconfig.json' }, tsPreCompilationDeps: true, enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'default'] } },
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsConfig: { fileName: 'tsconfig.json' },
+    tsPreCompilationDeps: true,
+    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'default'] },
+  },
 }

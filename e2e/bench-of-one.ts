@@ -41,13 +41,15 @@ export async function freshTicket(items: { family: 'H01' | 'H11'; way: string; s
   const { v7 } = await import('uuid')
   const id = v7()
   const at = new Date().toISOString()
-  const put = (path: string, body: unknown) => fetch(`${address()}${path}`, { method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })
+  const put = (path: string, body: unknown) =>
+    fetch(`${address()}${path}`, { method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })
   await put(`/api/tickets/${id}`, { dogId: null, ownerId: null, counter: true, at, by: 'Test' })
   for (const item of items) await put(`/api/tickets/${id}/items/${v7()}`, { school: null, ...item, at })
   return id
 }
 
-export const setLook = (page: Page, settings: object): Promise<void> =>
-  page.addInitScript((kept) => {
+export async function setLook(page: Page, settings: object): Promise<void> {
+  await page.addInitScript((kept) => {
     if (!localStorage.getItem('merry-tailor-settings')) localStorage.setItem('merry-tailor-settings', JSON.stringify(kept))
   }, settings)
+}

@@ -9,6 +9,7 @@ test('measuring by keyboard alone', async ({ page }) => {
   const title = page.getByRole('heading', { level: 1 })
   const kept = async () => (await sheets()).find((sheet) => sheet.ticket.id === id)?.readings ?? []
   await expect(title).toHaveText('Harness neck')
+  await expect(page.locator('#length-entry')).toBeFocused()
 
   await page.keyboard.type('11 1/2')
   await page.keyboard.press('Enter')
@@ -21,11 +22,13 @@ test('measuring by keyboard alone', async ({ page }) => {
   await page.keyboard.type('29,5x')
   await expect(page.locator('#length-entry')).toHaveValue('29,5')
   await page.keyboard.press('Enter')
-  await expect.poll(async () => (await kept()).map((reading) => [reading.measure, Math.round(reading.mm), reading.side])).toEqual([
-    ['M01', 292, 'one'],
-    ['M01', 289, 'one'],
-    ['M06', 295, 'both'],
-  ])
+  await expect
+    .poll(async () => (await kept()).map((reading) => [reading.measure, Math.round(reading.mm), reading.side]))
+    .toEqual([
+      ['M01', 292, 'one'],
+      ['M01', 289, 'one'],
+      ['M06', 295, 'both'],
+    ])
 
   // Ctrl+Z unpins, Alt jumps, arrows move, D turns doubling off.
   await page.keyboard.press('Control+z')
@@ -49,6 +52,7 @@ test('measuring by keyboard alone', async ({ page }) => {
   await page.keyboard.press('?')
   await expect(page.getByRole('dialog', { name: 'All keys' })).toBeVisible()
   await page.keyboard.press('Escape')
+  await expect(page.getByRole('dialog')).toBeHidden()
   await page.keyboard.press('[')
   await expect(page).toHaveURL(/measure$/)
 })
@@ -56,6 +60,7 @@ test('measuring by keyboard alone', async ({ page }) => {
 test('a neck doubled twice is asked about at once and never corrected', async ({ page }) => {
   const id = await freshTicket([{ family: 'H01', way: 'stock' }])
   await page.goto(`/tickets/${id}/measure`)
+  await expect(page.locator('#length-entry')).toBeFocused()
   await page.keyboard.type('23')
   await page.keyboard.press('Enter')
   await page.keyboard.press('Alt+3')

@@ -28,11 +28,13 @@ test('measuring with one thumb: touch only, our own pad, the system keyboard shu
   await tap(/^Unit: in/)
   for (const key of ['6', '5', 'point 5']) await tap(key)
   await tap('Pin it')
-  await expect.poll(async () => (await sheets()).find((sheet) => sheet.ticket.id === id)?.readings.map((reading) => [reading.asTyped, reading.side])).toEqual([
-    ['10 3/4', 'one'],
-    ['10 7/8', 'one'],
-    ['65.5', 'both'],
-  ])
+  await expect
+    .poll(async () => (await sheets()).find((sheet) => sheet.ticket.id === id)?.readings.map((reading) => [reading.asTyped, reading.side]))
+    .toEqual([
+      ['10 3/4', 'one'],
+      ['10 7/8', 'one'],
+      ['65.5', 'both'],
+    ])
 
   // Nothing scrolls sideways, and every target is a thumb's size.
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(390)

@@ -54,15 +54,19 @@ test('from an empty ticket to a printed docket, by mouse', async ({ page }) => {
   await page.getByRole('button', { name: /Girth, largest/ }).click()
   await field.fill('29')
   await pin.click()
-  await expect(page.getByRole('button', { name: /Girth, largest/ })).toContainText('24 1/8')
+  await expect(page.getByRole('button', { name: /Girth, largest/ })).toContainText('4th now')
   await page.getByRole('button', { name: /all 3/ }).click()
   await page.getByRole('button', { name: 'Strike out', exact: true }).last().click()
   await page.getByRole('button', { name: 'Misread' }).click()
   await expect(page.getByText(/Struck out .*: Misread/)).toBeVisible()
   await page.keyboard.press('Escape')
+  await expect(page.getByRole('button', { name: /Girth, largest/ })).toContainText('24 1/8')
 
   // Choose: prediction words only, then an overruling with its reason.
-  await page.getByRole('link', { name: /^Choose/ }).first().click()
+  await page
+    .getByRole('link', { name: /^Choose/ })
+    .first()
+    .click()
   await expect(page.getByRole('heading', { level: 1 })).toContainText('on Wimbrel')
   await expect(page.getByText('Predicted. Nothing seen on the dog yet.')).toBeVisible()
   await page.getByRole('button', { name: 'Heron', exact: true }).click()
@@ -103,6 +107,7 @@ test('from an empty ticket to a printed docket, by mouse', async ({ page }) => {
 
 test('the counter goes from one number to two sizes to try without any record', async ({ page }) => {
   await page.goto('/')
+  await expect(page.getByRole('heading', { name: 'Overdue' })).toBeVisible()
   await page.keyboard.press('c')
   await page.keyboard.type('22 3/4')
   await expect(page.getByText('Try Cedar, then Elm, pulled back by hand')).toBeVisible()
@@ -152,7 +157,10 @@ test('the docket is one page of A4 and of Letter and holds every reading as type
       const pdf = await getDocument({ data: new Uint8Array(await page.pdf({ format, preferCSSPageSize: false })), verbosity: 0 }).promise
       expect([sheet.dog?.name, format, pdf.numPages]).toEqual([sheet.dog?.name, format, 1])
       const content = await (await pdf.getPage(1)).getTextContent()
-      const text = content.items.map((item) => ('str' in item ? item.str : '')).join(' ').replace(/\s+/g, ' ')
+      const text = content.items
+        .map((item) => ('str' in item ? item.str : ''))
+        .join(' ')
+        .replace(/\s+/g, ' ')
       for (const reading of sheet.readings) expect(text).toContain(reading.asTyped)
       await pdf.destroy()
     }

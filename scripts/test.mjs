@@ -6,7 +6,11 @@ import { build, chromiumPath, install, needChromium, root } from './setup.mjs'
 const steps = [
   ['Formatting', 'node_modules/prettier/bin/prettier.cjs', ['--check', '.', '--log-level', 'warn', '--cache', '--cache-location', '.cache/prettier']],
   ['Types', 'node_modules/typescript7/bin/tsc', ['-p', '.']],
-  ['Dependency rule', 'node_modules/dependency-cruiser/bin/dependency-cruise.mjs', ['core', 'server', 'web', 'demo', '--config', '.dependency-cruiser.cjs', '--output-type', 'err']],
+  [
+    'Dependency rule',
+    'node_modules/dependency-cruiser/bin/dependency-cruise.mjs',
+    ['core', 'server', 'web', 'demo', '--config', '.dependency-cruiser.cjs', '--output-type', 'err'],
+  ],
   ['Dead code', 'node_modules/knip/bin/knip.js', ['--no-config-hints']],
   ['Lint', 'node_modules/eslint/bin/eslint.js', ['.', '--cache', '--cache-location', '.cache/eslint']],
   ['Unit and server tests', 'node_modules/vitest/vitest.mjs', ['run']],
@@ -17,7 +21,11 @@ function step(name, script, args) {
   const started = Date.now()
   return new Promise((resolve) => {
     console.log(`\n== ${name}`)
-    const child = spawn(process.execPath, [join(root, script), ...args], { cwd: root, stdio: 'inherit', env: { ...process.env, CHROMIUM: chromiumPath() ?? '' } })
+    const child = spawn(process.execPath, [join(root, script), ...args], {
+      cwd: root,
+      stdio: 'inherit',
+      env: { ...process.env, CHROMIUM: chromiumPath() ?? '' },
+    })
     child.on('exit', (code) => {
       console.log(`== ${name}: ${code === 0 ? 'passed' : 'FAILED'} in ${((Date.now() - started) / 1000).toFixed(1)} s`)
       resolve(code === 0)

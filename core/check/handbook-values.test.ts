@@ -18,7 +18,12 @@ describe('values stated by practitioners (common practice)', () => {
   })
 
   it('V03: the largest of several girths counts, and the dog passes the neck-to-girth window', () => {
-    expect(agree('M07', [inch(31.5), inch(32), inch(31.75)].map((mm) => ({ mm, side: 'both' as const }))).mm).toBeCloseTo(inch(32), 6)
+    expect(
+      agree(
+        'M07',
+        [inch(31.5), inch(32), inch(31.75)].map((mm) => ({ mm, side: 'both' as const })),
+      ).mm,
+    ).toBeCloseTo(inch(32), 6)
     expect(plausible(taken({ M01: inch(28), M07: inch(32) }))).toEqual([])
   })
 

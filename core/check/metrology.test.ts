@@ -1,6 +1,17 @@
 import { cumulativeStdNormalProbability, sampleStandardDeviation } from 'simple-statistics'
 import { describe, expect, it } from 'vitest'
-import { agree, breeds, findBreed, KG_PER_POUND, MM_PER_UNIT, normalCdf, strapSlackMm, technicalErrorMm, technicalErrorOfMeasurement, thinPointSlackMm } from '../src/index.ts'
+import {
+  agree,
+  breeds,
+  findBreed,
+  KG_PER_POUND,
+  MM_PER_UNIT,
+  normalCdf,
+  strapSlackMm,
+  technicalErrorMm,
+  technicalErrorOfMeasurement,
+  thinPointSlackMm,
+} from '../src/index.ts'
 
 describe('units', () => {
   it('International Yard and Pound Agreement 1959, exact (value from memory)', () => {

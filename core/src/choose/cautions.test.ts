@@ -46,7 +46,9 @@ describe('cautionsFor', () => {
     expect(codes({ families: ['H01', 'H11'], activities: ['stroll', 'sled-team'] })).not.toContain('stop:not-for-draught')
     expect(codes({ families: ['H01', 'H11'], activities: ['cart'] })).toContain('stop:not-for-draught')
     expect(codes({ families: ['H01'], activities: ['car'] })).toContain('stop:not-for-car')
-    expect(codes({ families: ['H11'], activities: ['sled-team'] })).toEqual(expect.arrayContaining(['caution:heat', 'caution:first-outings', 'caution:windpipe']))
+    expect(codes({ families: ['H11'], activities: ['sled-team'] })).toEqual(
+      expect.arrayContaining(['caution:heat', 'caution:first-outings', 'caution:windpipe']),
+    )
     expect(codes({ dog: dog({ sparing: true }), families: ['H11'] })).toContain('stop:sparing')
     expect(codes({ dog: dog({ born: null }), families: ['H11'] })).toContain('caution:age-unknown')
     expect(codes({ dog: null, families: ['H01'] })).toEqual(['caution:windpipe', 'caution:unattended'])

@@ -60,7 +60,9 @@ const round = (grade: 'holds' | 'fails', all = true) => ({
   by: '',
   symptoms: [],
   observations: checksFor('H01')
-    .flatMap((check) => check.states.map((state) => ({ id: `${check.id}${state}`, check: check.id, state, grade, asTyped: '', mm: null, fingers: null, at: AT, by: '' })))
+    .flatMap((check) =>
+      check.states.map((state) => ({ id: `${check.id}${state}`, check: check.id, state, grade, asTyped: '', mm: null, fingers: null, at: AT, by: '' })),
+    )
     .slice(0, all ? undefined : 1),
 })
 

@@ -26,3 +26,12 @@ export function adviseSizes(table: Pick<SizeTable, 'way'>, ranked: readonly Rank
   if (near) return { kind: 'both', labels: [first.label, second.label] }
   return first.grade === 'fails' ? { kind: 'nothing', labels: [] } : { kind: 'one', labels: [first.label] }
 }
+
+/**
+ * Stock that may fit goes before everything ordered: its fit shows on the dog today, and nothing is decided on paper
+ * (handbook 6.1, common practice). The rest keeps its rank.
+ */
+export function atHandFirst<T extends { table: Pick<SizeTable, 'way'>; advice: SizeAdvice }>(ranked: readonly T[]): T[] {
+  const atHand = ranked.find((each) => each.table.way === 'stock' && (each.advice.kind === 'one' || each.advice.kind === 'both'))
+  return atHand ? [atHand, ...ranked.filter((each) => each !== atHand)] : [...ranked]
+}

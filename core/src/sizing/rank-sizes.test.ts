@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { SizeTable } from '../model/index.ts'
-import { adviseSizes, rankSizes, rankTables } from './index.ts'
+import { adviseSizes, atHandFirst, rankSizes, rankTables } from './index.ts'
 
 const table = (over: Partial<SizeTable> = {}): SizeTable => ({
   id: 'test-table',
@@ -105,5 +105,12 @@ describe('adviseSizes', () => {
     expect(advise(900)).toEqual({ kind: 'nothing', labels: [] })
     expect(advise(570, { way: 'made' })).toEqual({ kind: 'measured', labels: ['5'] })
     expect(adviseSizes(table(), rankSizes(table(), {}))).toEqual({ kind: 'no-tape', labels: [] })
+  })
+
+  it('puts stock that may fit before anything ordered', () => {
+    const row = (id: string, way: SizeTable['way'], kind: 'one' | 'nothing' | 'measured') => ({ table: table({ id, way }), advice: { kind, labels: [] } })
+    const first = (...rows: ReturnType<typeof row>[]) => atHandFirst(rows).map((each) => each.table.id)
+    expect(first(row('m', 'made', 'measured'), row('q', 'quick-ship', 'one'), row('s', 'stock', 'one'))).toEqual(['s', 'm', 'q'])
+    expect(first(row('m', 'made', 'measured'), row('s', 'stock', 'nothing'))).toEqual(['m', 's'])
   })
 })

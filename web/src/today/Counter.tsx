@@ -1,4 +1,4 @@
-import { adviseSizes, agree, parseLength, rankSizes, rankTables, type FamilyId } from '@merry-tailor/core'
+import { adviseSizes, agree, atHandFirst, parseLength, rankTables, type FamilyId } from '@merry-tailor/core'
 import { useMemo, useState, type RefObject } from 'react'
 import { useNavigate } from 'react-router'
 import { v7 as uuid } from 'uuid'
@@ -36,8 +36,8 @@ export function Counter({ inputRef }: { inputRef: RefObject<HTMLInputElement | n
     if (!read.ok) return null
     const body = { [measure]: agree(measure, [{ mm: read.mm, side: 'both' }]) }
     const shelf = newestTables(tables).filter((table) => table.family === family && table.way !== 'made')
-    const best = rankTables(shelf, body)[0]
-    return best ? adviceWords(adviseSizes(best.table, rankSizes(best.table, body)), best.table) : 'No size table for this item yet'
+    const [best] = atHandFirst(rankTables(shelf, body).map((each) => ({ ...each, advice: adviseSizes(each.table, each.sizes) })))
+    return best ? adviceWords(best.advice, best.table) : 'No size table for this item yet'
   }, [read, measure, tables, family])
 
   const open = async (): Promise<void> => {

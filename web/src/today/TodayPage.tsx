@@ -232,10 +232,18 @@ function LatelyClosed() {
       <ul>
         {shown.map(({ ticket, dog, items }) => (
           <li key={ticket.id} className="border-b border-rule">
-            <Link to={`/tickets/${ticket.id}/finish`} className="grid min-h-[66px] grid-cols-[1fr_auto] content-center items-center gap-x-2 px-3.5 py-2 hover:bg-bench">
+            <Link
+              to={`/tickets/${ticket.id}/finish`}
+              className="grid min-h-[66px] grid-cols-[1fr_auto] content-center items-center gap-x-2 px-3.5 py-2 hover:bg-bench"
+            >
               <span className="font-display text-[18px] leading-[22px] font-bold">{dog?.name ?? 'Counter'}</span>
               <b>{ticket.closedAt ? dayWords(format(new Date(ticket.closedAt), 'yyyy-MM-dd')) : ''}</b>
-              <span className="text-[14px] leading-[18px] text-mute">{items.filter((item) => !item.removed).map((item) => familyName(item.family)).join(', ') || 'No item'}</span>
+              <span className="text-[14px] leading-[18px] text-mute">
+                {items
+                  .filter((item) => !item.removed)
+                  .map((item) => familyName(item.family))
+                  .join(', ') || 'No item'}
+              </span>
               <span className="text-right text-[14px] leading-[18px] text-mute">{ticket.nextLookOn ? `look ${dayWords(ticket.nextLookOn)}` : ''}</span>
             </Link>
           </li>

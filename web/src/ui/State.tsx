@@ -11,10 +11,11 @@ export function Snag({ title, children }: { title: string; children?: ReactNode 
 }
 
 /** Nothing here yet: the tape without a pin, one sentence and one action. */
-export function Empty({ children, action }: { children: ReactNode; action?: ReactNode }) {
+export function Empty({ title, children, action }: { title?: string; children: ReactNode; action?: ReactNode }) {
   return (
     <div className="max-w-[560px] px-4 py-5">
       <div aria-hidden className="mb-3 h-6 border-y-[1.4px] border-tape-ink bg-tape-rest" />
+      {title && <h1 className="mb-1 text-[22px] leading-7">{title}</h1>}
       <p className="text-[15px] leading-5">{children}</p>
       {action && <div className="mt-3">{action}</div>}
     </div>
@@ -26,7 +27,7 @@ export function Unrolling() {
   return (
     <div className="p-4" aria-busy="true">
       <div aria-hidden className="h-6 border-y-[1.4px] border-tape-ink bg-tape-rest" />
-      <p className="mt-2 animate-[fade_0s_400ms_both] text-mute opacity-0 [animation-fill-mode:forwards]">Unrolling</p>
+      <p className="mt-2 text-mute opacity-0 [animation:unrolling_0s_400ms_forwards]">Unrolling</p>
     </div>
   )
 }

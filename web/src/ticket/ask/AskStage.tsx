@@ -165,7 +165,8 @@ function ItemRow({ family, item, activities, onToggle, onChange }: ItemRowProps)
         </Button>
         {said.map((fit) => (
           <span key={fit} className="flex items-center gap-2">
-            <VerdictWord grade={SUITS[fit][0]} basis="predicted" word={SUITS[fit][1]} /> <span className="text-mute">{named(fit).map(activityName).join(', ').toLowerCase()}</span>
+            <VerdictWord grade={SUITS[fit][0]} basis="predicted" word={SUITS[fit][1]} />{' '}
+            <span className="text-mute">{named(fit).map(activityName).join(', ').toLowerCase()}</span>
           </span>
         ))}
       </div>

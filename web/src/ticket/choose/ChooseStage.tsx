@@ -89,6 +89,7 @@ export function ChooseStage() {
       <div className="mat flex-1 p-4">
         <div className="max-w-[600px] border-2 border-ink bg-panel">
           <Empty
+            title="Nothing to size yet"
             action={
               <Link
                 to={`/tickets/${sheet.ticket.id}/ask`}
@@ -98,7 +99,7 @@ export function ChooseStage() {
               </Link>
             }
           >
-            Nothing to size yet: choose an item under Ask.
+            Choose an item under Ask, then every size of it shows here.
           </Empty>
         </div>
       </div>
@@ -178,7 +179,8 @@ export function ChooseStage() {
                 {sizeName(table.table, size.label)} on {name}:
               </h1>
               <p className="max-w-[560px] text-[15px] leading-[19px]">
-                <b>{titleWords(size)}</b> <span className="block">
+                <b>{titleWords(size)}</b>{' '}
+                <span className="block">
                   <Worded text={becauseWords(size, look)} />
                 </span>
               </p>
@@ -242,7 +244,19 @@ export function ChooseStage() {
 }
 
 /** One measure of one size: where the dog's spread lies on the tape, by how much it misses. */
-function MeasureCard({ fit, size, table, first, look }: { fit: MeasureFit; size: RankedSize; table: SizeTable; first: boolean; look: LengthStyle & { unit: 'in' | 'cm' } }) {
+function MeasureCard({
+  fit,
+  size,
+  table,
+  first,
+  look,
+}: {
+  fit: MeasureFit
+  size: RankedSize
+  table: SizeTable
+  first: boolean
+  look: LengthStyle & { unit: 'in' | 'cm' }
+}) {
   const { name, body } = useOpenTicket()
   return (
     <article className={`border-[1.5px] bg-panel px-4 pt-2.5 pb-3 ${fit.grade === 'fails' ? 'border-2 border-snag' : 'border-ink'}`}>

@@ -1,4 +1,14 @@
-import { adviseSizes, rankSizes, rankTables, tableServes, type Choice, type Item, type RankedTable, type SizeAdvice, type SizeTable } from '@merry-tailor/core'
+import {
+  adviseSizes,
+  atHandFirst,
+  rankTables,
+  tableServes,
+  type Choice,
+  type Item,
+  type RankedTable,
+  type SizeAdvice,
+  type SizeTable,
+} from '@merry-tailor/core'
 import { useMemo } from 'react'
 import { useSizeTablesQuery } from '../../api/shop-api'
 import { newestTables } from '../../tables/newest-tables'
@@ -20,16 +30,7 @@ export function useRanked(item: Item | undefined): RankedItem {
     const serving = newestTables(tables ?? [])
       .map((table): SizeTable => (pinned?.id === table.id ? pinned : table))
       .filter((table) => tableServes(table, item) || table === pinned)
-    const ranked = rankTables(serving, body).map((each) => ({ ...each, advice: adviseSizes(each.table, rankSizes(each.table, body)) }))
+    const ranked = rankTables(serving, body).map((each) => ({ ...each, advice: adviseSizes(each.table, each.sizes) }))
     return { ranked: atHandFirst(ranked), choice }
   }, [item, sheet.choices, tables, body])
-}
-
-/**
- * Stock that may fit goes before everything ordered: its fit shows on the dog today, and nothing is decided on paper
- * (handbook 6.1). The rest keeps its rank.
- */
-function atHandFirst<T extends { table: SizeTable; advice: SizeAdvice; grade: string }>(ranked: readonly T[]): T[] {
-  const atHand = ranked.find((each) => each.table.way === 'stock' && (each.advice.kind === 'one' || each.advice.kind === 'both'))
-  return atHand ? [atHand, ...ranked.filter((each) => each !== atHand)] : [...ranked]
 }

@@ -51,7 +51,7 @@ export function Docket() {
           <Printer size={18} aria-hidden /> Print <KeyCap tone="tape">Enter</KeyCap>
         </Button>
       </div>
-      <div className="overflow-x-auto p-4 print:overflow-visible print:p-0">
+      <div role="region" aria-label="Docket, as it prints" tabIndex={0} className="overflow-x-auto p-4 print:overflow-visible print:p-0">
         <div className="mx-auto w-fit border-[1.5px] border-ink print:border-0">
           <DocketPage />
         </div>

@@ -30,6 +30,7 @@ export function MeasureStage() {
       <div className="mat flex-1 p-4">
         <div className="max-w-[600px] border-2 border-ink bg-panel">
           <Empty
+            title="No tape is wanted yet"
             action={
               <Link
                 to={`/tickets/${sheet.ticket.id}/ask`}
@@ -39,7 +40,7 @@ export function MeasureStage() {
               </Link>
             }
           >
-            No tape is wanted yet. Which tapes depends on what the dog will wear: choose an item under Ask.
+            Which tapes depends on what the dog will wear: choose an item under Ask.
           </Empty>
         </div>
       </div>

@@ -46,7 +46,7 @@ export function PhoneMeasure({ entry, row, kept, pin, onKey, onUnit, rows, at, s
 
   return (
     <div className="flex min-h-0 flex-1 flex-col">
-      <header className="shrink-0 border-b-2 border-ink bg-bench px-3.5 pt-2.5 pb-1.5">
+      <header className="shrink-0 border-b-2 border-ink bg-bench px-3.5 pt-2">
         <div className="flex items-baseline justify-between gap-2">
           <h1 className="text-[25px] leading-[30px]">{measure?.name}</h1>
           <span className="text-[15px] text-mute">
@@ -54,7 +54,7 @@ export function PhoneMeasure({ entry, row, kept, pin, onKey, onUnit, rows, at, s
           </span>
         </div>
         <details className="group text-[15px] leading-[19px]">
-          <summary className="flex min-h-[30px] cursor-pointer list-none items-center gap-2">
+          <summary className="flex min-h-11 cursor-pointer list-none items-center gap-2">
             <span className="min-w-0 flex-1 truncate text-mute">{measure?.howTo?.howTight ?? measure?.path}</span>
             <b>How</b>
             <ChevronDown size={20} aria-hidden />
@@ -120,12 +120,7 @@ export function PhoneMeasure({ entry, row, kept, pin, onKey, onUnit, rows, at, s
               {digit}
             </button>
           ))}
-          <button
-            type="button"
-            className={small}
-            onClick={() => press(unit === 'in' ? ' ' : '.')}
-            aria-label={unit === 'in' ? 'space' : 'point'}
-          >
+          <button type="button" className={small} onClick={() => press(unit === 'in' ? ' ' : '.')} aria-label={unit === 'in' ? 'space' : 'point'}>
             {unit === 'in' ? 'space' : '.'}
           </button>
           <button type="button" className={big} onClick={() => press('0')}>

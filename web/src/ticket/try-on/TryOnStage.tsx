@@ -38,6 +38,7 @@ export function TryOnStage() {
       <div className="mat flex-1 p-4">
         <div className="max-w-[600px] border-2 border-ink bg-panel">
           <Empty
+            title="Which piece is on the rack?"
             action={
               <Link
                 to={`/tickets/${sheet.ticket.id}/ask`}
@@ -47,7 +48,7 @@ export function TryOnStage() {
               </Link>
             }
           >
-            Which piece is on the rack? Choose the item under Ask, then put a size on {name}.
+            Choose the item under Ask, then put a size on {name}.
           </Empty>
         </div>
       </div>

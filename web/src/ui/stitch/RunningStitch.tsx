@@ -13,7 +13,7 @@ const PITCH = 100
 export function RunningStitch({ stages, current }: StitchProps) {
   return (
     <nav aria-label="Stages of this ticket" className="relative h-[68px]" style={{ width: PITCH * stages.length }}>
-      <svg width={PITCH * stages.length} height={40} className="absolute top-1.5 left-0" aria-hidden>
+      <svg width={PITCH * stages.length} height={40} className="pointer-events-none absolute top-1.5 left-0" aria-hidden>
         {stages.slice(0, -1).map(({ stage, state }, i) => (
           <Thread key={stage} from={PITCH * i + PITCH / 2} kind={stage === current ? 'now' : state === 'open' ? 'open' : 'done'} />
         ))}

@@ -49,7 +49,9 @@ export function Tape({ look, fromMm, toMm, live = false, height = 24, pins = [],
   return (
     <svg ref={ref} role="img" aria-label={title} width="100%" height={total} viewBox={`0 0 ${width} ${total}`} style={{ display: 'block', overflow: 'hidden' }}>
       <Strip scale={scale} y={headRoom} height={height} live={live} />
-      {bands.length > 0 && <Bands scale={scale} y={headRoom + height + bandGap} bands={bands} crossed={spread ? [scale.x(spread.fromMm), scale.x(spread.toMm)] : []} />}
+      {bands.length > 0 && (
+        <Bands scale={scale} y={headRoom + height + bandGap} bands={bands} crossed={spread ? [scale.x(spread.fromMm), scale.x(spread.toMm)] : []} />
+      )}
       {spread && <Spread scale={scale} y={headRoom + height} spread={spread} throughBands={bands.length > 0} />}
       {bracket && <Bracket scale={scale} y={headRoom} bracket={bracket} />}
       {pins.map((pin, i) => (
@@ -119,7 +121,14 @@ function Bands({ scale, y, bands, crossed }: { scale: TapeScale; y: number; band
               strokeWidth={1.5}
             />
             {place !== null && (
-              <text x={place} y={y + 16} textAnchor="middle" fontSize={14} fontWeight={band.hit ? 700 : 600} fill={band.hit ? 'var(--band-hit-ink)' : 'var(--mute)'}>
+              <text
+                x={place}
+                y={y + 16}
+                textAnchor="middle"
+                fontSize={14}
+                fontWeight={band.hit ? 700 : 600}
+                fill={band.hit ? 'var(--band-hit-ink)' : 'var(--mute)'}
+              >
                 {band.label}
               </text>
             )}

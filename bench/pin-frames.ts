@@ -1,0 +1,105 @@
+import { chromium } from '@playwright/test'
+import setUp from '../e2e/global-setup.ts'
+import { freshTicket } from '../e2e/bench-of-one.ts'
+
+/**
+ * Enter to the pin on screen and to the updated verdict, in frames, beside a plain typed digit in the same page: a
+ * pin should cost no more frames than a letter appearing.
+ */
+const ROUNDS = 40
+
+interface Sample {
+  digit: number
+  pin: number
+  verdict: number
+  pinMs: number
+}
+
+const tearDown = await setUp()
+const browser = await chromium.launch({
+  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-quic', '--no-first-run', '--disable-background-networking'],
+})
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+const id = await freshTicket([
+  { family: 'H01', way: 'stock' },
+  { family: 'H11', way: 'undecided' },
+])
+await page.goto(`${process.env.MERRY_ADDRESS ?? ''}/tickets/${id}/measure`)
+await page.locator('#length-entry').waitFor()
+
+await page.evaluate(() => {
+  const field = document.querySelector<HTMLInputElement>('#length-entry')
+  const row = () => document.querySelector('#tape-M01')?.textContent ?? ''
+  const verdict = () => document.querySelector('aside[aria-label="What the tapes say so far"]')?.textContent ?? ''
+  const frames = { seen: 0 }
+  const count = (): void => {
+    frames.seen += 1
+    requestAnimationFrame(count)
+  }
+  requestAnimationFrame(count)
+  const until = (read: () => string, key: (event: KeyboardEvent) => boolean): Promise<{ frames: number; ms: number }> =>
+    new Promise((resolve) => {
+      const before = read()
+      const onKey = (event: KeyboardEvent): void => {
+        if (!key(event)) return
+        window.removeEventListener('keydown', onKey, true)
+        const [from, started] = [frames.seen, performance.now()]
+        const look = (): void => {
+          if (read() !== before) resolve({ frames: frames.seen - from, ms: performance.now() - started })
+          else requestAnimationFrame(look)
+        }
+        requestAnimationFrame(look)
+      }
+      window.addEventListener('keydown', onKey, true)
+    })
+  Object.assign(window, { benchUntil: until, benchRow: row, benchVerdict: verdict, benchField: () => field?.value ?? '' })
+})
+
+/** Sets a watch before its key is pressed; the answer is asked for afterwards. */
+const arm = (what: 'benchRow' | 'benchVerdict' | 'benchField', key: string): Promise<void> =>
+  page.evaluate(
+    ([name, pressed]) => {
+      const bench = window as unknown as Record<string, unknown> & {
+        benchUntil: (read: () => string, key: (event: KeyboardEvent) => boolean) => Promise<unknown>
+      }
+      bench[`${name ?? ''}Answer`] = bench.benchUntil(bench[name ?? ''] as () => string, (event) => event.key === pressed)
+    },
+    [what, key],
+  )
+const answer = (what: string): Promise<{ frames: number; ms: number }> =>
+  page.evaluate(
+    (name) => (window as unknown as Record<string, Promise<{ frames: number; ms: number }>>)[`${name}Answer`] as Promise<{ frames: number; ms: number }>,
+    what,
+  )
+
+const samples: Sample[] = []
+for (let round = 0; round < ROUNDS; round++) {
+  await page.keyboard.press('Alt+1')
+  await arm('benchField', '9')
+  await page.keyboard.press('9')
+  const typed = await answer('benchField')
+  await page.keyboard.type(` ${(round % 7) + 1}/8`)
+  await arm('benchRow', 'Enter')
+  await arm('benchVerdict', 'Enter')
+  await page.keyboard.press('Enter')
+  const [pinned, judged] = await Promise.all([answer('benchRow'), answer('benchVerdict')])
+  samples.push({ digit: typed.frames, pin: pinned.frames, verdict: judged.frames, pinMs: pinned.ms })
+  await page.keyboard.press('Alt+1')
+  await page.keyboard.press('Control+z')
+  await page.waitForTimeout(60)
+}
+
+const median = (values: number[]): number => [...values].sort((a, b) => a - b)[values.length >> 1] ?? 0
+const worst = (values: number[]): number => Math.max(...values)
+const column = (key: keyof Sample): number[] => samples.map((sample) => sample[key])
+const line = (name: string, key: keyof Sample): string => `${name.padEnd(28)} median ${median(column(key))} frames, worst ${worst(column(key))}`
+console.log(`${ROUNDS} pins on a ticket of two items, each beside a typed digit in the same page:`)
+console.log(line('a typed digit shows', 'digit'))
+console.log(line('Enter to the pin', 'pin'))
+console.log(line('Enter to the new verdict', 'verdict'))
+console.log(
+  `pin to digit: ${(median(column('pin')) / median(column('digit'))).toFixed(2)}; verdict to digit: ${(median(column('verdict')) / median(column('digit'))).toFixed(2)} (1.00 = a pin costs what a letter costs)`,
+)
+await browser.close()
+await tearDown()
