@@ -1,0 +1,53 @@
+// npm run screenshots: one current picture of each main view, from the demo data, into docs/screenshots.
+import { chromium } from '@playwright/test'
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { serve } from './serve.mjs'
+import { build, chromiumPath, install, needChromium, node, root } from './setup.mjs'
+
+install()
+needChromium()
+build()
+const folder = mkdtempSync(join(tmpdir(), 'merry-shots-'))
+const { child, address } = serve({ MERRY_DATABASE: join(folder, 'demo.sqlite'), MERRY_PORT: '0' }, { quiet: true })
+const url = await address
+node('node_modules/tsx/dist/cli.mjs', ['demo/src/load.ts', url])
+const sheets = await (await fetch(`${url}/api/tickets?state=open`)).json()
+const of = (name) => sheets.find((sheet) => sheet.dog?.name === name)
+const at = (name, stage) => `/tickets/${of(name).ticket.id}/${stage}`
+
+const bench = { width: 1280, height: 800 }
+const phone = { width: 390, height: 844 }
+const views = [
+  ['today', '/', bench],
+  ['ask', at('Skiff', 'ask'), bench],
+  ['measure', at('Halyard', 'measure'), bench, 'light', (page) => page.keyboard.type('12 3/4')],
+  ['measure-evening', at('Bilberry', 'measure'), bench, 'evening'],
+  ['measure-tablet', at('Sextant', 'measure'), { width: 1024, height: 768 }],
+  ['measure-phone', at('Juniper', 'measure'), phone, 'light', (page) => page.getByRole('button', { name: '8', exact: true }).tap()],
+  ['choose', at('Bilberry', 'choose'), bench],
+  ['try-on', at('Marlin', 'try-on'), bench, 'light', (page) => page.keyboard.press('p')],
+  ['finish', at('Dulse', 'finish'), bench],
+  ['docket', at('Dulse', 'docket'), bench],
+  ['dogs', '/dogs', bench],
+  ['dog', `/dogs/${of('Oakum').dog.id}`, bench],
+  ['sizes', '/sizes', bench],
+  ['shop', '/shop', bench],
+]
+const browser = await chromium.launch({ executablePath: chromiumPath(), args: ['--no-sandbox', '--disable-quic', '--no-first-run', '--disable-background-networking'] })
+for (const [name, path, viewport, theme = 'light', act] of views) {
+  const context = await browser.newContext({ viewport, hasTouch: viewport === phone, locale: 'en-GB' })
+  const page = await context.newPage()
+  await page.addInitScript((kept) => localStorage.setItem('merry-tailor-settings', JSON.stringify(kept)), { theme, fitter: 'Ylva' })
+  await page.goto(url + path)
+  await page.waitForLoadState('networkidle')
+  await act?.(page)
+  await page.waitForTimeout(400)
+  await page.screenshot({ path: join(root, 'docs', 'screenshots', `${name}.png`) })
+  await context.close()
+}
+await browser.close()
+child.kill('SIGTERM')
+rmSync(folder, { recursive: true, force: true })
+console.log(`${views.length} pictures in docs/screenshots.`)
