@@ -42,7 +42,7 @@ test('measuring with one thumb: touch only, our own pad, the system keyboard shu
     [...document.querySelectorAll('main button, main [role="switch"], header a, header summary')]
       .map((target) => ({ name: target.getAttribute('aria-label') ?? target.textContent, box: target.getBoundingClientRect() }))
       .filter(({ box }) => box.height > 0 && box.height < 43.5)
-      .map(({ name, box }) => `${name ?? ''} ${box.height}`),
+      .map(({ name, box }) => `${name} ${box.height}`),
   )
   expect(small).toEqual([])
 })

@@ -35,7 +35,10 @@ const views = [
   ['sizes', '/sizes', bench],
   ['shop', '/shop', bench],
 ]
-const browser = await chromium.launch({ executablePath: chromiumPath(), args: ['--no-sandbox', '--disable-quic', '--no-first-run', '--disable-background-networking'] })
+const browser = await chromium.launch({
+  executablePath: chromiumPath(),
+  args: ['--no-sandbox', '--disable-quic', '--no-first-run', '--disable-background-networking'],
+})
 for (const [name, path, viewport, theme = 'light', act] of views) {
   const context = await browser.newContext({ viewport, hasTouch: viewport === phone, locale: 'en-GB' })
   const page = await context.newPage()

@@ -29,7 +29,17 @@ describe('technical error of measurement', () => {
       [40.4, 40.5],
       [63.3, 62.7],
     ] as const
-    expect(technicalErrorOfMeasurement(pairs)).toBeCloseTo(0.4506, 4)
+    const tem = technicalErrorOfMeasurement(pairs)
+    expect(tem).toBeCloseTo(0.4506, 4)
+    const readings: readonly number[] = pairs.flat()
+    expect((100 * tem) / (readings.reduce((sum, each) => sum + each, 0) / readings.length)).toBeCloseTo(0.716, 3)
+  })
+
+  it('of three readings of one thing is their standard deviation; the standard error is that over root 3', () => {
+    const tem = technicalErrorOfMeasurement([[70.2, 70.8, 70.5]])
+    expect(tem).toBeCloseTo(0.3, 9)
+    expect(tem / Math.sqrt(3)).toBeCloseTo(0.1732, 4)
+    expect(() => technicalErrorOfMeasurement([[1, 2], [1]])).toThrow(RangeError)
   })
 
   it('is the standard deviation of a single pair', () => {

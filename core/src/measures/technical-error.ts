@@ -1,16 +1,26 @@
 import { measures } from './catalogue.ts'
 
 /**
- * Technical error of measurement of pairs of readings, Dahlberg's form: TEM = sqrt(sum of squared differences / 2n).
+ * Technical error of measurement of repeated readings.
  *
- * @param pairs two readings of the same thing, any unit, the same for all
- * @returns TEM in that unit; 0 for no pairs
+ * TEM = sqrt((sum of x^2 - sum over subjects of (sum x)^2 / K) / (n (K - 1))), n subjects with K readings each; for
+ * pairs this is Dahlberg's sqrt(sum d^2 / 2n), for one subject the standard deviation.
+ *
+ * @param subjects readings of one thing each, any unit, the same number of them for all
+ * @returns TEM in that unit; 0 without a repeated reading
+ * @throws RangeError when subjects have different numbers of readings
  * Source: Ulijaszek SJ & Kerr DA 1999, Br J Nutr 82:165-177 (formula from memory)
  */
-export function technicalErrorOfMeasurement(pairs: readonly (readonly [number, number])[]): number {
-  if (pairs.length === 0) return 0
-  const squares = pairs.reduce((sum, [a, b]) => sum + (a - b) ** 2, 0)
-  return Math.sqrt(squares / (2 * pairs.length))
+export function technicalErrorOfMeasurement(subjects: readonly (readonly number[])[]): number {
+  const trials = subjects[0]?.length ?? 0
+  if (subjects.some((readings) => readings.length !== trials)) throw new RangeError('every subject needs as many readings')
+  if (trials < 2) return 0
+  const within = subjects.reduce((sum, readings) => {
+    const mean = readings.reduce((total, each) => total + each, 0) / trials
+    // About the mean, not as a difference of large sums: the same, without losing digits.
+    return sum + readings.reduce((total, each) => total + (each - mean) ** 2, 0)
+  }, 0)
+  return Math.sqrt(within / (subjects.length * (trials - 1)))
 }
 
 /** Standard deviation, in mm, to expect of one reading of `measure` at `mm` as taken, before any was repeated. */

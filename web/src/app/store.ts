@@ -20,9 +20,7 @@ export type RootState = ReturnType<typeof store.getState>
 export const useAppDispatch = useDispatch.withTypes<typeof store.dispatch>()
 export const useAppSelector = useSelector.withTypes<RootState>()
 
-// A plain function of the middleware; it uses no `this`.
-// eslint-disable-next-line @typescript-eslint/unbound-method
-const listen = listener.startListening.withTypes<RootState, typeof store.dispatch>()
+const listen: typeof listener.startListening = (options) => listener.startListening(options)
 const isWrite = (action: { meta?: unknown }): boolean => (action.meta as { arg?: { type?: string } } | undefined)?.arg?.type === 'mutation'
 
 listen({

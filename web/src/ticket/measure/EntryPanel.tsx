@@ -23,8 +23,19 @@ export interface EntryPanelProps {
 /** Where the Big Inch opens before anything is known of this tape. */
 const USUAL_MM = 305
 
-/** Earlier readings of this tape as pins, as taken. */
-export const pinsOf = (kept: readonly Reading[]): { mm: number; label: string }[] => kept.map((reading, i) => ({ mm: reading.mm, label: ordinal(i + 1) }))
+/** Nearer than this two readings are one pin. */
+const ONE_PIN_MM = 1.2
+
+/** Earlier readings of this tape as pins, as taken; readings at one place share a pin. */
+export function pinsOf(kept: readonly Reading[]): { mm: number; label: string }[] {
+  const pins: { mm: number; label: string }[] = []
+  kept.forEach((reading, i) => {
+    const near = pins.find((pin) => Math.abs(pin.mm - reading.mm) < ONE_PIN_MM)
+    if (near) near.label = `${near.label}, ${ordinal(i + 1)}`
+    else pins.push({ mm: reading.mm, label: ordinal(i + 1) })
+  })
+  return pins
+}
 
 export const aroundOf = (kept: readonly Reading[]): number => kept.at(-1)?.mm ?? USUAL_MM
 

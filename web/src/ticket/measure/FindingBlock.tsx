@@ -54,10 +54,10 @@ export function FindingBlock({ finding, first, onAgain }: { finding: Finding; fi
         </div>
       )}
       <div className="mt-2.5 flex gap-2">
-        <Button className="px-3 whitespace-nowrap" onClick={() => onAgain(finding.measures[0] ?? '')}>
+        <Button className="px-2.5 whitespace-nowrap" onClick={() => onAgain(finding.measures[0] ?? '')}>
           Take again {first && <KeyCap>R</KeyCap>}
         </Button>
-        <Button tone="quiet" className="px-3 whitespace-nowrap" onClick={keep}>
+        <Button tone="quiet" className="min-w-0 px-2.5" onClick={keep}>
           Keep: {name} is so
         </Button>
       </div>

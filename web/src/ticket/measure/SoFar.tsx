@@ -1,4 +1,4 @@
-import { rankTables, tableServes, type Item, type MeasureFit, type RankedTable } from '@merry-tailor/core'
+import { adviseSizes, atHandFirst, rankTables, tableServes, type Item, type MeasureFit, type RankedTable } from '@merry-tailor/core'
 import { useMemo } from 'react'
 import { Link } from 'react-router'
 import { useSizeTablesQuery } from '../../api/shop-api'

@@ -1,3 +1,4 @@
+import type { CSSProperties } from 'react'
 import { measures } from '@merry-tailor/core'
 import { ArrowRight } from 'lucide-react'
 import { readingStyle, valueStyle } from '../../app/settings'
@@ -18,6 +19,8 @@ export function TapeList({ rows, active, onPick }: { rows: readonly TapeRow[]; a
             id={`tape-${row.tape.measure}`}
             aria-current={row.tape.measure === active ? 'true' : undefined}
             onClick={() => onPick(row.tape.measure)}
+            // Quiet words on the yellow tape are tape ink in both themes.
+            style={row.tape.measure === active ? ({ '--mute': 'var(--tape-ink)' } as CSSProperties) : undefined}
             className={`relative grid w-full grid-cols-[22px_1fr_auto_46px] items-center gap-x-2 pr-3 pl-3.5 text-left ${row.tape.measure === active ? 'min-h-20 bg-tape pb-2 text-tape-ink' : 'min-h-[70px] hover:bg-bench'}`}
           >
             <span className={`text-[14.5px] font-bold ${row.tape.measure === active ? '' : 'text-mute'}`}>{i + 1}</span>
