@@ -134,7 +134,7 @@ test('a failed save says so, keeps the number, and sends it once when it works a
 
 test('two people editing one field are both shown and asked', async ({ page }) => {
   const { sheetOf } = await import('./bench-of-one.ts')
-  const { dog, ticket } = await sheetOf('Juniper')
+  const { dog, ticket } = await sheetOf('Harebell')
   await page.goto(`/tickets/${ticket.id}/ask`)
   const weight = page.getByLabel('Weight')
   await weight.fill('13,6')

@@ -25,7 +25,7 @@ const views = [
   ['measure', at('Halyard', 'measure'), bench, 'light', (page) => page.keyboard.type('12 3/4')],
   ['measure-evening', at('Bilberry', 'measure'), bench, 'evening'],
   ['measure-tablet', at('Sextant', 'measure'), { width: 1024, height: 768 }],
-  ['measure-phone', at('Juniper', 'measure'), phone, 'light', (page) => page.getByRole('button', { name: '8', exact: true }).tap()],
+  ['measure-phone', at('Harebell', 'measure'), phone, 'light', (page) => page.getByRole('button', { name: '8', exact: true }).tap()],
   ['choose', at('Bilberry', 'choose'), bench],
   ['try-on', at('Marlin', 'try-on'), bench, 'light', (page) => page.keyboard.press('p')],
   ['finish', at('Dulse', 'finish'), bench],

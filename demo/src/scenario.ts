@@ -182,8 +182,8 @@ export const dogs: readonly DogStory[] = [
     notes: 'Knitting hands nearby keep her calm.',
   },
   {
-    key: 'juniper',
-    name: 'Juniper',
+    key: 'harebell',
+    name: 'Harebell',
     owner: 'eirun',
     breed: 'Whippet',
     sex: 'female',
@@ -540,7 +540,7 @@ export const tickets: readonly TicketStory[] = [
     ],
   },
   {
-    dog: 'juniper',
+    dog: 'harebell',
     daysAgo: 1,
     clock: '12:10',
     activities: ['stroll', 'beside-runner'],

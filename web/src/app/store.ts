@@ -20,18 +20,21 @@ export type RootState = ReturnType<typeof store.getState>
 export const useAppDispatch = useDispatch.withTypes<typeof store.dispatch>()
 export const useAppSelector = useSelector.withTypes<RootState>()
 
-const listen: typeof listener.startListening = (options) => listener.startListening(options)
+const settingsOf = (state: unknown): RootState['settings'] => (state as RootState).settings
 const isWrite = (action: { meta?: unknown }): boolean => (action.meta as { arg?: { type?: string } } | undefined)?.arg?.type === 'mutation'
 
-listen({
-  predicate: (_, now, before) => now.settings !== before.settings,
-  effect: (_, { getState }) => {
-    keepSettings(getState().settings)
+listener.startListening({
+  predicate: (_, now, before) => settingsOf(now) !== settingsOf(before),
+  effect: (_, api) => {
+    keepSettings(settingsOf(api.getState()))
   },
 })
-listen({ predicate: (action) => isPending(action) && isWrite(action), effect: (_, { dispatch }) => void dispatch(sent()) })
-listen({ predicate: (action) => isFulfilled(action) && isWrite(action), effect: (_, { dispatch }) => void dispatch(kept(new Date().toISOString())) })
-listen({
+listener.startListening({ predicate: (action) => isPending(action) && isWrite(action), effect: (_, { dispatch }) => void dispatch(sent()) })
+listener.startListening({
+  predicate: (action) => isFulfilled(action) && isWrite(action),
+  effect: (_, { dispatch }) => void dispatch(kept(new Date().toISOString())),
+})
+listener.startListening({
   predicate: (action) => isRejected(action) && isWrite(action),
   effect: (action, { dispatch }) => {
     dispatch(notKept(problemWords((action as { payload?: unknown }).payload)))

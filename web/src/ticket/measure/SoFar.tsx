@@ -51,14 +51,10 @@ function ItemSoFar({ item }: { item: Item }) {
   const settings = useAppSelector((state) => state.settings)
   const look = { ...valueStyle(settings), unit: settings.unit }
   const { data: tables = [] } = useSizeTablesQuery(undefined)
-  const best = useMemo(
-    () =>
-      rankTables(
-        newestTables(tables).filter((table) => tableServes(table, item)),
-        body,
-      )[0],
-    [tables, item, body],
-  )
+  const best = useMemo(() => {
+    const serving = newestTables(tables).filter((table) => tableServes(table, item))
+    return atHandFirst(rankTables(serving, body).map((each) => ({ ...each, advice: adviseSizes(each.table, each.sizes) }))).at(0)
+  }, [tables, item, body])
   const fit = best ? tellingFit(best) : null
   return (
     <section className="border-b border-rule px-[18px] pt-2.5 pb-2.5" aria-label={familyName(item.family)}>

@@ -60,7 +60,9 @@ export function ticksOf({ unit, fromMm, toMm, width }: TapeScale): Tick[] {
   const first = Math.ceil((fromMm / mm) * parts - 1e-9)
   const last = Math.floor((toMm / mm) * parts + 1e-9)
   const ticks: Tick[] = []
-  for (let i = first; i <= last; i++) {
+  /** A long tape on a narrow strip shows every fifth unit only. */
+  const every = parts === 1 && perUnit < 4 ? 5 : 1
+  for (let i = Math.ceil(first / every) * every; i <= last; i += every) {
     const whole = i % parts === 0
     const value = i / parts
     const half = (i * 2) % parts === 0
