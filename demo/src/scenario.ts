@@ -278,9 +278,9 @@ export const tickets: readonly TicketStory[] = [
       { measure: 'M10', typed: '15 5/8' },
       { measure: 'M10', typed: '15 3/4' },
       { measure: 'M12', typed: '11 1/2' },
-      { measure: 'M12', typed: '11 5/8' },
+      { measure: 'M12', typed: '11 3/8' },
       { measure: 'M13', typed: '26 7/8' },
-      { measure: 'M13', typed: '27' },
+      { measure: 'M13', typed: '27 1/8' },
       { measure: 'M11', typed: '11 1/4' },
       { measure: 'M11', typed: '11 1/8' },
       { measure: 'M14', typed: '22 3/8' },
@@ -414,7 +414,7 @@ export const tickets: readonly TicketStory[] = [
     ],
     readings: [
       { measure: 'M01', typed: '11 7/8', one: true },
-      { measure: 'M01', typed: '11 3/4', one: true },
+      { measure: 'M01', typed: '12', one: true },
       { measure: 'M13', typed: '27 5/8' },
       { measure: 'M13', typed: '27 3/4' },
     ],
@@ -431,7 +431,7 @@ export const tickets: readonly TicketStory[] = [
     items: [{ family: 'H01', way: 'stock' }],
     readings: [
       { measure: 'M07', typed: '55,5' },
-      { measure: 'M07', typed: '56' },
+      { measure: 'M07', typed: '56,5' },
     ],
   },
   {
@@ -446,7 +446,7 @@ export const tickets: readonly TicketStory[] = [
     readings: [
       { measure: 'M01', typed: '37,5', one: true },
       { measure: 'M01', typed: '37', one: true },
-      { measure: 'M06', typed: '36' },
+      { measure: 'M06', typed: '35,9' },
       { measure: 'M06', typed: '37,5' },
       { measure: 'M07', typed: '97' },
       { measure: 'M07', typed: '98,5' },
@@ -552,7 +552,7 @@ export const tickets: readonly TicketStory[] = [
       { measure: 'M01', typed: '21', one: true },
       { measure: 'M01', typed: '22,5', one: true },
       { measure: 'M06', typed: '22,5' },
-      { measure: 'M06', typed: '22' },
+      { measure: 'M06', typed: '22,2' },
     ],
   },
   {
@@ -569,7 +569,7 @@ export const tickets: readonly TicketStory[] = [
     ],
     readings: [
       { measure: 'M01', typed: '28,5', one: true },
-      { measure: 'M06', typed: '28' },
+      { measure: 'M06', typed: '28,2' },
       { measure: 'M06', typed: '28,5' },
     ],
   },
@@ -638,9 +638,9 @@ export const tickets: readonly TicketStory[] = [
     items: [{ family: 'H01', way: 'made' }],
     readings: [
       { measure: 'M01', typed: '18,8', one: true },
-      { measure: 'M01', typed: '19', one: true },
+      { measure: 'M01', typed: '18,6', one: true },
       { measure: 'M06', typed: '18' },
-      { measure: 'M06', typed: '17,5' },
+      { measure: 'M06', typed: '17,7' },
       { measure: 'M07', typed: '46' },
       { measure: 'M07', typed: '46,5' },
     ],
