@@ -6,8 +6,8 @@ export default defineConfig({
   outputDir: 'test-results',
   globalSetup: './e2e/global-setup.ts',
   workers: 2,
-  timeout: 60_000,
-  expect: { timeout: 8_000 },
+  timeout: 180_000,
+  expect: { timeout: 20_000 },
   reporter: [['list']],
   use: {
     viewport: { width: 1280, height: 800 },

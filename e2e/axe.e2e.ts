@@ -3,7 +3,7 @@ import { expect, setLook, sheetOf, test } from './bench-of-one.ts'
 
 for (const theme of ['light', 'evening'] as const) {
   test(`axe finds nothing serious on any screen, ${theme}`, async ({ page }) => {
-    test.setTimeout(150_000)
+    test.setTimeout(420_000)
     await setLook(page, { theme, fitter: 'Ylva' })
     const [halyard, bilberry, marlin, dulse, skiff, cockle] = await Promise.all(
       ['Halyard', 'Bilberry', 'Marlin', 'Dulse', 'Skiff', 'Cockle'].map((dog) => sheetOf(dog)),

@@ -9,7 +9,8 @@ beforeAll(async () => {
 })
 afterAll(() => close())
 
-const body = async <T>(method: 'GET' | 'PUT' | 'PATCH', url: string, payload?: unknown): Promise<T> => (await send(app, method, url, payload)).body as unknown as T
+const body = async <T>(method: 'GET' | 'PUT' | 'PATCH', url: string, payload?: unknown): Promise<T> =>
+  (await send(app, method, url, payload)).body as unknown as T
 
 describe('owners', () => {
   it('are kept, listed by name and edited field by field', async () => {

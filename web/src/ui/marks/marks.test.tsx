@@ -23,7 +23,10 @@ describe('VerdictWord', () => {
 })
 
 it('draws one point for each stage and cuts the thread where something does not hold', () => {
-  const states = (['ask', 'measure', 'choose', 'try-on', 'finish'] as const).map((stage, i) => ({ stage, state: i < 3 ? ('done' as const) : i === 3 ? ('trouble' as const) : ('open' as const) }))
+  const states = (['ask', 'measure', 'choose', 'try-on', 'finish'] as const).map((stage, i) => ({
+    stage,
+    state: i < 3 ? ('done' as const) : i === 3 ? ('trouble' as const) : ('open' as const),
+  }))
   const { container } = render(<MiniStitch states={states} current="try-on" />)
   expect(container.innerHTML).toContain('var(--snag)')
   expect(container.querySelectorAll('line')).toHaveLength(4)

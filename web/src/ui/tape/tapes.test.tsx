@@ -5,7 +5,13 @@ import { Tape } from './Tape'
 
 beforeAll(() => {
   // The page's own observer is not there in this environment.
-  vi.stubGlobal('ResizeObserver', class { observe() {} disconnect() {} })
+  vi.stubGlobal(
+    'ResizeObserver',
+    class {
+      observe() {}
+      disconnect() {}
+    },
+  )
 })
 afterEach(cleanup)
 
@@ -54,7 +60,7 @@ describe('BigInch', () => {
     fireEvent.keyDown(slider, { key: 'ArrowRight' })
     fireEvent.keyDown(slider, { key: 'ArrowLeft' })
     fireEvent.keyDown(slider, { key: 'PageUp' })
-    expect(set.mock.calls.map(([mm]) => mm / 25.4)).toEqual([11.625, 11.375, 12.5])
+    expect(set.mock.calls.map(([mm]) => Math.round((mm / 25.4) * 1e6) / 1e6)).toEqual([11.625, 11.375, 12.5])
   })
 
   it('moves by a millimetre in centimetres, and starts where a reading would land', () => {
