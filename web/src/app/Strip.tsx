@@ -109,7 +109,7 @@ export function Places() {
 /** A place's frame: strip with its name and the places, then the room. */
 export function PlaceFrame({ name, detail, children }: { name: string; detail: string; children: ReactNode }) {
   return (
-    <div className="flex h-dvh flex-col">
+    <div className="relative flex h-dvh flex-col overflow-hidden">
       <Strip
         title={
           <>

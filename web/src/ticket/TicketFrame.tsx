@@ -67,13 +67,15 @@ function FramedStage({ open }: { open: OpenTicket }) {
   const at = stages.indexOf(here)
   const base = `/tickets/${sheet.ticket.id}`
   const go = (by: number) => () => {
-    const next = stages[at + by]
+    // From the address itself: it is ahead of the screen while a stage is still being drawn.
+    const now = stages.findIndex((stage) => window.location.pathname.endsWith(`/${stage}`))
+    const next = stages[(now < 0 ? at : now) + by]
     if (next) void navigate(`${base}/${next}`)
   }
   useKeys({ '[': go(-1), ']': go(1) })
   const listed = stages.map((stage) => ({ stage, state: progress.states[stage], to: `${base}/${stage}` }))
   return (
-    <div className="flex h-dvh flex-col print:block print:h-auto">
+    <div className="relative flex h-dvh flex-col overflow-hidden print:block print:h-auto print:overflow-visible">
       <Strip title={<TicketTitle sheet={sheet} name={name} />}>
         <div className="hidden md:block">
           <RunningStitch stages={listed} current={here} />
