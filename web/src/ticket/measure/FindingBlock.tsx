@@ -12,7 +12,7 @@ import { findingWords } from '../../words/findings'
 import { useOpenTicket } from '../TicketFrame'
 
 /** A question about the readings: what was expected, from what, what was read, and why it may be. Never a correction. */
-export function FindingBlock({ finding, first, onAgain }: { finding: Finding; first: boolean; onAgain: (measure: string) => void }) {
+export function FindingBlock({ finding, inHand, onAgain }: { finding: Finding; inHand: boolean; onAgain: (measure: string) => void }) {
   const { sheet, body, name } = useOpenTicket()
   const settings = useAppSelector((state) => state.settings)
   const look = { ...valueStyle(settings), unit: settings.unit }
@@ -55,7 +55,7 @@ export function FindingBlock({ finding, first, onAgain }: { finding: Finding; fi
       )}
       <div className="mt-2.5 flex gap-2">
         <Button className="px-2.5 whitespace-nowrap" onClick={() => onAgain(finding.measures[0] ?? '')}>
-          Take again {first && <KeyCap>R</KeyCap>}
+          Take again {inHand && <KeyCap>R</KeyCap>}
         </Button>
         <Button tone="quiet" className="min-w-0 px-2.5" onClick={keep}>
           Keep: {name} is so

@@ -167,13 +167,13 @@ function Bench() {
             <summary className="flex min-h-11 cursor-pointer items-center justify-between border-b border-tape-ink bg-tape-rest px-4 font-bold text-tape-ink">
               What the tapes say so far
             </summary>
-            <SoFar onAgain={again} />
+            <SoFar active={active} onAgain={again} />
           </details>
         )}
       </section>
       {isBench && (
         <div className="flex min-h-0 flex-col border-l-2 border-ink">
-          <SoFar onAgain={again} />
+          <SoFar active={active} onAgain={again} />
         </div>
       )}
     </div>

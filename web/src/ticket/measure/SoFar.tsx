@@ -14,7 +14,7 @@ import { FindingBlock } from './FindingBlock'
 import { useTapes } from './use-tapes'
 
 /** What the tapes say so far: the questions they raise, then each item's size as it stands. */
-export function SoFar({ onAgain }: { onAgain: (measure: string) => void }) {
+export function SoFar({ active, onAgain }: { active: string; onAgain: (measure: string) => void }) {
   const { sheet } = useOpenTicket()
   const { findings, rows, left } = useTapes()
   const items = sheet.items.filter((item) => !item.removed)
@@ -23,8 +23,8 @@ export function SoFar({ onAgain }: { onAgain: (measure: string) => void }) {
     <aside aria-label="What the tapes say so far" className="flex min-h-0 flex-1 flex-col bg-panel">
       <h2 className="shrink-0 border-b-2 border-ink px-[18px] py-2 text-[19px] leading-6">What the tapes say so far</h2>
       <div className="quiet-scroll min-h-0 flex-1">
-        {findings.map((finding, i) => (
-          <FindingBlock key={`${finding.rule}-${finding.measures.join()}`} finding={finding} first={i === 0} onAgain={onAgain} />
+        {findings.map((finding) => (
+          <FindingBlock key={`${finding.rule}-${finding.measures.join()}`} finding={finding} inHand={finding.measures[0] === active} onAgain={onAgain} />
         ))}
         {items.map((item) => (
           <ItemSoFar key={item.id} item={item} />
