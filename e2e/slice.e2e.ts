@@ -126,6 +126,7 @@ test('a failed save says so, keeps the number, and sends it once when it works a
   await field.press('Enter')
   await expect(page.getByRole('alert')).toContainText('Not saved')
   await expect(field).toHaveValue('10 1/2')
+  await expect(page.getByRole('status')).toContainText('The server does not answer.')
   await page.unroute('**/readings/**')
   await field.press('Enter')
   await expect(field).toHaveValue('')

@@ -32,7 +32,8 @@ export interface RankedSize {
 type Sized = Pick<SizeTable, 'family' | 'between' | 'sizes'>
 
 const BAD_FIRST: Readonly<Record<Grade, number>> = { fails: 0, doubt: 1, holds: 2, none: 3 }
-const GOOD_FIRST: Readonly<Record<Grade, number>> = { holds: 0, doubt: 1, fails: 2, none: 3 }
+/** Order of grades, the best first. */
+export const GOOD_FIRST: Readonly<Record<Grade, number>> = { holds: 0, doubt: 1, fails: 2, none: 3 }
 
 /** The worst grade of those that say anything; `none` when none does. */
 export function worstGrade(grades: readonly Grade[]): Grade {

@@ -1,5 +1,5 @@
 import type { Grade, SizeTable } from '../model/index.ts'
-import { rankSizes, type RankedSize, type SizedBody } from './rank-sizes.ts'
+import { GOOD_FIRST, rankSizes, type RankedSize, type SizedBody } from './rank-sizes.ts'
 
 export interface RankedTable {
   table: SizeTable
@@ -10,8 +10,6 @@ export interface RankedTable {
   /** The lowest single chance of the best size; `null` when nothing is known. */
   lowestChance: number | null
 }
-
-const GOOD_FIRST: Readonly<Record<Grade, number>> = { holds: 0, doubt: 1, fails: 2, none: 3 }
 
 /**
  * All tables against one body, best first: by the worst grade of each table's best size, then by its lowest single

@@ -35,6 +35,16 @@ export function Strip({ title, children }: { title: ReactNode; children: ReactNo
   )
 }
 
+/** What could not be kept, wherever it was done: what happened, what is kept, what to do. */
+export function NotKept() {
+  const failure = useAppSelector((state) => state.saving.failure)
+  return failure ? (
+    <p role="status" className="shrink-0 border-b-2 border-l-[5px] border-ink border-l-snag bg-snag-bg px-4 py-2 print:hidden">
+      <b>The last act was not saved.</b> {failure} What was saved before is kept; do it once more.
+    </p>
+  ) : null
+}
+
 /** Saved at, theme and units. */
 function Kept() {
   const dispatch = useAppDispatch()
@@ -42,11 +52,8 @@ function Kept() {
   const saving = useAppSelector((state) => state.saving)
   return (
     <div className="hidden items-center gap-2 pr-4 pl-3.5 md:flex">
-      <p
-        aria-live="polite"
-        className={`hidden w-[44px] text-[13.5px] leading-[17px] lg:block ${saving.failure ? 'w-[84px] font-bold text-tape' : 'text-cloth-mute'}`}
-      >
-        {saving.failure ? 'Not saved. See below' : saving.savedAt ? `Saved ${clock(saving.savedAt)}` : ''}
+      <p aria-live="polite" className={`hidden w-[44px] text-[13.5px] leading-[17px] lg:block ${saving.failure ? 'font-bold text-tape' : 'text-cloth-mute'}`}>
+        {saving.failure ? 'Not saved' : saving.savedAt ? `Saved ${clock(saving.savedAt)}` : ''}
       </p>
       <button
         type="button"
@@ -120,6 +127,7 @@ export function PlaceFrame({ name, detail, children }: { name: string; detail: s
       >
         <Places />
       </Strip>
+      <NotKept />
       <main className="flex min-h-0 flex-1 flex-col">{children}</main>
     </div>
   )

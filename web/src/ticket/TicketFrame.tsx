@@ -3,7 +3,7 @@ import { ChevronLeft } from 'lucide-react'
 import { createContext, use, useMemo, type ReactNode } from 'react'
 import { Link, Navigate, Outlet, useLocation, useNavigate, useParams } from 'react-router'
 import { useTicketQuery } from '../api/shop-api'
-import { Strip } from '../app/Strip'
+import { NotKept, Strip } from '../app/Strip'
 import { useAppSelector } from '../app/store'
 import { clock, today } from '../app/today'
 import { useKeys } from '../app/use-keys'
@@ -84,6 +84,7 @@ function FramedStage({ open }: { open: OpenTicket }) {
           <MiniStitch states={listed} current={here} on="cloth" />
         </PhoneStages>
       </Strip>
+      <NotKept />
       <main className="flex min-h-0 flex-1 flex-col print:block">
         <Outlet />
       </main>

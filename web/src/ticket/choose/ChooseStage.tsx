@@ -12,12 +12,14 @@ import { KeyCap } from '../../ui/controls/KeyCap'
 import { TextField } from '../../ui/controls/TextField'
 import { Mark } from '../../ui/marks/Mark'
 import { VerdictWord } from '../../ui/marks/VerdictWord'
-import { Empty, Snag } from '../../ui/State'
+import { Snag } from '../../ui/State'
 import { activityName } from '../../words/dogs'
 import { adviceWords, betweenWords } from '../../words/sizes'
 import { familyName, measureName, wayName } from '../../words/stages'
 import { titleWords } from '../../words/titles'
+import { verdictWord } from '../../words/verdicts'
 import { Worded } from '../../ui/length/Worded'
+import { NoItem } from '../NoItem'
 import { useOpenTicket } from '../TicketFrame'
 import { ItemTabs } from './ItemTabs'
 import { overlapWords } from './overlap-words'
@@ -84,27 +86,7 @@ export function ChooseStage() {
   }
   useKeys({ Enter: () => void choose(), ArrowDown: move(1), ArrowUp: move(-1) })
 
-  if (!item) {
-    return (
-      <div className="mat flex-1 p-4">
-        <div className="max-w-[600px] border-2 border-ink bg-panel">
-          <Empty
-            title="Nothing to size yet"
-            action={
-              <Link
-                to={`/tickets/${sheet.ticket.id}/ask`}
-                className="inline-flex min-h-11 items-center border-2 border-ink bg-tape px-4 font-bold text-tape-ink"
-              >
-                Choose an item
-              </Link>
-            }
-          >
-            Choose an item under Ask, then every size of it shows here.
-          </Empty>
-        </div>
-      </div>
-    )
-  }
+  if (!item) return <NoItem title="Nothing to size yet">Choose an item under Ask, then every size of it shows here.</NoItem>
   const shownSizes = table ? (labels.length === 2 ? labels : [size?.label]).flatMap((one) => table.sizes.filter((each) => each.label === one)) : []
   const known = Object.values(body).filter((each) => each.mm !== null).length
   const stops = cautionsFor({ dog: sheet.dog, activities: sheet.ticket.activities, families: [item.family], on: today() }).filter(
@@ -354,11 +336,9 @@ function TableBlock({ table, sizes, neededOn, picked, chosen, onPick }: TableBlo
               </th>
               {size.perMeasure.map((fit) => (
                 <td key={fit.measure} className="text-center">
-                  <span className="inline-flex" title={`${measureName(fit.measure)}: ${fit.grade}`}>
+                  <span className="inline-flex" title={`${measureName(fit.measure)}: ${verdictWord(fit.grade, 'predicted').toLowerCase()}`}>
                     <Mark grade={fit.grade} basis="predicted" size={19} />
-                    <span className="sr-only">
-                      {{ holds: 'Should hold', doubt: 'Could go either way', fails: 'Likely misses', none: 'No tape yet' }[fit.grade]}
-                    </span>
+                    <span className="sr-only">{verdictWord(fit.grade, 'predicted')}</span>
                   </span>
                 </td>
               ))}

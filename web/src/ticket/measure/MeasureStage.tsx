@@ -1,12 +1,10 @@
 import { useEffect, useState, type KeyboardEvent } from 'react'
-import { Link } from 'react-router'
 import { useAppDispatch, useAppSelector } from '../../app/store'
 import { settingsChanged } from '../../app/settings'
 import { useKeys } from '../../app/use-keys'
-import { Empty } from '../../ui/State'
 import { KeyCap } from '../../ui/controls/KeyCap'
 import { BENCH, PHONE, useMedia } from '../../ui/use-media'
-import { useOpenTicket } from '../TicketFrame'
+import { NoItem } from '../NoItem'
 import { EntryPanel } from './EntryPanel'
 import { MeasureHead } from './MeasureHead'
 import { PhoneMeasure } from './PhoneMeasure'
@@ -23,29 +21,8 @@ const focusField = (): void => document.getElementById(FIELD_ID)?.focus({ preven
 
 /** Measure: the list of tapes, the plate with the active path, the big entry, and what the tapes say so far. */
 export function MeasureStage() {
-  const { sheet } = useOpenTicket()
   const { rows } = useTapes()
-  if (rows.length === 0) {
-    return (
-      <div className="mat flex-1 p-4">
-        <div className="max-w-[600px] border-2 border-ink bg-panel">
-          <Empty
-            title="No tape is wanted yet"
-            action={
-              <Link
-                to={`/tickets/${sheet.ticket.id}/ask`}
-                className="inline-flex min-h-11 items-center border-2 border-ink bg-tape px-4 font-bold text-tape-ink"
-              >
-                Choose an item
-              </Link>
-            }
-          >
-            Which tapes depends on what the dog will wear: choose an item under Ask.
-          </Empty>
-        </div>
-      </div>
-    )
-  }
+  if (rows.length === 0) return <NoItem title="No tape is wanted yet">Which tapes depends on what the dog will wear: choose an item under Ask.</NoItem>
   return <Bench />
 }
 

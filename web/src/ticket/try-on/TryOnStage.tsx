@@ -1,6 +1,5 @@
 import { checksFor, latestObservations, roundVerdict, type PullState, type TryOn } from '@merry-tailor/core'
 import { useState } from 'react'
-import { Link } from 'react-router'
 import { useAppSelector } from '../../app/store'
 import { clock } from '../../app/today'
 import { useKeys } from '../../app/use-keys'
@@ -9,6 +8,7 @@ import { KeyCap } from '../../ui/controls/KeyCap'
 import { VerdictWord } from '../../ui/marks/VerdictWord'
 import { Empty } from '../../ui/State'
 import { ItemTabs } from '../choose/ItemTabs'
+import { NoItem } from '../NoItem'
 import { useOpenTicket } from '../TicketFrame'
 import { CheckRow } from './CheckRow'
 import { NewRound } from './NewRound'
@@ -33,27 +33,7 @@ export function TryOnStage() {
   const cycle = (): void => setState(state === 'slack' ? 'pulling' : 'slack')
   useKeys({ p: cycle })
 
-  if (!item) {
-    return (
-      <div className="mat flex-1 p-4">
-        <div className="max-w-[600px] border-2 border-ink bg-panel">
-          <Empty
-            title="Which piece is on the rack?"
-            action={
-              <Link
-                to={`/tickets/${sheet.ticket.id}/ask`}
-                className="inline-flex min-h-11 items-center border-2 border-ink bg-tape px-4 font-bold text-tape-ink"
-              >
-                Choose an item
-              </Link>
-            }
-          >
-            Choose the item under Ask, then put a size on {name}.
-          </Empty>
-        </div>
-      </div>
-    )
-  }
+  if (!item) return <NoItem title="Which piece is on the rack?">{`Choose the item under Ask, then put a size on ${name}.`}</NoItem>
   const checks = checksFor(item.family)
   const shown = checks.filter((check) => check.states.includes(state))
   const newest = round ? latestObservations(round.observations) : new Map<string, never>()
