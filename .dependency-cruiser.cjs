@@ -1,5 +1,5 @@
 /** Arrows point one way. Inside core a room imports only rooms that stand before it in this list. */
-const rooms = ['units', 'model', 'reference', 'measures', 'form', 'gear', 'choose', 'sizing', 'fit', 'progress', 'formats']
+const rooms = ['units', 'model', 'reference', 'measures', 'device', 'acts', 'form', 'gear', 'choose', 'sizing', 'fit', 'growth', 'progress', 'formats']
 
 module.exports = {
   forbidden: [

@@ -30,9 +30,20 @@ describe('tickets and readings', () => {
     expect((await send(app, 'PUT', url, reading())).status).toBe(200)
     expect((await send(app, 'PUT', url, reading())).status).toBe(200)
     expect((await send(app, 'PUT', url, reading({ mm: 300 }))).body).toMatchObject({ code: 'id-taken' })
-    await send(app, 'PUT', `${url}/strike`, { why: 'dog turned', at: AT, by: 'Test' })
-    await send(app, 'PUT', `${url}/strike`, { why: 'another reason', at: AT, by: 'Test' })
+    const marks = `/api/tickets/${ticket}/marks`
+    const mark = { what: 'reading', about: id, kind: 'struck', why: 'dog turned', at: AT, by: 'Test' }
+    const markId = nextId()
+    await send(app, 'PUT', `${marks}/${markId}`, mark)
+    await send(app, 'PUT', `${marks}/${markId}`, mark)
     expect((await sheetOf(ticket)).readings).toMatchObject([{ id, mm: 287, side: 'one', asTyped: '28.7 cm', struck: { why: 'dog turned' } }])
+    await send(app, 'PUT', `${marks}/${nextId()}`, { ...mark, kind: 'restored', why: 'it was right' })
+    const sheet = await sheetOf(ticket)
+    expect(sheet.readings[0]).not.toHaveProperty('struck')
+    expect(sheet.marks).toMatchObject([
+      { kind: 'struck', by: 'Test' },
+      { kind: 'restored', why: 'it was right' },
+    ])
+    expect((await send(app, 'PUT', `${marks}/${nextId()}`, { ...mark, about: nextId() })).body).toMatchObject({ code: 'not-found' })
   })
 
   it('refuses one side, doubled, where the catalogue does not allow it', async () => {
@@ -126,6 +137,8 @@ describe('the work after measuring', () => {
     const kinds = async (q: string) => ((await send(app, 'GET', `/api/find?q=${q}`)).body as unknown as { kind: string }[]).map((found) => found.kind)
     expect(await kinds('bilb')).toEqual(['dog', 'ticket'])
     expect(await kinds('runa')).toEqual(['ticket', 'owner'])
+    expect(await kinds('RUNA test')).toEqual(['ticket', 'owner'])
+    expect(await kinds('runa nobody')).toEqual([])
     expect(await kinds('%25')).toEqual([])
     expect(await kinds('')).toEqual([])
   })

@@ -1,7 +1,8 @@
 import helmet from '@fastify/helmet'
+import swagger from '@fastify/swagger'
 import fastifyStatic from '@fastify/static'
 import Fastify, { type FastifyError, type FastifyInstance } from 'fastify'
-import { hasZodFastifySchemaValidationErrors, serializerCompiler, validatorCompiler } from 'fastify-type-provider-zod'
+import { hasZodFastifySchemaValidationErrors, jsonSchemaTransform, serializerCompiler, validatorCompiler } from 'fastify-type-provider-zod'
 import { existsSync } from 'node:fs'
 import { openDatabase, type Db } from './db/open.ts'
 import { allowedHosts, type HostRule } from './hosts.ts'
@@ -9,7 +10,9 @@ import { ProblemError, problemOf, type ProblemCode } from './problems.ts'
 import { dogRoutes } from './routes/dogs.ts'
 import { findRoutes } from './routes/find.ts'
 import { ownerRoutes } from './routes/owners.ts'
+import { shopRoutes } from './routes/shop.ts'
 import { sizeTableRoutes } from './routes/size-tables.ts'
+import { standInRoutes } from './routes/stand-ins.ts'
 import { ticketRoutes } from './routes/tickets.ts'
 
 export interface AppOptions {
@@ -53,7 +56,9 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
         scriptSrc: ["'self'"],
         // Positioning libraries set style attributes; scripts stay strict.
         styleSrc: ["'self'", "'unsafe-inline'"],
-        imgSrc: ["'self'", 'data:'],
+        imgSrc: ["'self'", 'data:', 'blob:'],
+        workerSrc: ["'self'"],
+        manifestSrc: ["'self'"],
         fontSrc: ["'self'"],
         connectSrc: ["'self'"],
         objectSrc: ["'none'"],
@@ -80,8 +85,20 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
     return reply.code(404).type('application/problem+json').send(JSON.stringify(problem))
   })
 
-  app.get('/api/health', () => ({ ok: true }))
-  for (const routes of [ticketRoutes, dogRoutes, ownerRoutes, sizeTableRoutes, findRoutes]) routes(app, db)
+  await app.register(swagger, {
+    openapi: {
+      openapi: '3.1.0',
+      info: { title: 'Merry Tailor', version: '1', description: 'The bench’s own interface. Refusals are RFC 9457 problems with a stable code.' },
+    },
+    transform: jsonSchemaTransform,
+  })
+  // A plugin of its own, so that every route is there when the document looks for them.
+  await app.register((inner, _options, done) => {
+    inner.get('/api/health', () => ({ ok: true }))
+    inner.get('/api/openapi.json', () => app.swagger())
+    for (const routes of [ticketRoutes, dogRoutes, ownerRoutes, sizeTableRoutes, findRoutes, shopRoutes, standInRoutes]) routes(inner, db)
+    done()
+  })
   if (options.webRoot && existsSync(options.webRoot)) {
     await app.register(fastifyStatic, { root: options.webRoot, maxAge: '1h', index: 'index.html' })
   }

@@ -194,7 +194,16 @@ const checks: readonly Check[] = [
   },
 ]
 
-/** The checks of handbook 7.2 for one family, in the order a hand makes them. */
-export const checksFor = (family: FamilyId): readonly Check[] => checks.filter((check) => check.family === family)
+/** Full-length pulling harnesses are checked as the cross-back is. */
+const AS_CROSS_BACK = new Set<FamilyId>(['H11', 'H12', 'H13', 'H16', 'H17', 'H18'])
+/** What handbook 7.2 asks of every harness; the checks of a kind of its own come with that kind. */
+const GENERAL = new Set(['under-every-strap', 'no-sway', 'sides-equal', 'throat-and-belly-clear'])
+
+/** The checks of handbook 7.2 for one family, in the order a hand makes them; coats, boots and crates have none yet. */
+export function checksFor(family: FamilyId): readonly Check[] {
+  if (family === 'H01') return checks.filter((check) => check.family === 'H01')
+  if (AS_CROSS_BACK.has(family)) return checks.filter((check) => check.family === 'H11')
+  return family.startsWith('H') ? checks.filter((check) => GENERAL.has(check.id)) : []
+}
 
 export const checkById = (id: string): Check | undefined => checks.find((check) => check.id === id)

@@ -1,4 +1,8 @@
 /** Reading and writing documents; no file access. Used by the outside only, by nobody in core. */
 export { sizeTableToCsv, sizeTableFromCsv } from './size-table-csv.ts'
 export { sizeTableToJson, sizeTableFromJson } from './size-table-json.ts'
+export { guardCell, readCsv, unguardCell, writeCsv, type ReadCsv } from './csv.ts'
+export { BodySheet, bodySheetFromJson, bodySheetSchema, bodySheetToCsv, bodySheetToJson } from './body-sheet.ts'
+export { KENNEL_ROWS, KennelDog, KennelImport, kennelTemplate, readKennelList, type CellProblem, type KennelList } from './kennel-list.ts'
+export { stripPhoto, type StrippedPhoto } from './strip-photo.ts'
 export type { ReadDocument, DocumentProblem } from './read-document.ts'

@@ -1,7 +1,7 @@
-import Papa from 'papaparse'
 import { measures } from '../measures/index.ts'
 import { SizeTable } from '../model/index.ts'
 import { MM_PER_UNIT, parseLength, type LengthUnit } from '../units/index.ts'
+import { readCsv, writeCsv } from './csv.ts'
 import type { DocumentProblem, ReadDocument } from './read-document.ts'
 
 const HEAD = ['id', 'version', 'name', 'maker', 'family', 'way', 'school', 'between'] as const
@@ -32,7 +32,7 @@ export function sizeTableToCsv(table: SizeTable): string {
     }),
   ])
   const sizes = [['size', ...ids.flatMap((id) => [`${id} from`, `${id} to`])], ...rows]
-  return `${Papa.unparse(facts, { newline: '\r\n' })}\r\n\r\n${Papa.unparse(sizes, { newline: '\r\n' })}\r\n`
+  return `${writeCsv(facts)}\r\n${writeCsv(sizes)}`
 }
 
 function readWeeks(text: string): [number, number] | null {
@@ -42,9 +42,9 @@ function readWeeks(text: string): [number, number] | null {
 
 /** Reads what `sizeTableToCsv` writes, or a hand-made sheet of the same shape. Bad cells are named by line and column. */
 export function sizeTableFromCsv(text: string): ReadDocument<SizeTable> {
-  const parsed = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: false })
+  const parsed = readCsv(text)
   const problems: DocumentProblem[] = []
-  const lines = parsed.data.map((cells) => cells.map((cell) => cell.trim()))
+  const lines = parsed.rows.map((cells) => cells.map((cell) => cell.trim()))
   const start = lines.findIndex((cells) => cells[0]?.toLowerCase() === 'size')
   if (start < 0) return { ok: false, problems: [{ at: 'file', message: 'no line begins with "size"' }] }
 

@@ -76,8 +76,8 @@ describe('the catalogue', () => {
     ).toEqual(['M01', 'M18'])
     expect(
       Object.values(measures)
-        .filter((measure) => measure.howTo)
+        .filter((measure) => !measure.howTo.stand || !measure.howTo.howTight || !measure.howTo.usualSlip)
         .map((measure) => measure.id),
-    ).toEqual(['M01', 'M06', 'M07', 'M10', 'M11', 'M12', 'M13', 'M14'])
+    ).toEqual([])
   })
 })

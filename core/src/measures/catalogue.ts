@@ -1,13 +1,10 @@
+import type { Place, School } from '../model/index.ts'
+import { alternates, type Alternate } from './alternates.ts'
+import { howTo, type HowTo } from './how-to.ts'
 import type { LandmarkId } from './landmarks.ts'
 
 /** 1 scale and walls, 2 neck and head, 3 underside, 4 trunk rings and sides, 5 back, legs and paws (handbook 4.6). */
 export type Station = 1 | 2 | 3 | 4 | 5
-
-export interface HowTo {
-  stand: string
-  howTight: string
-  usualSlip: string
-}
 
 export interface Measure {
   id: string
@@ -24,7 +21,22 @@ export interface Measure {
   rule: 'middle' | 'largest' | 'shortest'
   /** Prior technical error of one reading as taken: `fixedMm` for finding the marks and `share` of the reading. */
   technicalError: { fixedMm: number; share: number }
-  howTo?: HowTo
+  /** `mass`: M00 alone, in kilograms; all others are lengths. */
+  quantity: 'length' | 'mass'
+  /** S square stand, W weight on the paw, Si sitting; `any` where it does not matter. */
+  posture: 'S' | 'W' | 'Si' | 'any'
+  /** 2: a helper at the head is recommended; alone the reading is unreliable. */
+  hold: 1 | 2
+  /** The several things this measure exists of, each read on its own; empty where it is one. */
+  places: readonly Place[]
+  /** Exists left and right: the side may be named, and the two may differ by a centimetre. */
+  sided: boolean
+  /** The school it belongs to, where only one has it. */
+  school: School | null
+  /** Version of this definition; a reading keeps the version it was taken by. */
+  definition: number
+  howTo: HowTo
+  alternates: readonly Alternate[]
 }
 
 /**
@@ -37,6 +49,11 @@ const byJudgement = { fixedMm: 6, share: 0.01 }
 const rigid = { fixedMm: 2, share: 0.005 }
 const scale = { fixedMm: 0, share: 0.005 }
 
+/** The order in which paws are taken: left front, right front, left hind, right hind. */
+export const paws = ['front-left', 'front-right', 'rear-left', 'rear-right'] as const satisfies readonly Place[]
+const fronts = ['front-left', 'front-right'] as const
+const rears = ['rear-left', 'rear-right'] as const
+
 type Row = [
   name: string,
   path: string,
@@ -44,111 +61,25 @@ type Row = [
   station: Station,
   order: number,
   technicalError: { fixedMm: number; share: number },
-  more?: Partial<Pick<Measure, 'doubling' | 'rule' | 'howTo'>>,
+  hold: 1 | 2,
+  more?: Partial<Pick<Measure, 'doubling' | 'rule' | 'quantity' | 'posture' | 'places' | 'sided' | 'school'>>,
 ]
 
 /** Source: handbook 3.1 and 3.2; common practice, M27, M30 to M49 from memory, unverified. */
 const rows: Record<string, Row> = {
-  M00: ['Weight', 'Scale, or with and without dog', [], 1, 1, scale],
-  M01: [
-    'Harness neck',
-    'Breastbone to withers and back',
-    ['L01', 'L03'],
-    2,
-    1,
-    onBone,
-    {
-      doubling: true,
-      howTo: {
-        stand: 'Square on four feet, head up, facing ahead.',
-        howTight: 'No dent, no gap; slides when tugged.',
-        usualSlip: 'Starts below the lump, or runs up at the collar.',
-      },
-    },
-  ],
-  M02: ['Collar neck', 'Ring where a collar lies', ['L18'], 2, 2, ring],
-  M03: ['Neck base ring', 'Thickest ring of the neck', ['L19'], 2, 3, ring],
-  M04: ['Head circumference', 'Largest ring of the head', ['L25'], 2, 4, ring, { rule: 'largest' }],
-  M05: ['Neck length to ears', 'Neck base to ear base', ['L19', 'L20'], 2, 5, onBone],
-  M06: [
-    'Sternum length',
-    'Breastbone lump to last sternum bone',
-    ['L01', 'L02'],
-    3,
-    1,
-    onBone,
-    {
-      howTo: {
-        stand: 'Square, head held up.',
-        howTight: 'Follows the keel, taut, not pressing.',
-        usualSlip: 'Runs on to the belly, or stops ahead of the legs.',
-      },
-    },
-  ],
-  M07: [
-    'Girth, largest',
-    'Biggest ring behind the forelegs; largest counts',
-    ['L07'],
-    4,
-    1,
-    ring,
-    {
-      rule: 'largest',
-      howTo: {
-        stand: 'Square on four feet, head normal.',
-        howTight: 'On the coat, no dent; slides when tugged.',
-        usualSlip: 'Too far forward in the armpit; the biggest place missed.',
-      },
-    },
-  ],
-  M08: ['Girth at sternum end', 'Ring through the last sternum bone', ['L02'], 4, 2, ring],
-  M09: ['Ring between legs to withers', 'Between forelegs to withers and back', ['L03'], 4, 3, byJudgement],
-  M10: [
-    'Last rib, under-route',
-    'Breastbone, between forelegs, up to last rib',
-    ['L01', 'L12'],
-    3,
-    2,
-    byJudgement,
-    {
-      howTo: {
-        stand: 'Square, body straight, head normal.',
-        howTight: 'One straight line toward the tail base.',
-        usualSlip: 'Stops at an earlier rib, or the tape sags.',
-      },
-    },
-  ],
-  M11: [
-    'Last rib, over-route',
-    'Withers down the side to last rib',
-    ['L03', 'L12'],
-    4,
-    6,
-    byJudgement,
-    {
-      howTo: {
-        stand: 'Square, body straight, head normal.',
-        howTight: 'One straight diagonal to mid side.',
-        usualSlip: 'Drifts behind the rib into the soft flank.',
-      },
-    },
-  ],
-  M12: [
-    'Rib to tail',
-    'Same line on: last rib to tail base',
-    ['L12', 'L14'],
-    3,
-    3,
-    byJudgement,
-    {
-      rule: 'shortest',
-      howTo: {
-        stand: 'Square, tail hanging, no sitting back.',
-        howTight: 'Straight; rather short than long.',
-        usualSlip: 'Begins in the soft flank, or ends on the croup.',
-      },
-    },
-  ],
+  M00: ['Weight', 'Scale, or with and without dog', [], 1, 1, scale, 1, { quantity: 'mass', posture: 'any' }],
+  M01: ['Harness neck', 'Breastbone to withers and back', ['L01', 'L03'], 2, 1, onBone, 2, { doubling: true }],
+  M02: ['Collar neck', 'Ring where a collar lies', ['L18'], 2, 2, ring, 1],
+  M03: ['Neck base ring', 'Thickest ring of the neck', ['L19'], 2, 3, ring, 1],
+  M04: ['Head circumference', 'Largest ring of the head', ['L25'], 2, 4, ring, 1, { rule: 'largest', posture: 'any' }],
+  M05: ['Neck length to ears', 'Neck base to ear base', ['L19', 'L20'], 2, 5, onBone, 2, { sided: true }],
+  M06: ['Sternum length', 'Breastbone lump to last sternum bone', ['L01', 'L02'], 3, 1, onBone, 2],
+  M07: ['Girth, largest', 'Biggest ring behind the forelegs; largest counts', ['L07'], 4, 1, ring, 2, { rule: 'largest' }],
+  M08: ['Girth at sternum end', 'Ring through the last sternum bone', ['L02'], 4, 2, ring, 2],
+  M09: ['Ring between legs to withers', 'Between forelegs to withers and back', ['L03'], 4, 3, byJudgement, 2],
+  M10: ['Last rib, under-route', 'Breastbone, between forelegs, up to last rib', ['L01', 'L12'], 3, 2, byJudgement, 2, { sided: true, school: 'A' }],
+  M11: ['Last rib, over-route', 'Withers down the side to last rib', ['L03', 'L12'], 4, 6, byJudgement, 2, { sided: true, school: 'B' }],
+  M12: ['Rib to tail', 'Same line on: last rib to tail base', ['L12', 'L14'], 3, 3, byJudgement, 2, { rule: 'shortest', sided: true, school: 'A' }],
   M13: [
     'Overall pulling length',
     'Breastbone, under, over the ribs, to tail base',
@@ -156,72 +87,83 @@ const rows: Record<string, Row> = {
     3,
     4,
     byJudgement,
-    {
-      rule: 'shortest',
-      howTo: {
-        stand: 'Square, body straight, tail hanging.',
-        howTight: 'Straight in one go; do not press in.',
-        usualSlip: 'Cuts the corner under the chest, or ends on the tail.',
-      },
-    },
+    2,
+    { rule: 'shortest', sided: true, school: 'B' },
   ],
-  M14: [
-    'Back length',
-    'Withers to tail base, along the spine',
-    ['L03', 'L14'],
-    5,
+  M14: ['Back length', 'Withers to tail base, along the spine', ['L03', 'L14'], 5, 1, onBone, 2],
+  M15: ['Back length from collar line', 'Under the collar to the hem', ['L18', 'L14'], 5, 2, onBone, 1],
+  M16: ['Back length from neck base', 'Neck base to tail base', ['L19', 'L14'], 5, 3, onBone, 1],
+  M17: ['Elbow over shoulder to elbow', 'Elbow, over shoulders, other elbow', ['L06'], 4, 7, onBone, 2],
+  M18: ['Half drop of rug', 'Centre back down to edge', ['L06'], 4, 8, onBone, 2, { doubling: true, sided: true }],
+  M19: ['Front shoulder to shoulder', 'Across the chest front', ['L21'], 4, 9, onBone, 2],
+  M20: ['Chest width straight', 'Leg bone to leg bone, straight', ['L22'], 4, 10, rigid, 2],
+  M21: ['Waist at band', 'Ring where the band ends', ['L16', 'L17'], 4, 5, ring, 2],
+  M22: ['Narrowest waist', 'Narrowest ring behind the ribs', ['L16'], 4, 11, ring, 1],
+  M23: ['Underbelly length', 'Neck base, under, to waist ring', ['L19', 'L16'], 3, 5, byJudgement, 2],
+  M24: ['Belly length by sex', 'Foreleg openings to the hem', ['L07', 'L17'], 3, 6, byJudgement, 2],
+  M25: ['Foreleg to floor', 'Elbow to floor, front', ['L06'], 5, 4, rigid, 1, { sided: true }],
+  M26: ['Foreleg to wrist', 'Elbow to front wrist', ['L06', 'L08'], 5, 5, rigid, 1, { sided: true }],
+  M27: ['Hind leg', 'Stifle crease to hock', ['L23'], 5, 6, onBone, 1, { sided: true }],
+  M28: ['Sleeve length', 'Elbow to the wished end', ['L06', 'L08'], 5, 7, onBone, 1, { sided: true }],
+  M29: ['Ring at last rib', 'Ring just behind the ribs', ['L12'], 4, 4, ring, 1],
+  M30: ['Sternum end to sheath', 'Last sternum bone to sheath', ['L02', 'L17'], 3, 7, onBone, 2],
+  M31: ['Upper foreleg ring', 'Ring at armhole height', ['L07'], 5, 8, ring, 1, { sided: true }],
+  M32: ['Front paw width', 'Widest toes, weight on it', ['L11'], 5, 9, rigid, 2, { rule: 'largest', posture: 'W', places: fronts }],
+  M33: ['Front paw length', 'Big pad to longest nail', ['L11'], 5, 10, rigid, 2, { rule: 'largest', posture: 'W', places: fronts }],
+  M34: ['Rear paw width', 'Widest toes, weight on it', ['L11'], 5, 11, rigid, 2, { rule: 'largest', posture: 'W', places: rears }],
+  M35: ['Rear paw length', 'Big pad to longest nail', ['L11'], 5, 12, rigid, 2, { rule: 'largest', posture: 'W', places: rears }],
+  M36: ['Pastern ring', 'Thinnest ring above the paw', ['L09'], 5, 13, rigid, 1, { posture: 'W', places: paws }],
+  M37: ['Dewclaw height', 'Floor to dewclaw', ['L10'], 5, 14, rigid, 1, { posture: 'W', places: paws }],
+  M38: ['Cuff room', 'Floor to front wrist', ['L08'], 5, 15, rigid, 1, { posture: 'W', places: fronts }],
+  M39: ['Standing height, head', 'Floor to top of skull', ['L25'], 1, 2, onBone, 2],
+  M40: ['Ear-tip height', 'Floor to erect ear tip', ['L25'], 1, 3, onBone, 2],
+  M41: ['Sitting height', 'Floor to highest point, sitting', ['L25'], 1, 4, onBone, 2, { posture: 'Si' }],
+  M42: ['Nose to tail base', 'Nose tip to tail base, straight', ['L25', 'L14'], 1, 5, onBone, 2],
+  M43: ['Elbow height', 'Floor to elbow', ['L06'], 1, 6, rigid, 1, { sided: true }],
+  M44: ['Body width', 'Widest place between two boards', [], 1, 7, rigid, 2],
+  M45: ['Withers height', 'Floor to withers, with a square', ['L03'], 1, 8, rigid, 1],
+  M46: ['Point-of-shoulder height', 'Floor to point of shoulder', ['L05'], 1, 9, rigid, 1, { sided: true }],
+  M47: ['Trace length', 'Side ring to spreader bar', [], 5, 16, onBone, 2, { sided: true }],
+  M48: ['Hitch height and line length', 'Floor to hitch; snap to hitch', [], 1, 10, onBone, 1, { posture: 'any', places: ['height', 'line'] }],
+  M49: [
+    'Finger gauge of the fitter',
+    'Own fingers, flat and on edge',
+    [],
     1,
-    onBone,
-    {
-      howTo: {
-        stand: 'Square, back level, head normal.',
-        howTight: 'Lies on the spine, no bridge over hollows.',
-        usualSlip: 'Starts at the collar, or ends on tail fur.',
-      },
-    },
+    11,
+    rigid,
+    1,
+    { posture: 'any', places: ['index', 'two', 'four', 'hand'] },
   ],
-  M15: ['Back length from collar line', 'Under the collar to the hem', ['L18', 'L14'], 5, 2, onBone],
-  M16: ['Back length from neck base', 'Neck base to tail base', ['L19', 'L14'], 5, 3, onBone],
-  M17: ['Elbow over shoulder to elbow', 'Elbow, over shoulders, other elbow', ['L06'], 4, 7, onBone],
-  M18: ['Half drop of rug', 'Centre back down to edge', ['L06'], 4, 8, onBone, { doubling: true }],
-  M19: ['Front shoulder to shoulder', 'Across the chest front', ['L21'], 4, 9, onBone],
-  M20: ['Chest width straight', 'Leg bone to leg bone, straight', ['L22'], 4, 10, rigid],
-  M21: ['Waist at band', 'Ring where the band ends', ['L16', 'L17'], 4, 5, ring],
-  M22: ['Narrowest waist', 'Narrowest ring behind the ribs', ['L16'], 4, 11, ring],
-  M23: ['Underbelly length', 'Neck base, under, to waist ring', ['L19', 'L16'], 3, 5, byJudgement],
-  M24: ['Belly length by sex', 'Foreleg openings to the hem', ['L07', 'L17'], 3, 6, byJudgement],
-  M25: ['Foreleg to floor', 'Elbow to floor, front', ['L06'], 5, 4, rigid],
-  M26: ['Foreleg to wrist', 'Elbow to front wrist', ['L06', 'L08'], 5, 5, rigid],
-  M27: ['Hind leg', 'Stifle crease to hock', ['L23'], 5, 6, onBone],
-  M28: ['Sleeve length', 'Elbow to the wished end', ['L06', 'L08'], 5, 7, onBone],
-  M29: ['Ring at last rib', 'Ring just behind the ribs', ['L12'], 4, 4, ring],
-  M30: ['Sternum end to sheath', 'Last sternum bone to sheath', ['L02', 'L17'], 3, 7, onBone],
-  M31: ['Upper foreleg ring', 'Ring at armhole height', ['L07'], 5, 8, ring],
-  M32: ['Front paw width', 'Widest toes, weight on it', ['L11'], 5, 9, rigid, { rule: 'largest' }],
-  M33: ['Front paw length', 'Big pad to longest nail', ['L11'], 5, 10, rigid, { rule: 'largest' }],
-  M34: ['Rear paw width', 'Widest toes, weight on it', ['L11'], 5, 11, rigid, { rule: 'largest' }],
-  M35: ['Rear paw length', 'Big pad to longest nail', ['L11'], 5, 12, rigid, { rule: 'largest' }],
-  M36: ['Pastern ring', 'Thinnest ring above the paw', ['L09'], 5, 13, rigid],
-  M37: ['Dewclaw height', 'Floor to dewclaw', ['L10'], 5, 14, rigid],
-  M38: ['Cuff room', 'Floor to front wrist', ['L08'], 5, 15, rigid],
-  M39: ['Standing height, head', 'Floor to top of skull', ['L25'], 1, 2, onBone],
-  M40: ['Ear-tip height', 'Floor to erect ear tip', ['L25'], 1, 3, onBone],
-  M41: ['Sitting height', 'Floor to highest point, sitting', ['L25'], 1, 4, onBone],
-  M42: ['Nose to tail base', 'Nose tip to tail base, straight', ['L25', 'L14'], 1, 5, onBone],
-  M43: ['Elbow height', 'Floor to elbow', ['L06'], 1, 6, rigid],
-  M44: ['Body width', 'Widest place between two boards', [], 1, 7, rigid],
-  M45: ['Withers height', 'Floor to withers, with a square', ['L03'], 1, 8, rigid],
-  M46: ['Point-of-shoulder height', 'Floor to point of shoulder', ['L05'], 1, 9, rigid],
-  M47: ['Trace length', 'Side ring to spreader bar', [], 5, 16, onBone],
-  M48: ['Hitch height and line length', 'Floor to hitch; snap to hitch', [], 1, 10, onBone],
-  M49: ['Finger gauge of the fitter', 'Own fingers, flat and on edge', [], 1, 11, rigid],
 }
+
+const NO_HOW_TO: HowTo = { stand: '', howTight: '', usualSlip: '' }
 
 /** The catalogue of measures, keyed by handbook ID, M00 to M49. */
 export const measures: Readonly<Record<string, Measure>> = Object.fromEntries(
-  Object.entries(rows).map(([id, [name, path, marks, station, order, technicalError, more]]) => [
+  Object.entries(rows).map(([id, [name, path, marks, station, order, technicalError, hold, more]]): [string, Measure] => [
     id,
-    { id, name, path, landmarks: marks, station, order, technicalError, doubling: false, rule: 'middle', ...more },
+    {
+      id,
+      name,
+      path,
+      landmarks: marks,
+      station,
+      order,
+      technicalError,
+      hold,
+      doubling: false,
+      rule: 'middle',
+      quantity: 'length',
+      posture: 'S',
+      places: [],
+      sided: false,
+      school: null,
+      definition: 1,
+      howTo: howTo[id] ?? NO_HOW_TO,
+      alternates: alternates[id] ?? [],
+      ...more,
+    },
   ]),
 )
 
@@ -233,3 +175,6 @@ export function stationOrder(a: string, b: string): number {
   if (!left || !right) return a.localeCompare(b)
   return left.station - right.station || left.order - right.order
 }
+
+/** Values that belong to one paw or one gauge are kept under measure and place: `M32/front-left`. */
+export const tapeKey = (measure: string, place: Place | null): string => (place === null ? measure : `${measure}/${place}`)

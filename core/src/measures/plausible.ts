@@ -1,34 +1,9 @@
-/** What is known of a body: agreed values by measure ID, full length, mm. */
-export type Body = Readonly<Record<string, { mm: number | null; sigmaMm?: number | null } | undefined>>
-
-export type PlausibleRule = 'neck-under-girth' | 'half-neck-to-girth' | 'route-order' | 'length-parts' | 'schools-window' | 'same-value'
-
-/** Likeliest cause first. Words are made in the interface. */
-export type LikelyCause =
-  | 'doubled-twice'
-  | 'not-doubled'
-  | 'collar-line'
-  | 'thick-ruff'
-  | 'girth-too-far-forward'
-  | 'route-mistake'
-  | 'ran-onto-belly'
-  | 'earlier-rib'
-  | 'soft-flank'
-  | 'kinked-line'
-  | 'on-the-tail'
-  | 'copied'
-  | 'other-school'
-  | 'dog-is-so'
-
-/** A question about readings: it asks, it never blocks and never corrects. */
-export interface Finding {
-  rule: PlausibleRule
-  measures: string[]
-  /** How far past the rule's limit, mm, always positive; 0 for values that are simply the same. */
-  byMm: number
-  because: { code: PlausibleRule; limit?: number; found?: number }
-  ask: LikelyCause[]
-}
+import type { Reading } from '../model/index.ts'
+import { USUAL_RULES, type AgreeRules } from './agree.ts'
+import { measures } from './catalogue.ts'
+import type { Body, Finding, LikelyCause } from './finding.ts'
+import { brokenOrders, rugDrops, sheathClear } from './orders.ts'
+import { oddNumbers, oddWeights, readingSlips, sidesDiffer, type SlipSubject } from './slips.ts'
 
 /** Half neck to girth. Source: handbook 3.3, from memory, unverified. */
 const HALF_NECK_SHARE = { low: 0.35, high: 0.48 }
@@ -83,18 +58,33 @@ function routeOrder(shorter: string, longer: string, value: (id: string) => numb
   return [{ rule: 'route-order', measures: [shorter, longer], byMm: a - b, because: { code: 'route-order' }, ask }]
 }
 
-function lengthParts(value: (id: string) => number | undefined): Finding[] {
+function lengthParts(value: (id: string) => number | undefined, readings: readonly Reading[]): Finding[] {
   const [under, onward, whole] = [value('M10'), value('M12'), value('M13')]
   if (under === undefined || onward === undefined || whole === undefined) return []
-  const over = whole - (under + onward)
-  if (over <= LINE_TOLERANCE_MM) return []
+  const sum = under + onward
+  const over = whole - sum
+  if (over > LINE_TOLERANCE_MM) {
+    return [
+      {
+        rule: 'length-parts',
+        measures: ['M13', 'M10', 'M12'],
+        byMm: over,
+        because: { code: 'length-parts', limit: sum, found: whole },
+        ask: ['on-the-tail', 'earlier-rib', 'kinked-line'],
+      },
+    ]
+  }
+  // A shorter whole is right, unless all three were read on one straight tape through one mark: then they are equal.
+  const kept = readings.filter((reading) => !reading.struck && ['M10', 'M12', 'M13'].includes(reading.measure))
+  const oneMark = kept.length > 0 && kept.every((reading) => reading.chalkMark)
+  if (!oneMark || -over <= LINE_TOLERANCE_MM) return []
   return [
     {
-      rule: 'length-parts',
+      rule: 'parts-through-mark',
       measures: ['M13', 'M10', 'M12'],
-      byMm: over,
-      because: { code: 'length-parts', limit: under + onward, found: whole },
-      ask: ['on-the-tail', 'earlier-rib', 'kinked-line'],
+      byMm: -over,
+      because: { code: 'parts-through-mark', limit: sum, found: whole },
+      ask: ['mark-moved', 'kinked-line', 'soft-flank'],
     },
   ]
 }
@@ -116,12 +106,15 @@ function schoolsWindow(value: (id: string) => number | undefined): Finding[] {
   ]
 }
 
+/** Weights are no lengths; paws of a pair and heights to the ear are often the same. */
+const NOT_COPIED = new Set(['M00', 'M32', 'M33', 'M34', 'M35', 'M36', 'M37', 'M38', 'M39', 'M40', 'M43', 'M25', 'M48', 'M49'])
+
 /** Equal numbers are sometimes right (a half neck and a sternum may well be the same), so this only asks. */
 function sameValue(value: (id: string) => number | undefined, ids: readonly string[]): Finding[] {
   const asRead: [string, number][] = []
   for (const id of ids) {
     const mm = value(id)
-    if (mm === undefined || id === 'M00') continue
+    if (mm === undefined || NOT_COPIED.has(id)) continue
     asRead.push([id, mm])
     if (id === 'M01') asRead.push([id, mm / 2])
   }
@@ -136,26 +129,81 @@ function sameValue(value: (id: string) => number | undefined, ids: readonly stri
   return findings
 }
 
+/** What a fitter notes when the paw was not loaded. */
+export const PAW_LIFTED = 'Paw lifted'
+
+/** A loaded paw is never narrower than the same paw lifted: it spreads (handbook 3.3, from memory, unverified). */
+function loadedPaws(readings: readonly Reading[]): Finding[] {
+  const kept = readings.filter((reading) => !reading.struck && ['M32', 'M33', 'M34', 'M35'].includes(reading.measure))
+  return kept
+    .filter((reading) => reading.postureDoubt === PAW_LIFTED)
+    .flatMap((lifted): Finding[] => {
+      const loaded = kept.filter((each) => each.measure === lifted.measure && each.place === lifted.place && each.postureDoubt !== PAW_LIFTED)
+      const widest = Math.max(0, ...loaded.map((each) => each.mm))
+      if (loaded.length === 0 || lifted.mm <= widest) return []
+      return [
+        {
+          rule: 'loaded-paw',
+          measures: [lifted.measure],
+          byMm: lifted.mm - widest,
+          because: { code: 'loaded-paw', limit: widest, found: lifted.mm, ...(lifted.place ? { place: lifted.place } : {}) },
+          ask: ['paw-lifted', 'wrong-place'],
+        },
+      ]
+    })
+}
+
+/** Pairs of places that should be alike. */
+function mirrored(measure: string): (readonly [string, string])[] {
+  const places = measures[measure]?.places ?? []
+  const pairs: (readonly [string, string])[] = places
+    .filter((place) => place.endsWith('-left'))
+    .map((place) => [place, place.replace('-left', '-right')])
+  return measures[measure]?.sided ? [['left', 'right']] : pairs
+}
+
+/** What the questions may lean on besides the agreed values. */
+export interface PlausibleContext {
+  readings?: readonly Reading[]
+  about?: SlipSubject | null
+  rules?: AgreeRules
+}
+
 /**
- * Cross-checks between measures (handbook 3.3) for harness neck, sternum, girth and the length lines.
+ * Cross-checks between measures: all rules of handbook 3.3, with slips of unit, digits and copying against the other
+ * tapes, the weight and the breed.
  *
  * @param body agreed values, mm; measures without a value are left out of every rule
+ * @param context the readings themselves and the dog, where they are known
  * @returns findings, the largest miss first. They ask and name the likely cause; they never correct.
  */
-export function plausible(body: Body): Finding[] {
+export function plausible(body: Body, { readings = [], about = null, rules = USUAL_RULES }: PlausibleContext = {}): Finding[] {
   const value = (id: string): number | undefined => {
     const mm = body[id]?.mm
-    return typeof mm === 'number' && Number.isFinite(mm) ? mm : undefined
+    return typeof mm === 'number' && Number.isFinite(mm) && mm > 0 ? mm : undefined
   }
   const direct = value('M10') === undefined ? routeOrder('M06', 'M13', value) : []
+  const slips = readingSlips(readings, rules)
+  const asked = new Set(slips.map((finding) => finding.measures[0]))
+  const neck = neckAgainstGirth(value('M01'), value('M07'))
+  if (neck.length > 0) asked.add('M01')
   const found = [
-    ...neckAgainstGirth(value('M01'), value('M07')),
+    ...neck,
     ...routeOrder('M06', 'M10', value),
     ...routeOrder('M10', 'M13', value),
     ...direct,
-    ...lengthParts(value),
+    ...lengthParts(value, readings),
     ...schoolsWindow(value),
-    ...sameValue(value, Object.keys(body).sort()),
+    ...brokenOrders(value),
+    ...rugDrops(value),
+    ...sheathClear(value, about?.sex ?? null),
+    ...loadedPaws(readings),
+    ...sidesDiffer(value, mirrored),
+    ...slips,
+    // One question to a number: what a sharper rule asked is not asked again.
+    ...oddNumbers(value, readings, about).filter((finding) => !asked.has(finding.measures[0])),
+    ...oddWeights(value, about),
+    ...sameValue(value, Object.keys(body).filter((id) => !id.includes('/')).sort()),
   ]
   return found.sort((a, b) => b.byMm - a.byMm)
 }
@@ -165,7 +213,7 @@ export const findingCode = (finding: Finding, body: Body): string =>
   `${finding.rule}:${finding.measures.map((id) => `${id}=${Math.round(body[id]?.mm ?? 0)}`).join(',')}`
 
 /** Findings nobody has kept as the dog's own yet. */
-export function openFindings(body: Body, kept: readonly { kind: string; code: string }[]): Finding[] {
-  const codes = new Set(kept.filter((ack) => ack.kind === 'finding').map((ack) => ack.code))
-  return plausible(body).filter((finding) => !codes.has(findingCode(finding, body)))
+export function openFindings(body: Body, kept: readonly { kind: string; code: string; struck?: unknown }[], context: PlausibleContext = {}): Finding[] {
+  const codes = new Set(kept.filter((ack) => ack.kind === 'finding' && !ack.struck).map((ack) => ack.code))
+  return plausible(body, context).filter((finding) => !codes.has(findingCode(finding, body)))
 }

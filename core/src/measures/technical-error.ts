@@ -1,3 +1,4 @@
+import type { Method } from '../model/index.ts'
 import { measures } from './catalogue.ts'
 
 /**
@@ -23,8 +24,30 @@ export function technicalErrorOfMeasurement(subjects: readonly (readonly number[
   return Math.sqrt(within / (subjects.length * (trials - 1)))
 }
 
-/** Standard deviation, in mm, to expect of one reading of `measure` at `mm` as taken, before any was repeated. */
-export function technicalErrorMm(measure: string, mm: number): number {
+/**
+ * How much wider a method reads than a soft tape on the same path. A string is pinched, marked and straightened; a
+ * loop is fed by the thumb; a garment carries its own ease; a digital tape leaves only the placing.
+ * Source: from memory, unverified.
+ */
+const METHOD_FACTOR: Readonly<Record<Method, number>> = {
+  tape: 1,
+  string: 1.5,
+  loop: 1.4,
+  garment: 3,
+  digital: 0.9,
+  square: 1,
+  tracing: 1,
+  scale: 1,
+}
+
+/**
+ * Standard deviation to expect of one reading before any was repeated: mm, for M00 kg.
+ *
+ * @param mm the reading as taken
+ * @param method how it was taken; a soft tape where nothing is said
+ * @param doubted the stance was doubtful: half as much again (from memory, unverified)
+ */
+export function technicalErrorMm(measure: string, mm: number, method: Method = 'tape', doubted = false): number {
   const error = measures[measure]?.technicalError ?? { fixedMm: 6, share: 0.015 }
-  return Math.hypot(error.fixedMm, error.share * mm)
+  return Math.hypot(error.fixedMm, error.share * mm) * METHOD_FACTOR[method] * (doubted ? 1.5 : 1)
 }

@@ -1,5 +1,8 @@
 import { z } from 'zod'
+import { AsWritten } from './as-written.ts'
 import { Dog } from './dog.ts'
+import { DogNote, Photo } from './dog-note.ts'
+import { Mark } from './mark.ts'
 import { Owner } from './owner.ts'
 import { Reading } from './reading.ts'
 import { Acknowledgement, Choice, Item, Ticket } from './ticket.ts'
@@ -15,11 +18,20 @@ export const TicketSheet = z.object({
   choices: z.array(Choice),
   tryOns: z.array(TryOn),
   acknowledgements: z.array(Acknowledgement),
+  asWritten: z.array(AsWritten),
+  /** Every strike and restoring on this ticket, oldest first. */
+  marks: z.array(Mark),
 })
 export type TicketSheet = z.infer<typeof TicketSheet>
 
 /** A dog with every ticket it has had. */
-export const DogSheet = z.object({ dog: Dog, owner: Owner.nullable(), tickets: z.array(TicketSheet) })
+export const DogSheet = z.object({
+  dog: Dog,
+  owner: Owner.nullable(),
+  tickets: z.array(TicketSheet),
+  notes: z.array(DogNote),
+  photos: z.array(Photo),
+})
 export type DogSheet = z.infer<typeof DogSheet>
 
 /** One line of an answer to a search. */

@@ -1,13 +1,10 @@
 import { z } from 'zod'
 import { FamilyId, MeasureId, line } from './ids.ts'
+import { School } from './school.ts'
 
 /** The three ways to get a piece. */
 export const TableWay = z.enum(['stock', 'quick-ship', 'made'])
 export type TableWay = z.infer<typeof TableWay>
-
-/** Measuring school of a full-length pulling harness: A counts from the breastbone, B from the withers (handbook 3.2). */
-export const School = z.enum(['A', 'B'])
-export type School = z.infer<typeof School>
 
 const Weeks = z.number().min(0).max(104)
 const spanInOrder = { message: 'the shorter time comes first' }

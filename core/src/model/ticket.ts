@@ -1,6 +1,8 @@
 import { z } from 'zod'
 import { Day, FamilyId, Id, Moment, line } from './ids.ts'
-import { School, TableWay } from './size-table.ts'
+import { Strike } from './reading.ts'
+import { School } from './school.ts'
+import { TableWay } from './size-table.ts'
 
 /** What the dog will do: the columns of handbook 5.3 that are activities. */
 export const Activity = z.enum([
@@ -68,7 +70,8 @@ export const NewAcknowledgement = z.object({
   by: line(60),
 })
 export type NewAcknowledgement = z.infer<typeof NewAcknowledgement>
-export const Acknowledgement = NewAcknowledgement.extend({ id: Id })
+/** `struck`: taken back; it no longer counts. */
+export const Acknowledgement = NewAcknowledgement.extend({ id: Id, struck: Strike.optional() })
 export type Acknowledgement = z.infer<typeof Acknowledgement>
 
 export const TicketFields = z.object({
@@ -79,6 +82,8 @@ export const TicketFields = z.object({
   promisedOn: Day.nullable(),
   nextLookOn: Day.nullable(),
   notes: line(2000),
+  /** The complete body sheet is wanted, whatever the items need. */
+  wholeBody: z.boolean(),
   state: z.enum(['open', 'closed']),
   closedAt: Moment.nullable(),
 })

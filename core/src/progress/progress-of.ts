@@ -1,8 +1,7 @@
 import { cautionsFor } from '../choose/index.ts'
 import { roundVerdict } from '../fit/index.ts'
-import { openFindings, tapesFor } from '../measures/index.ts'
-import type { Grade, TicketSheet } from '../model/index.ts'
-import { bodyOf } from './body-of.ts'
+import { bodyOf, openFindings, tapeKey, tapesFor, USUAL_RULES, type AgreeRules } from '../measures/index.ts'
+import type { Grade, Place, TicketSheet } from '../model/index.ts'
 
 export const stages = ['ask', 'measure', 'choose', 'try-on', 'finish'] as const
 export type Stage = (typeof stages)[number]
@@ -46,18 +45,22 @@ function newest<T extends { itemId: string; at: string; id: string }>(list: read
  * so the stage is the first that is neither done nor passed by a later one.
  *
  * @param on day of the question, `YYYY-MM-DD`
+ * @param rules the shop's repeat rule and tolerance
  */
-export function progressOf(sheet: TicketSheet, on: string): Progress {
+export function progressOf(sheet: TicketSheet, on: string, rules: AgreeRules = USUAL_RULES): Progress {
   const items = itemsOf(sheet)
-  const body = bodyOf(sheet.readings)
-  const tapes = tapesFor(items)
-  const covered = (measure: string): boolean => (body[measure]?.n ?? 0) > 0
+  const body = bodyOf(sheet.readings, rules)
+  const tapes = tapesFor(items, sheet.ticket.wholeBody)
+  const keyOf = (tape: { measure: string; place: Place | null }): string => tapeKey(tape.measure, tape.place)
+  const covered = (key: string): boolean => (body[key]?.n ?? 0) > 0
   const wanted = tapes.filter((tape) => !(tape.either !== undefined && !covered(tape.measure) && covered(tape.either)))
-  const missing = wanted.filter((tape) => !covered(tape.measure) && !(tape.either === 'M13'))
-  const asked = openFindings(body, sheet.acknowledgements).find((finding) => finding.rule !== 'same-value')
-  const again = wanted.find((tape) => body[tape.measure]?.state === 'disagrees')?.measure ?? asked?.measures[0]
-  const third = wanted.find((tape) => body[tape.measure]?.state === 'third-wanted')
-  const agreeing = wanted.filter((tape) => body[tape.measure]?.state === 'agrees').length
+  const missing = wanted.filter((tape) => !covered(keyOf(tape)) && !(tape.either === 'M13'))
+  const asked = openFindings(body, sheet.acknowledgements, { readings: sheet.readings, about: sheet.dog, rules }).find(
+    (finding) => finding.rule !== 'same-value',
+  )
+  const again = wanted.find((tape) => body[keyOf(tape)]?.state === 'disagrees')?.measure ?? asked?.measures[0]
+  const third = wanted.find((tape) => body[keyOf(tape)]?.state === 'third-wanted')
+  const agreeing = wanted.filter((tape) => body[keyOf(tape)]?.state === 'agrees').length
 
   const choices = items.map((item) => newest(sheet.choices, item.id))
   const rounds = items.map((item) => ({ item, round: newest(sheet.tryOns, item.id) }))
@@ -67,7 +70,7 @@ export function progressOf(sheet: TicketSheet, on: string): Progress {
   const unsure = verdicts.find((each) => each?.verdict.grade === 'doubt')
 
   const stop = cautionsFor({ dog: sheet.dog, activities: sheet.ticket.activities, families: items.map((item) => item.family), on }).find(
-    (caution) => caution.level === 'stop' && !sheet.acknowledgements.some((ack) => ack.code === caution.code),
+    (caution) => caution.level === 'stop' && !sheet.acknowledgements.some((ack) => ack.code === caution.code && !ack.struck),
   )
 
   const closed = sheet.ticket.state === 'closed'

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import type { Item, Reading, TicketSheet } from '../model/index.ts'
+import { PLAIN_CIRCUMSTANCES, type Item, type Reading, type TicketSheet } from '../model/index.ts'
 import { checksFor } from '../fit/index.ts'
 import { progressOf, urgencyOf } from './index.ts'
 
@@ -7,6 +7,7 @@ const AT = '2026-10-05T09:00:00Z'
 const item: Item = { id: 'i1', family: 'H01', way: 'stock', school: null, removed: false, createdAt: AT }
 let n = 0
 const reading = (measure: string, mm: number): Reading => ({
+  ...PLAIN_CIRCUMSTANCES,
   id: String((n += 1)).padStart(4, '0'),
   measure,
   mm,
@@ -29,6 +30,7 @@ const sheet = (over: Partial<TicketSheet> = {}): TicketSheet => ({
     promisedOn: null,
     nextLookOn: null,
     notes: '',
+    wholeBody: false,
     state: 'open',
     closedAt: null,
     createdAt: AT,
@@ -41,6 +43,8 @@ const sheet = (over: Partial<TicketSheet> = {}): TicketSheet => ({
   choices: [],
   tryOns: [],
   acknowledgements: [],
+  asWritten: [],
+  marks: [],
   ...over,
 })
 const waits = (over: Partial<TicketSheet>) => {

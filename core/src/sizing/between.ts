@@ -1,3 +1,4 @@
+import { families } from '../gear/index.ts'
 import type { FamilyId, SizeTable } from '../model/index.ts'
 
 export interface BetweenRule {
@@ -8,6 +9,9 @@ export interface BetweenRule {
   because: 'maker-says' | 'seats-under-tension' | 'adjuster-middle'
 }
 
+/** Pulling harnesses seat themselves under tension. */
+const seats = (family: FamilyId): boolean => families[family].shelf === 'pulling'
+
 /**
  * What to do between two sizes: the maker's own rule where it is stated, else the family's.
  * Source: handbook 6.2: cross-back, neck between sizes, down (common practice); adjustable walking harness, the size
@@ -15,7 +19,7 @@ export interface BetweenRule {
  */
 export function betweenRule(table: Pick<SizeTable, 'between' | 'family'>): BetweenRule {
   if (table.between) return { rule: table.between, from: 'maker', because: 'maker-says' }
-  return table.family === 'H11'
+  return seats(table.family)
     ? { rule: 'down', from: 'family', because: 'seats-under-tension' }
     : { rule: 'room', from: 'family', because: 'adjuster-middle' }
 }
@@ -25,5 +29,5 @@ export function betweenRule(table: Pick<SizeTable, 'between' | 'family'>): Betwe
  * front piece, then girth, then ring (from memory, unverified). Source: handbook 6.3.
  */
 export function decidingOrder(family: FamilyId): readonly string[] {
-  return family === 'H11' ? ['M01', 'M10', 'M11', 'M12', 'M13', 'M14'] : ['M06', 'M07', 'M01']
+  return seats(family) ? ['M01', 'M10', 'M11', 'M12', 'M13', 'M14'] : ['M06', 'M07', 'M01']
 }

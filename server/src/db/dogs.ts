@@ -3,6 +3,7 @@ import { ProblemError } from '../problems.ts'
 import { applyChanges, flag, plain, type Columns } from './changes.ts'
 import type { Db } from './open.ts'
 import { requireOwner } from './owners.ts'
+import { indexDog } from './search.ts'
 
 interface Row {
   id: string
@@ -95,6 +96,7 @@ export function addDog(db: Db, id: string, dog: NewDog): Dog {
     dog.ownerId ?? null,
     dog.at,
   )
+  indexDog(db, id)
   return requireDog(db, id)
 }
 
@@ -104,6 +106,7 @@ export function changeDog(db: Db, id: string, changes: readonly Change[]): Dog {
     if (field === 'ownerId' && typeof to === 'string') requireReference(() => requireOwner(db, to), 'ownerId')
   }
   applyChanges(db, columns, id, now, DogFields.shape, changes)
+  indexDog(db, id)
   return requireDog(db, id)
 }
 

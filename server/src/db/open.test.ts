@@ -47,8 +47,33 @@ it('keeps a failed migration from leaving half of itself', () => {
 it('keeps readings from being changed or deleted, whoever asks', () => {
   const db = openDatabase(join(folder, 'b.sqlite'))
   db.exec(`INSERT INTO tickets (id, number, counter, created_at) VALUES ('t', 1, 1, 'now');
-    INSERT INTO readings VALUES ('r', 't', 'M01', 300, 'one', '30 cm', 'cm', 'tape', 'now', '')`)
+    INSERT INTO readings (id, ticket_id, measure, mm, side, as_typed, unit, method, taken_at, by_whom)
+      VALUES ('r', 't', 'M01', 300, 'one', '30 cm', 'cm', 'tape', 'now', '');
+    INSERT INTO marks (id, ticket_id, what, about, kind, why, at, by_whom) VALUES ('m', 't', 'reading', 'r', 'struck', 'x', 'now', '')`)
   expect(() => db.exec('UPDATE readings SET mm = 1')).toThrow(/never updated/)
   expect(() => db.exec('DELETE FROM readings')).toThrow(/never deleted/)
+  expect(() => db.exec("UPDATE marks SET why = 'y'")).toThrow(/never updated/)
+  expect(() => db.exec('DELETE FROM marks')).toThrow(/never deleted/)
+  db.close()
+})
+
+it('brings a book of the first version forward with its strikes as marks', () => {
+  const file = join(folder, 'old.sqlite')
+  const first = join(folder, 'first')
+  mkdirSync(first)
+  const migrations = join(import.meta.dirname, 'migrations')
+  writeFileSync(join(first, '0001-first-bench.sql'), readFileSync(join(migrations, '0001-first-bench.sql')))
+  const old = openDatabase(file, first)
+  old.exec(`INSERT INTO dogs (id, name, created_at) VALUES ('d', 'Tern', 'now');
+    INSERT INTO tickets (id, number, counter, created_at, dog_id) VALUES ('t', 1, 1, 'now', 'd');
+    INSERT INTO readings VALUES ('01900000-0000-7000-8000-000000000010', 't', 'M01', 300, 'one', '30 cm', 'cm', 'tape', 'now', 'Ylva');
+    INSERT INTO strikes VALUES ('01900000-0000-7000-8000-000000000010', 'dog turned', 'later', 'Orrin')`)
+  old.close()
+  const db = openDatabase(file)
+  expect(db.prepare('SELECT about, kind, why, by_whom FROM marks').all()).toEqual([
+    { about: '01900000-0000-7000-8000-000000000010', kind: 'struck', why: 'dog turned', by_whom: 'Orrin' },
+  ])
+  expect(db.prepare('SELECT measure, definition, held_by FROM readings').all()).toEqual([{ measure: 'M01', definition: 1, held_by: '' }])
+  expect(db.prepare("SELECT title FROM search_words WHERE kind = 'dog' AND word = 'tern'").all()).toEqual([{ title: 'Tern' }])
   db.close()
 })

@@ -2,6 +2,7 @@ import Database from 'better-sqlite3'
 import { existsSync, mkdirSync, readFileSync, readdirSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import { indexEverything } from './search.ts'
 
 export type Db = Database.Database
 
@@ -43,6 +44,7 @@ export function openDatabase(file: string, folder: string = FOLDER): Db {
   db.pragma('synchronous = FULL')
   db.pragma('foreign_keys = ON')
   db.pragma('busy_timeout = 4000')
+  keepStatements(db)
   for (const migration of known) {
     if (migration.version <= versionOf(db)) continue
     db.transaction(() => {
@@ -50,7 +52,22 @@ export function openDatabase(file: string, folder: string = FOLDER): Db {
       db.pragma(`user_version = ${migration.version}`)
     })()
   }
+  if (known.length > 1 && !db.prepare('SELECT 1 FROM search_words LIMIT 1').get()) indexEverything(db)
   return db
+}
+
+/** A statement is compiled once and used again: compiling costs more than most of our queries take. */
+function keepStatements(db: Db): void {
+  const compile = db.prepare.bind(db)
+  const kept = new Map<string, Database.Statement>()
+  db.prepare = ((sql: string) => {
+    let statement = kept.get(sql)
+    if (!statement) {
+      statement = compile(sql)
+      kept.set(sql, statement)
+    }
+    return statement
+  }) as typeof db.prepare
 }
 
 const versionOf = (db: Db): number => Number(db.pragma('user_version', { simple: true }))

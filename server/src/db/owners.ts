@@ -2,6 +2,7 @@ import { OwnerFields, type Change, type NewOwner, type Owner } from '@merry-tail
 import { ProblemError } from '../problems.ts'
 import { applyChanges, plain, type Columns } from './changes.ts'
 import type { Db } from './open.ts'
+import { indexOwner } from './search.ts'
 
 interface Row {
   id: string
@@ -30,6 +31,7 @@ export function addOwner(db: Db, id: string, owner: NewOwner): Owner {
     owner.notes ?? '',
     owner.at,
   )
+  indexOwner(db, id)
   return requireOwner(db, id)
 }
 
@@ -41,5 +43,6 @@ export function requireOwner(db: Db, id: string): Owner {
 
 export function changeOwner(db: Db, id: string, changes: readonly Change[]): Owner {
   applyChanges(db, columns, id, requireOwner(db, id), OwnerFields.shape, changes)
+  indexOwner(db, id)
   return requireOwner(db, id)
 }

@@ -1,4 +1,4 @@
-import { measures, type Method, type NewReading, type Reading, type Strike } from '@merry-tailor/core'
+import { measures, PLAIN_CIRCUMSTANCES, type Mark, type NewReading, type Reading } from '@merry-tailor/core'
 import { ProblemError } from '../problems.ts'
 import type { Db } from './open.ts'
 import { requireOpenTicket } from './tickets.ts'
@@ -8,19 +8,22 @@ interface Row {
   ticket_id: string
   measure: string
   mm: number
-  side: 'both' | 'one'
+  side: Reading['side']
   as_typed: string
-  unit: 'in' | 'cm' | 'mm'
-  method: Method
+  unit: Reading['unit']
+  method: Reading['method']
   taken_at: string
   by_whom: string
-  why: string | null
-  struck_at: string | null
-  struck_by: string | null
+  place: Reading['place']
+  definition: number
+  school: Reading['school']
+  coat: Reading['coat']
+  posture_doubt: string
+  chalk_mark: number
+  dewclaw: Reading['dewclaw']
+  remark: string
+  held_by: string
 }
-
-const SELECT = `SELECT readings.*, strikes.why, strikes.at AS struck_at, strikes.by_whom AS struck_by
-  FROM readings LEFT JOIN strikes ON strikes.reading_id = readings.id`
 
 const toReading = (row: Row): Reading => ({
   id: row.id,
@@ -32,37 +35,69 @@ const toReading = (row: Row): Reading => ({
   method: row.method,
   takenAt: row.taken_at,
   by: row.by_whom,
-  ...(row.why !== null && row.struck_at !== null ? { struck: { why: row.why, at: row.struck_at, by: row.struck_by ?? '' } } : {}),
+  place: row.place,
+  definition: row.definition,
+  school: row.school,
+  coat: row.coat,
+  postureDoubt: row.posture_doubt,
+  chalkMark: row.chalk_mark === 1,
+  dewclaw: row.dewclaw,
+  remark: row.remark,
+  heldBy: row.held_by,
 })
 
-export const readingsOfTicket = (db: Db, ticketId: string): Reading[] =>
-  db.prepare<[string], Row>(`${SELECT} WHERE ticket_id = ? ORDER BY taken_at, readings.id`).all(ticketId).map(toReading)
+/** A reading with the newest mark on it: struck out, or counting. */
+export const withMark = <T extends { id: string }>(fact: T, newest: ReadonlyMap<string, Mark>): T => {
+  const mark = newest.get(fact.id)
+  return mark?.kind === 'struck' ? { ...fact, struck: { why: mark.why, at: mark.at, by: mark.by } } : fact
+}
 
-function findReading(db: Db, id: string): { ticketId: string; reading: Reading } | null {
-  const row = db.prepare<[string], Row>(`${SELECT} WHERE readings.id = ?`).get(id)
+export const readingsOfTicket = (db: Db, ticketId: string): Reading[] =>
+  db.prepare<[string], Row>('SELECT * FROM readings WHERE ticket_id = ? ORDER BY taken_at, id').all(ticketId).map(toReading)
+
+export function findReading(db: Db, id: string): { ticketId: string; reading: Reading } | null {
+  const row = db.prepare<[string], Row>('SELECT * FROM readings WHERE id = ?').get(id)
   return row ? { ticketId: row.ticket_id, reading: toReading(row) } : null
+}
+
+/** Refuses what the catalogue does not allow: an unknown measure, a paw that is none, a doubled girth, a stray mark. */
+function mustBeTakeable(reading: NewReading): void {
+  const measure = measures[reading.measure]
+  if (!measure) throw new ProblemError('unknown-reference', `${reading.measure} is no measure of the catalogue.`)
+  const refuse = (path: string, message: string): never => {
+    throw new ProblemError('not-takeable', `${measure.name}: ${message}.`, { fields: [{ path, message }] })
+  }
+  if (reading.side === 'one' && !measure.doubling) {
+    throw new ProblemError('doubling-not-allowed', `${measure.name} is never taken on one side and doubled.`, {
+      fields: [{ path: 'side', message: 'take the whole of it' }],
+    })
+  }
+  const place = reading.place ?? null
+  const allowed = measure.places.length > 0 ? measure.places : measure.sided ? (['left', 'right'] as const) : []
+  if (place === null ? measure.places.length > 0 : !allowed.some((each) => each === place)) refuse('place', 'say which one')
+  if (reading.chalkMark && !['M10', 'M12', 'M13'].includes(reading.measure)) refuse('chalkMark', 'no chalk mark on this line')
+  if (reading.dewclaw && reading.measure !== 'M37') refuse('dewclaw', 'dewclaws are noted with their height')
 }
 
 /**
  * Appends a reading. The same id with the same reading changes nothing, even on a ticket closed meanwhile; with
  * another reading it is refused, since a reading is never changed.
  */
-export function addReading(db: Db, ticketId: string, id: string, reading: NewReading): Reading {
+export function addReading(db: Db, ticketId: string, id: string, given: NewReading): Reading {
   const known = findReading(db, id)
   if (known) {
-    const same =
-      known.ticketId === ticketId && known.reading.measure === reading.measure && known.reading.mm === reading.mm && known.reading.side === reading.side
+    const same = known.ticketId === ticketId && known.reading.measure === given.measure && known.reading.mm === given.mm && known.reading.side === given.side
     if (!same) throw new ProblemError('id-taken', 'Another reading is kept under this id. A reading is never changed, only struck.')
     return known.reading
   }
   requireOpenTicket(db, ticketId)
-  if (!measures[reading.measure]) throw new ProblemError('unknown-reference', `${reading.measure} is no measure of the catalogue.`)
-  if (reading.side === 'one' && !measures[reading.measure]?.doubling) {
-    throw new ProblemError('doubling-not-allowed', `${measures[reading.measure]?.name ?? reading.measure} is never taken on one side and doubled.`, {
-      fields: [{ path: 'side', message: 'take the whole of it' }],
-    })
-  }
-  db.prepare('INSERT INTO readings (id, ticket_id, measure, mm, side, as_typed, unit, method, taken_at, by_whom) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)').run(
+  mustBeTakeable(given)
+  const reading = { ...PLAIN_CIRCUMSTANCES, ...given, id }
+  db.prepare(
+    `INSERT INTO readings (id, ticket_id, measure, mm, side, as_typed, unit, method, taken_at, by_whom,
+       place, definition, school, coat, posture_doubt, chalk_mark, dewclaw, remark, held_by)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
+  ).run(
     id,
     ticketId,
     reading.measure,
@@ -73,20 +108,15 @@ export function addReading(db: Db, ticketId: string, id: string, reading: NewRea
     reading.method,
     reading.takenAt,
     reading.by,
+    reading.place,
+    reading.definition,
+    reading.school,
+    reading.coat,
+    reading.postureDoubt,
+    Number(reading.chalkMark),
+    reading.dewclaw,
+    reading.remark,
+    reading.heldBy,
   )
-  return findReading(db, id)?.reading as Reading
-}
-
-/** Strikes a reading out with a reason. Striking twice keeps the first reason. */
-export function strikeReading(db: Db, ticketId: string, id: string, strike: Strike): Reading {
-  const known = findReading(db, id)
-  if (known?.ticketId !== ticketId) throw new ProblemError('not-found', 'There is no such reading on this ticket.')
-  if (!known.reading.struck) requireOpenTicket(db, ticketId)
-  db.prepare('INSERT INTO strikes (reading_id, why, at, by_whom) VALUES (?, ?, ?, ?) ON CONFLICT (reading_id) DO NOTHING').run(
-    id,
-    strike.why,
-    strike.at,
-    strike.by,
-  )
-  return findReading(db, id)?.reading as Reading
+  return reading
 }

@@ -16,6 +16,7 @@ import { applyChanges, flag, json, plain, type Columns } from './changes.ts'
 import { requireDog, requireReference } from './dogs.ts'
 import type { Db } from './open.ts'
 import { requireOwner } from './owners.ts'
+import { indexTicket } from './search.ts'
 
 interface Row {
   id: string
@@ -28,6 +29,7 @@ interface Row {
   promised_on: string | null
   next_look_on: string | null
   notes: string
+  whole_body: number
   state: 'open' | 'closed'
   closed_at: string | null
   created_at: string
@@ -45,6 +47,7 @@ export const toTicket = (row: Row): Ticket => ({
   promisedOn: row.promised_on,
   nextLookOn: row.next_look_on,
   notes: row.notes,
+  wholeBody: row.whole_body === 1,
   state: row.state,
   closedAt: row.closed_at,
   createdAt: row.created_at,
@@ -61,6 +64,7 @@ const ticketColumns: Columns = {
     promisedOn: plain('promised_on'),
     nextLookOn: plain('next_look_on'),
     notes: plain('notes'),
+    wholeBody: flag('whole_body'),
     state: plain('state'),
     closedAt: plain('closed_at'),
   },
@@ -96,6 +100,7 @@ export function addTicket(db: Db, id: string, ticket: NewTicket): Ticket {
     `INSERT INTO tickets (id, number, dog_id, owner_id, counter, created_at, by_whom)
      VALUES (?, (SELECT coalesce(max(number), 100) + 1 FROM tickets), ?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING`,
   ).run(id, ticket.dogId, ticket.ownerId, Number(ticket.counter), ticket.at, ticket.by)
+  indexTicket(db, id)
   return requireTicket(db, id)
 }
 
@@ -108,6 +113,7 @@ export function changeTicket(db: Db, id: string, changes: readonly Change[]): Ti
     if (field === 'ownerId' && typeof to === 'string') requireReference(() => requireOwner(db, to), 'ownerId')
   }
   applyChanges(db, ticketColumns, id, now, TicketFields.shape, changes)
+  indexTicket(db, id)
   return requireTicket(db, id)
 }
 

@@ -1,10 +1,22 @@
-import { Changes, Id, NewDog } from '@merry-tailor/core'
+import { Changes, Id, Moment, NewDog, NewDogNote, PHOTO_BYTES, PhotoView, line } from '@merry-tailor/core'
+import { BodySheet, bodySheetSchema, bodySheetToCsv, bodySheetToJson } from '@merry-tailor/core/formats'
 import { z } from 'zod'
+import { bodySheetOf, takeBodySheet } from '../db/body-sheets.ts'
+import { addDogNote, changeDogNote } from '../db/dog-notes.ts'
 import { addDog, changeDog, listDogs } from '../db/dogs.ts'
+import { addPhoto, pictureOf, removePhoto } from '../db/photos.ts'
 import { dogSheet } from '../db/sheets.ts'
+import { ProblemError } from '../problems.ts'
 import { inOneTransaction, typed, type Routes } from './typed.ts'
 
 const params = z.object({ id: Id })
+const part = z.object({ id: Id, partId: Id })
+
+/** One dog's sheet with years of readings stays far below this. */
+const SHEET_LIMIT = 16 * 1024 * 1024
+
+/** A file name that every system takes. */
+const fileName = (name: string): string => name.normalize('NFKD').replace(/[^A-Za-z0-9-]+/g, '-').replace(/^-+|-+$/g, '') || 'dog'
 
 export const dogRoutes: Routes = (app, db) => {
   const api = typed(app)
@@ -14,4 +26,52 @@ export const dogRoutes: Routes = (app, db) => {
   api.patch('/api/dogs/:id', { schema: { params, body: Changes } }, (request) =>
     inOneTransaction(db, () => changeDog(db, request.params.id, request.body.changes)),
   )
+
+  api.put('/api/dogs/:id/notes/:partId', { schema: { params: part, body: NewDogNote } }, ({ params: at, body }) =>
+    inOneTransaction(db, () => addDogNote(db, at.id, at.partId, body)),
+  )
+  api.patch('/api/dogs/:id/notes/:partId', { schema: { params: part, body: Changes } }, ({ params: at, body }) =>
+    inOneTransaction(db, () => changeDogNote(db, at.id, at.partId, body.changes)),
+  )
+
+  api.get('/api/dogs/:id/body-sheet.json', { schema: { params } }, (request, reply) => {
+    const sheet = bodySheetOf(db, request.params.id)
+    reply.header('content-disposition', `attachment; filename="${fileName(sheet.dog.name)}-body-sheet.json"`).type('application/json; charset=utf-8')
+    return reply.send(bodySheetToJson(sheet))
+  })
+  api.get('/api/dogs/:id/body-sheet.csv', { schema: { params } }, (request, reply) => {
+    const sheet = bodySheetOf(db, request.params.id)
+    reply.header('content-disposition', `attachment; filename="${fileName(sheet.dog.name)}-body-sheet.csv"`).type('text/csv; charset=utf-8')
+    return reply.send(bodySheetToCsv(sheet))
+  })
+  api.put(
+    '/api/body-sheets/:id',
+    { bodyLimit: SHEET_LIMIT, schema: { params, body: BodySheet, querystring: z.object({ ownerId: Id }) } },
+    (request) => {
+      if (request.body.dog.id !== request.params.id) throw new ProblemError('bad-request', 'The sheet names another dog than its address.')
+      return inOneTransaction(db, () => takeBodySheet(db, request.body, request.query.ownerId))
+    },
+  )
+  api.get('/api/schemas/body-sheet-1.json', (_, reply) => reply.type('application/schema+json').send(JSON.stringify(bodySheetSchema())))
+
+  app.addContentTypeParser(['image/jpeg', 'image/png', 'image/webp'], { parseAs: 'buffer', bodyLimit: PHOTO_BYTES + 1024 }, (_request, body, done) => {
+    done(null, body)
+  })
+  api.put(
+    '/api/dogs/:id/photos/:partId',
+    { bodyLimit: PHOTO_BYTES + 1024, schema: { params: part, querystring: z.object({ view: PhotoView, at: Moment, by: line(60) }) } },
+    (request) => {
+      const { body } = request as { body: unknown }
+      if (!Buffer.isBuffer(body)) throw new ProblemError('unsupported-type', 'Send a JPEG, PNG or WebP picture.')
+      return inOneTransaction(db, () => addPhoto(db, request.params.id, request.params.partId, request.query, body))
+    },
+  )
+  api.delete('/api/dogs/:id/photos/:partId', { schema: { params: part } }, (request) => {
+    inOneTransaction(db, () => removePhoto(db, request.params.id, request.params.partId))
+    return { ok: true }
+  })
+  api.get('/api/photos/:id', { schema: { params } }, (request, reply) => {
+    const { type, picture } = pictureOf(db, request.params.id)
+    return reply.header('cache-control', 'private, max-age=31536000, immutable').type(type).send(picture)
+  })
 }

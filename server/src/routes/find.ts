@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { find } from '../db/sheets.ts'
+import { find } from '../db/search.ts'
 import { typed, type Routes } from './typed.ts'
 
 export const findRoutes: Routes = (app, db) => {

@@ -1,19 +1,23 @@
 import {
+  BecameReading,
   Changes,
   Id,
   NewAcknowledgement,
+  NewAsWritten,
   NewChoice,
   NewItem,
+  NewMark,
   NewObservation,
   NewReading,
   NewSymptomNote,
   NewTicket,
   NewTryOn,
-  Strike,
 } from '@merry-tailor/core'
 import { z } from 'zod'
+import { addAsWritten, answerAsWritten } from '../db/as-written.ts'
 import { addAcknowledgement, addChoice } from '../db/choices.ts'
-import { addReading, strikeReading } from '../db/readings.ts'
+import { addMark } from '../db/marks.ts'
+import { addReading } from '../db/readings.ts'
 import { ticketSheet, ticketSheets } from '../db/sheets.ts'
 import { addItem, addTicket, changeItem, changeTicket } from '../db/tickets.ts'
 import { addObservation, addSymptomNote, addTryOn } from '../db/try-ons.ts'
@@ -43,8 +47,14 @@ export const ticketRoutes: Routes = (app, db) => {
   api.put('/api/tickets/:id/readings/:partId', { schema: { params: part, body: NewReading } }, ({ params: at, body }) =>
     inOneTransaction(db, () => addReading(db, at.id, at.partId, body)),
   )
-  api.put('/api/tickets/:id/readings/:partId/strike', { schema: { params: part, body: Strike } }, ({ params: at, body }) =>
-    inOneTransaction(db, () => strikeReading(db, at.id, at.partId, body)),
+  api.put('/api/tickets/:id/marks/:partId', { schema: { params: part, body: NewMark } }, ({ params: at, body }) =>
+    inOneTransaction(db, () => addMark(db, at.id, at.partId, body)),
+  )
+  api.put('/api/tickets/:id/as-written/:partId', { schema: { params: part, body: NewAsWritten } }, ({ params: at, body }) =>
+    inOneTransaction(db, () => addAsWritten(db, at.id, at.partId, body)),
+  )
+  api.put('/api/tickets/:id/as-written/:partId/answer', { schema: { params: part, body: BecameReading } }, ({ params: at, body }) =>
+    inOneTransaction(db, () => answerAsWritten(db, at.id, at.partId, body)),
   )
 
   api.put('/api/tickets/:id/choices/:partId', { schema: { params: part, body: NewChoice } }, ({ params: at, body }) =>

@@ -55,7 +55,7 @@ export const sizeTable = (over: Partial<SizeTable> = {}): SizeTable => ({
   ...over,
 })
 
-type Method = 'GET' | 'PUT' | 'PATCH'
+type Method = 'GET' | 'PUT' | 'PATCH' | 'POST' | 'DELETE'
 
 /** Sends one request and gives status, type and parsed body. */
 export async function send(app: FastifyInstance, method: Method, url: string, body?: unknown, headers: Record<string, string> = {}) {

@@ -1,0 +1,81 @@
+import {
+  PLAIN_CIRCUMSTANCES,
+  type Acknowledgement,
+  type AsWritten,
+  type BecameReading,
+  type Change,
+  type Mark,
+  type NewAcknowledgement,
+  type NewAsWritten,
+  type NewMark,
+  type NewReading,
+  type Reading,
+  type Strike,
+  type TicketSheet,
+} from '../model/index.ts'
+
+/** One act on the bench, under the client-made id of what it makes. */
+export type Act =
+  | { act: 'read'; id: string; body: NewReading }
+  | { act: 'mark'; id: string; body: NewMark }
+  | { act: 'acknowledge'; id: string; body: NewAcknowledgement }
+  | { act: 'write-down'; id: string; body: NewAsWritten }
+  | { act: 'answer'; id: string; body: BecameReading }
+  | { act: 'change'; changes: Change[] }
+
+type Sheet = Pick<TicketSheet, 'ticket' | 'readings' | 'acknowledgements' | 'asWritten' | 'marks'>
+
+/** Keeps one row to an id: what is there already stays, since facts never change. */
+function keep<T extends { id: string }>(list: T[], made: T): void {
+  if (!list.some((each) => each.id === made.id)) list.push(made)
+}
+
+const strikeOf = (mark: Mark | undefined): Strike | undefined =>
+  mark?.kind === 'struck' ? { why: mark.why, at: mark.at, by: mark.by } : undefined
+
+/** Lets the newest mark on a fact decide whether it counts. */
+function settle(fact: { id: string; struck?: Strike | undefined } | undefined, marks: readonly Mark[]): void {
+  if (!fact) return
+  const struck = strikeOf(marks.findLast((mark) => mark.about === fact.id))
+  if (struck) fact.struck = struck
+  else delete fact.struck
+}
+
+/**
+ * Does one act to a ticket's sheet, in place (a draft or a copy of your own). The same act again changes nothing, so
+ * acts may be replayed; marks decide in the order in which they arrive.
+ */
+export function applyAct(sheet: Sheet, act: Act): void {
+  switch (act.act) {
+    case 'read': {
+      keep<Reading>(sheet.readings, { ...PLAIN_CIRCUMSTANCES, ...act.body, id: act.id })
+      break
+    }
+    case 'acknowledge': {
+      keep<Acknowledgement>(sheet.acknowledgements, { ...act.body, id: act.id })
+      break
+    }
+    case 'write-down': {
+      keep<AsWritten>(sheet.asWritten, { ...act.body, id: act.id, became: null })
+      break
+    }
+    case 'answer': {
+      const written = sheet.asWritten.find((each) => each.id === act.id)
+      if (written) written.became ??= act.body
+      break
+    }
+    case 'mark': {
+      keep<Mark>(sheet.marks, { ...act.body, id: act.id })
+      const facts = { reading: sheet.readings, acknowledgement: sheet.acknowledgements, 'as-written': sheet.asWritten }[act.body.what]
+      settle(
+        facts.find((fact) => fact.id === act.body.about),
+        sheet.marks,
+      )
+      break
+    }
+    case 'change': {
+      for (const { field, to } of act.changes) (sheet.ticket as Record<string, unknown>)[field] = to
+      break
+    }
+  }
+}

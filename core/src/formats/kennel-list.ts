@@ -1,0 +1,184 @@
+import { z } from 'zod'
+import { measures } from '../measures/index.ts'
+import { CoatClass, Id, Moment, NewDog, NewReading, Sex, line } from '../model/index.ts'
+import { parseLength, parseWeight, type LengthUnit } from '../units/index.ts'
+import { readCsv, writeCsv } from './csv.ts'
+
+/** A dog of a kennel list with the readings that came with it, ready to be stored. */
+export const KennelDog = z.object({
+  dog: NewDog.omit({ at: true, ownerId: true }),
+  owner: line(80),
+  readings: z.array(NewReading).max(60),
+})
+export type KennelDog = z.infer<typeof KennelDog>
+
+/** What is sent to store a whole list: all or nothing. Ids are made by the client, so that sending twice changes nothing. */
+export const KennelImport = z.object({
+  at: Moment,
+  by: line(60),
+  dogs: z
+    .array(KennelDog.extend({ id: Id, ownerId: Id.nullable(), ticketId: Id, readingIds: z.array(Id).max(60) }))
+    .min(1)
+    .max(5000),
+})
+export type KennelImport = z.infer<typeof KennelImport>
+
+export interface CellProblem {
+  /** Line of the file, 1 the first, and the column's title. */
+  line: number
+  column: string
+  message: string
+}
+
+export interface KennelList {
+  rows: { line: number; value: KennelDog | null; cells: Record<string, string> }[]
+  columns: string[]
+  problems: CellProblem[]
+}
+
+const COLUMNS = ['name', 'breed', 'cross with', 'sex', 'born', 'weight', 'coat', 'owner', 'notes'] as const
+type Column = (typeof COLUMNS)[number]
+
+/** Most rows taken at once. */
+export const KENNEL_ROWS = 5000
+
+const SEXES: Readonly<Record<string, Sex>> = { m: 'male', male: 'male', dog: 'male', f: 'female', female: 'female', bitch: 'female' }
+
+interface MeasureColumn {
+  id: string
+  unit: LengthUnit
+  half: boolean
+}
+
+/** `M07`, `M07 in`, `M01 half cm`: a measure, its unit, and whether one side is given. */
+function measureColumn(title: string, unit: LengthUnit): MeasureColumn | null {
+  const found = /^(m[0-4]\d)(?:\s+(half))?(?:\s+\(?(in|cm|mm|kg|lb)\)?)?$/i.exec(title)
+  const id = found?.[1]?.toUpperCase()
+  if (!id || !measures[id]) return null
+  const said = found?.[3]?.toLowerCase()
+  return { id, half: found?.[2] !== undefined, unit: said === 'in' || said === 'cm' || said === 'mm' ? said : unit }
+}
+
+interface About {
+  unit: LengthUnit
+  at: string
+  by: string
+}
+
+/**
+ * Reads a kennel list, one dog to a row. The first row names the columns: name, breed, cross with, sex, born, weight,
+ * coat, owner, notes and measures by ID with their unit (`M01 half in`, `M07 cm`). Every bad cell is named; the row's
+ * other cells are kept for showing, and nothing is to be stored while one is bad. Never throws.
+ */
+export function readKennelList(text: string, { unit, at, by }: About): KennelList {
+  const { rows: lines, problems: broken } = readCsv(text)
+  const head = (lines[0] ?? []).map((title) => title.trim())
+  const titles = head.map((title) => title.toLowerCase())
+  const problems: CellProblem[] = broken.map((each) => ({ ...each, column: '' }))
+  const columns = titles.map((title) => ({
+    plain: COLUMNS.find((column) => column === title) ?? null,
+    measure: measureColumn(title, unit),
+  }))
+  titles.forEach((title, i) => {
+    const column = columns[i]
+    if (title !== '' && !column?.plain && !column?.measure) problems.push({ line: 1, column: head[i] ?? '', message: `no column "${head[i] ?? ''}" is known here` })
+    if (title !== '' && titles.indexOf(title) < i) problems.push({ line: 1, column: head[i] ?? '', message: 'this column stands twice' })
+    if (column?.measure?.half && !measures[column.measure.id]?.doubling) {
+      problems.push({ line: 1, column: head[i] ?? '', message: `${measures[column.measure.id]?.name ?? ''} is never taken on one side and doubled` })
+    }
+    if (column?.measure && (measures[column.measure.id]?.places.length ?? 0) > 0) {
+      problems.push({ line: 1, column: head[i] ?? '', message: `${measures[column.measure.id]?.name ?? ''} is four paws or more; take it on the bench` })
+    }
+  })
+  if (!titles.includes('name')) problems.push({ line: 1, column: 'name', message: 'one column must be "name"' })
+  const body = lines.slice(1)
+  if (body.length > KENNEL_ROWS) problems.push({ line: KENNEL_ROWS + 2, column: '', message: `more than ${KENNEL_ROWS} dogs; split the list` })
+
+  const rows = body.slice(0, KENNEL_ROWS).flatMap((cells, i) => {
+    const lineNumber = i + 2
+    if (cells.every((cell) => cell.trim() === '')) return []
+    const before = problems.length
+    const wrong = (column: string, message: string): void => {
+      problems.push({ line: lineNumber, column, message })
+    }
+    if (cells.length > head.length && cells.slice(head.length).some((cell) => cell.trim() !== '')) wrong('', 'more cells than columns')
+    const cellOf = (column: Column): string => (cells[titles.indexOf(column)] ?? '').trim()
+    const fields = dogOf(cellOf, wrong)
+    const readings: NewReading[] = []
+    columns.forEach(({ measure }, c) => {
+      const cell = (cells[c] ?? '').trim()
+      if (!measure || cell === '') return
+      const reading = readingOf(measure, cell, at, by)
+      if (typeof reading === 'string') wrong(head[c] ?? '', reading)
+      else readings.push(reading)
+    })
+    const shown = Object.fromEntries(head.map((title, c) => [title, (cells[c] ?? '').trim()]))
+    const good = problems.length === before && fields !== null
+    return [{ line: lineNumber, cells: shown, value: good ? { dog: fields, owner: cellOf('owner'), readings } : null }]
+  })
+  if (rows.length === 0) problems.push({ line: 2, column: '', message: 'no dog in this list' })
+  return { rows, columns: head, problems }
+}
+
+function dogOf(cell: (column: Column) => string, wrong: (column: string, message: string) => void): KennelDog['dog'] | null {
+  const sexText = cell('sex').toLowerCase()
+  const sex = sexText === '' ? null : SEXES[sexText]
+  if (sex === undefined) wrong('sex', `"${cell('sex')}" is neither male nor female`)
+  const weightText = cell('weight')
+  const weight = weightText === '' ? null : parseWeight(weightText)
+  if (weight && !weight.ok) wrong('weight', `"${weightText}" is no weight; try 27.3 or 60 lb`)
+  const coatText = cell('coat').toLowerCase().replace(/\s+/g, '-')
+  const coat = coatText === '' ? null : CoatClass.safeParse(coatText)
+  if (coat && !coat.success) wrong('coat', `"${cell('coat')}" is none of ${CoatClass.options.join(', ')}`)
+  const read = NewDog.omit({ at: true, ownerId: true }).safeParse({
+    name: cell('name'),
+    breed: cell('breed'),
+    crossWith: cell('cross with'),
+    sex: sex ?? null,
+    born: cell('born') === '' ? null : cell('born'),
+    weightKg: weight?.ok ? weight.kg : null,
+    coat: coat?.success ? coat.data : null,
+    notes: cell('notes'),
+  })
+  if (read.success) {
+    if (cell('owner').length > 80) wrong('owner', 'longer than 80 signs')
+    return read.data
+  }
+  for (const issue of read.error.issues) {
+    const field = String(issue.path[0] ?? '')
+    const column = field === 'crossWith' ? 'cross with' : field === 'weightKg' ? 'weight' : field
+    const message =
+      field === 'name' && cell('name') === '' ? 'a dog needs a name' : field === 'born' ? `"${cell('born')}" is no day; write 2024-03-31` : issue.message
+    wrong(column, message)
+  }
+  return null
+}
+
+function readingOf(column: MeasureColumn, cell: string, at: string, by: string): NewReading | string {
+  if (column.id === 'M00') {
+    const kg = parseWeight(cell)
+    return kg.ok
+      ? { measure: 'M00', mm: kg.kg, side: 'both', asTyped: cell.slice(0, 40), unit: /lb|pound/i.test(cell) ? 'lb' : 'kg', method: 'scale', takenAt: at, by }
+      : `"${cell}" is no weight; try 27.3 or 60 lb`
+  }
+  const read = parseLength(cell, column.unit)
+  if (!read.ok) return read.problem === 'too-long' ? `"${cell}" is longer than 3 m` : `"${cell}" is no length; try 13 1/2 or 34.5 cm`
+  return {
+    measure: column.id,
+    mm: read.mm,
+    side: column.half ? 'one' : 'both',
+    asTyped: cell.slice(0, 40),
+    unit: read.unit,
+    method: 'tape',
+    takenAt: at,
+    by,
+    remark: 'From a kennel list',
+  }
+}
+
+/** An empty list to fill in: the columns and one example row of invented data. */
+export const kennelTemplate = (): string =>
+  writeCsv([
+    [...COLUMNS, 'M01 half cm', 'M07 cm', 'M13 cm'],
+    ['Example', 'Siberian Husky', '', 'female', '2023-04-18', '21.2 kg', 'thick-double', 'Owner’s name', '', '27.6', '69.8', '78.4'],
+  ])

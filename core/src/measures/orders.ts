@@ -1,0 +1,93 @@
+import type { Finding, LikelyCause, PlausibleRule } from './finding.ts'
+
+type Value = (id: string) => number | undefined
+
+interface Order {
+  rule: PlausibleRule
+  shorter: string
+  longer: string
+  /** Equal is allowed. */
+  orEqual?: true
+  ask: LikelyCause[]
+}
+
+/**
+ * Pairs of which the first is never longer than the second. Source: handbook 3.3; the girths common practice, the rest
+ * from memory, unverified.
+ */
+const orders: readonly Order[] = [
+  { rule: 'girth-order', shorter: 'M08', longer: 'M07', orEqual: true, ask: ['places-swapped', 'girth-too-far-forward', 'dog-is-so'] },
+  { rule: 'collar-order', shorter: 'M02', longer: 'M01', ask: ['not-doubled', 'other-definition', 'wrong-place'] },
+  { rule: 'collar-order', shorter: 'M02', longer: 'M03', orEqual: true, ask: ['wrong-place', 'other-definition', 'dog-is-so'] },
+  { rule: 'back-order', shorter: 'M14', longer: 'M16', ask: ['start-point', 'places-swapped', 'on-the-tail'] },
+  { rule: 'back-order', shorter: 'M16', longer: 'M15', orEqual: true, ask: ['start-point', 'places-swapped', 'dog-is-so'] },
+  { rule: 'back-order', shorter: 'M14', longer: 'M15', ask: ['start-point', 'places-swapped', 'on-the-tail'] },
+  { rule: 'chest-front', shorter: 'M20', longer: 'M19', ask: ['wrapped-tape', 'places-swapped'] },
+  { rule: 'waist-order', shorter: 'M22', longer: 'M21', orEqual: true, ask: ['wrong-place', 'places-swapped'] },
+  { rule: 'waist-order', shorter: 'M21', longer: 'M07', orEqual: true, ask: ['wrong-place', 'girth-too-far-forward', 'dog-is-so'] },
+  { rule: 'waist-order', shorter: 'M22', longer: 'M07', orEqual: true, ask: ['wrong-place', 'girth-too-far-forward', 'dog-is-so'] },
+  { rule: 'waist-order', shorter: 'M29', longer: 'M07', orEqual: true, ask: ['girth-too-far-forward', 'wrong-place', 'dog-is-so'] },
+  { rule: 'leg-order', shorter: 'M26', longer: 'M25', ask: ['to-the-floor', 'places-swapped'] },
+  { rule: 'ears-order', shorter: 'M39', longer: 'M40', orEqual: true, ask: ['head-lowered', 'places-swapped'] },
+  { rule: 'paw-order', shorter: 'M34', longer: 'M32', orEqual: true, ask: ['front-and-rear-swapped', 'paw-lifted', 'dog-is-so'] },
+]
+
+/** Pairs in the wrong order. Equal values are left to the question about copied numbers. */
+export function brokenOrders(value: Value): Finding[] {
+  return orders.flatMap(({ rule, shorter, longer, ask }) => {
+    const [a, b] = [value(shorter), value(longer)]
+    if (a === undefined || b === undefined || a <= b) return []
+    return [{ rule, measures: [shorter, longer], byMm: a - b, because: { code: rule, limit: b, found: a }, ask }]
+  })
+}
+
+/** Two ways of taking the rug's width may differ by this much. Source: from memory, unverified. */
+const DROP_TOLERANCE_MM = 20
+
+/** Half drop against the elbows and the girth (handbook 3.3, from memory, unverified). */
+export function rugDrops(value: Value): Finding[] {
+  const [half, elbows, girth] = [value('M18'), value('M17'), value('M07')]
+  const found: Finding[] = []
+  if (half !== undefined && elbows !== undefined) {
+    const by = Math.abs(half - elbows)
+    if (by > DROP_TOLERANCE_MM) {
+      found.push({
+        rule: 'drop-twice',
+        measures: ['M18', 'M17'],
+        byMm: by - DROP_TOLERANCE_MM,
+        because: { code: 'drop-twice', limit: elbows, found: half },
+        ask: half > 1.7 * elbows ? ['doubled-twice', 'not-centred'] : half < 0.6 * elbows ? ['not-doubled', 'not-centred'] : ['not-centred', 'wrong-place', 'dog-is-so'],
+      })
+    }
+  }
+  if (half !== undefined && girth !== undefined && half >= girth) {
+    found.push({
+      rule: 'drop-in-girth',
+      measures: ['M18', 'M07'],
+      byMm: half - girth,
+      because: { code: 'drop-in-girth', limit: girth, found: half },
+      ask: ['doubled-twice', 'not-centred', 'girth-too-far-forward'],
+    })
+  }
+  return found
+}
+
+/** A garment stays this far ahead of the sheath. Source: handbook V38, common practice: 2 to 4 in. */
+const SHEATH_CLEARANCE_MM = 50.8
+
+/** A male's underside ends clear of the sheath: M24 + clearance up to M30 (handbook 3.3, common practice). */
+export function sheathClear(value: Value, sex: 'male' | 'female' | null): Finding[] {
+  const [belly, room] = [value('M24'), value('M30')]
+  if (sex !== 'male' || belly === undefined || room === undefined) return []
+  const over = belly + SHEATH_CLEARANCE_MM - room
+  if (over <= 0) return []
+  return [
+    {
+      rule: 'sheath',
+      measures: ['M24', 'M30'],
+      byMm: over,
+      because: { code: 'sheath', limit: room - SHEATH_CLEARANCE_MM, found: belly },
+      ask: ['sheath-close', 'start-point'],
+    },
+  ]
+}

@@ -1,0 +1,69 @@
+import { z } from 'zod'
+import { Id, Moment, line } from './ids.ts'
+
+/**
+ * The shop's repeat rule for measures whose middle value counts (handbook 4.3): twice with a third on doubt, or three
+ * times and averaged.
+ */
+export const RepeatRule = z.enum(['twice', 'three'])
+export type RepeatRule = z.infer<typeof RepeatRule>
+
+/** What the whole shop has agreed on; every device follows. */
+export const ShopFields = z.object({
+  name: line(80),
+  unit: z.enum(['in', 'cm']),
+  inchStep: z.union([z.literal(0.125), z.literal(0.0625)]),
+  cmStep: z.union([z.literal(0.5), z.literal(0.1)]),
+  /** The school asked for first on a custom cross-back. */
+  school: z.enum(['A', 'B', 'both']),
+  repeat: RepeatRule,
+  /** For largest rings keep the maximum of several, not the middle. */
+  largestCounts: z.boolean(),
+  /** For lengths that must not be too long keep the shorter on doubt. */
+  shorterOnDoubt: z.boolean(),
+  /** Two readings may differ by the larger of these. */
+  toleranceMm: z.number().min(1).max(50),
+  toleranceShare: z.number().min(0).max(0.1),
+  /** Rest between the first round and the second, seconds. */
+  restSeconds: z.int().min(0).max(1800),
+  paper: z.enum(['A4', 'Letter']),
+  letterKeys: z.boolean(),
+})
+export type ShopFields = z.infer<typeof ShopFields>
+
+/** Source: handbook 4.3 and 4.7 program defaults, from memory, unverified. */
+export const USUAL_SHOP: ShopFields = {
+  name: '',
+  unit: 'in',
+  inchStep: 0.125,
+  cmStep: 0.5,
+  school: 'both',
+  repeat: 'twice',
+  largestCounts: true,
+  shorterOnDoubt: true,
+  toleranceMm: 10,
+  toleranceShare: 0.02,
+  restSeconds: 180,
+  paper: 'A4',
+  letterKeys: true,
+}
+
+/** A fitter's own fingers (M49), mm: the shop's only gauge at the dog. */
+export const FingerGauge = z.object({
+  /** Thickness of the flat index finger. */
+  indexMm: z.number().min(5).max(40),
+  /** Width of two fingers, of four, side by side. */
+  twoMm: z.number().min(15).max(80),
+  fourMm: z.number().min(40).max(140),
+  /** Thickness of the flat hand. */
+  handMm: z.number().min(8).max(60),
+  at: Moment,
+})
+export type FingerGauge = z.infer<typeof FingerGauge>
+
+export const FitterFields = z.object({ name: line(60).min(1), gauge: FingerGauge.nullable(), left: z.boolean() })
+export type FitterFields = z.infer<typeof FitterFields>
+export const NewFitter = z.object({ name: line(60).min(1), at: Moment })
+export type NewFitter = z.infer<typeof NewFitter>
+export const Fitter = FitterFields.extend({ id: Id, createdAt: Moment })
+export type Fitter = z.infer<typeof Fitter>
