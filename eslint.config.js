@@ -2,7 +2,7 @@ import hooks from 'eslint-plugin-react-hooks'
 import tseslint from 'typescript-eslint'
 
 export default tseslint.config(
-  { ignores: ['**/node_modules', '**/dist', 'data', 'scripts', '*.config.js', '.dependency-cruiser.cjs'] },
+  { ignores: ['**/node_modules', '**/dist', 'data', 'scripts', 'web/shell', '*.config.js', '.dependency-cruiser.cjs'] },
   ...tseslint.configs.strictTypeChecked,
   {
     languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },

@@ -1,7 +1,7 @@
-import { measures, parseLength, type NewObservation } from '@merry-tailor/core'
+import { measures, parseLength, parseWeight, type NewObservation } from '@merry-tailor/core'
 import { pathToFileURL } from 'node:url'
 import { v7 as uuid } from 'uuid'
-import { dogs, fitters, owners, tickets, type TicketStory } from './scenario.ts'
+import { dogs, fitters, gauges, notes, owners, tickets, type ReadingStory, type TicketStory } from './scenario.ts'
 import { sizeTables } from './size-tables.ts'
 
 const DAY_MS = 86_400_000
@@ -27,6 +27,16 @@ export async function loadScenario(address: string, now: Date): Promise<{ dogs: 
   for (const { key, ...owner } of owners) await put(`/api/owners/${idOf(key)}`, { ...owner, at })
   for (const { key, owner, ageDays, ...dog } of dogs) {
     await put(`/api/dogs/${idOf(key)}`, { ...dog, ownerId: idOf(owner), born: dayFromNow(-ageDays), at })
+  }
+  for (const name of fitters) {
+    const id = uuid()
+    await put(`/api/fitters/${id}`, { name, at })
+    await put(`/api/fitters/${id}`, { changes: [{ field: 'gauge', from: null, to: { ...gauges[name], at } }] }, 'PATCH')
+  }
+  for (const note of notes) {
+    const path = `/api/dogs/${idOf(note.dog)}/notes/${uuid()}`
+    await put(path, { kind: note.kind, text: note.text, on: dayFromNow(-note.daysAgo), at: new Date(now.getTime() - note.daysAgo * DAY_MS).toISOString(), by: fitters[0] })
+    if (note.overDaysAgo !== undefined) await put(path, { changes: [{ field: 'over', from: null, to: dayFromNow(-note.overDaysAgo) }] }, 'PATCH')
   }
   const inOrder = [...tickets].sort((a, b) => b.daysAgo - a.daysAgo || a.clock.localeCompare(b.clock))
   for (const ticket of inOrder) await loadTicket(ticket, now, put, idOf, dayFromNow)
@@ -62,23 +72,24 @@ async function loadTicket(story: TicketStory, now: Date, put: Put, idOf: (key: s
   for (const { item, id: itemId } of items)
     await put(`${base}/items/${itemId}`, { family: item.family, way: item.way, school: item.school ?? null, at: next() })
   for (const reading of story.readings) {
-    const read = parseLength(reading.typed, story.unit)
-    if (!read.ok || !measures[reading.measure])
-      throw new Error(`the scenario's "${reading.typed}" for ${reading.measure} is ${read.ok ? 'unknown' : read.problem}`)
+    const read = readingOf(reading, story.unit)
     const readingId = uuid()
     const who = reading.by ?? by
     await put(`${base}/readings/${readingId}`, {
       measure: reading.measure,
-      mm: read.mm,
-      unit: read.unit,
+      ...read,
       side: reading.one ? 'one' : 'both',
       asTyped: reading.typed,
       method: 'tape',
       takenAt: next(),
       by: who,
+      school: measures[reading.measure]?.school ?? null,
+      ...reading.with,
     })
-    if (reading.struck) await put(`${base}/readings/${readingId}/strike`, { why: reading.struck, at: next(), by: who })
+    if (reading.struck) await put(`${base}/marks/${uuid()}`, { what: 'reading', about: readingId, kind: 'struck', why: reading.struck, at: next(), by: who })
   }
+  for (const written of story.asWritten ?? []) await put(`${base}/as-written/${uuid()}`, { ...written, at: next(), by })
+  if (story.wholeBody) await change({ wholeBody: [false, true] })
   for (const { item, id: itemId } of items) {
     const table = sizeTables.find((each) => each.id === item.choice?.table)
     if (item.choice && table) {
@@ -116,6 +127,18 @@ async function loadTicket(story: TicketStory, now: Date, put: Put, idOf: (key: s
     await change({ nextLookOn: [null, story.nextLook === undefined ? null : dayFromNow(story.nextLook)] })
     await change({ state: ['open', 'closed'], closedAt: [null, after(120)] })
   }
+}
+
+/** A length or a weight of the story, as it was typed. */
+function readingOf({ measure, typed }: ReadingStory, unit: TicketStory['unit']): { mm: number; unit: string } {
+  if (measures[measure]?.quantity === 'mass') {
+    const read = parseWeight(typed)
+    if (read.ok) return { mm: read.kg, unit: 'kg' }
+    throw new Error(`the scenario's "${typed}" is no weight`)
+  }
+  const read = parseLength(typed, unit)
+  if (read.ok && measures[measure]) return { mm: read.mm, unit: read.unit }
+  throw new Error(`the scenario's "${typed}" for ${measure} is ${read.ok ? 'unknown' : read.problem}`)
 }
 
 /** Splits an answer of the story into fingers or a signed length. */

@@ -1,4 +1,4 @@
-import { agree, measures, parseLength, rankSizes, SizeTable } from '@merry-tailor/core'
+import { agree, measures, parseLength, parseWeight, rankSizes, SizeTable } from '@merry-tailor/core'
 import { describe, expect, it } from 'vitest'
 import { dogs, owners, tickets } from './scenario.ts'
 import { sizeTables } from './size-tables.ts'
@@ -8,7 +8,8 @@ const NOT_OURS = [
   4, 5.5, 7, 7.5, 8, 8.5, 10, 13, 13.5, 14, 15, 17, 17.5, 19, 20, 22, 23, 27, 28, 29, 32, 34, 35, 36, 50, 56, 10.5, 11.625, 11.75, 12.125, 15.25, 23.25, 23.375,
   24.5, 27.3, 28.25, 28.375, 29.125, 29.375,
 ]
-const readings = tickets.flatMap((ticket) => ticket.readings.map((reading) => ({ ...reading, unit: ticket.unit })))
+const readings = tickets.flatMap((ticket) => ticket.readings.filter((reading) => reading.measure !== 'M00').map((reading) => ({ ...reading, unit: ticket.unit })))
+const weighings = tickets.flatMap((ticket) => ticket.readings.filter((reading) => reading.measure === 'M00').map((reading) => parseWeight(reading.typed)))
 
 describe('the demo scenario', () => {
   it('has the people, dogs and tickets a shop of this size has', () => {
@@ -32,7 +33,8 @@ describe('the demo scenario', () => {
       const read = parseLength(reading.typed, reading.unit)
       return read.ok ? read.mm / (read.unit === 'in' ? 25.4 : 10) : Number.NaN
     })
-    const weights = dogs.map((dog) => dog.weightKg ?? 0)
+    expect(weighings.every((read) => read.ok)).toBe(true)
+    const weights = [...dogs.map((dog) => dog.weightKg ?? 0), ...weighings.map((read) => (read.ok ? read.kg : 0))]
     expect([...numbers, ...weights].filter((value) => NOT_OURS.some((taken) => Math.abs(taken - value) < 1e-6))).toEqual([])
   })
 
@@ -45,6 +47,14 @@ describe('the demo scenario', () => {
     }
     expect(sizeTables.flatMap((table) => table.school ?? []).sort()).toEqual(['A', 'B'])
     for (const table of sizeTables) expect(SizeTable.safeParse(table).success).toBe(true)
+  })
+
+  it('has a dog with two years of tapes, numbers under other people’s letters, and four paws', () => {
+    const days = tickets.filter((ticket) => ticket.dog === 'spinnaker').map((ticket) => ticket.daysAgo)
+    expect(Math.max(...days) - Math.min(...days)).toBeGreaterThanOrEqual(725)
+    expect(days.length).toBeGreaterThanOrEqual(8)
+    expect(tickets.flatMap((ticket) => ticket.asWritten ?? []).length).toBeGreaterThanOrEqual(3)
+    expect(new Set(readings.flatMap((reading) => reading.with?.place ?? [])).size).toBeGreaterThanOrEqual(3)
   })
 
   it('tells its cases: a dog between sizes, and one whose neck and length disagree', () => {

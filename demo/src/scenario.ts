@@ -1,4 +1,17 @@
-import type { Acknowledgement, Activity, DogFields, FamilyId, ItemWay, LengthUnit, NewObservation, School } from '@merry-tailor/core'
+import type {
+  Acknowledgement,
+  Activity,
+  DogFields,
+  DogNoteKind,
+  FamilyId,
+  ItemWay,
+  LengthUnit,
+  NewAsWritten,
+  NewObservation,
+  NewReading,
+  School,
+} from '@merry-tailor/core'
+import { spinnaker } from './two-years.ts'
 
 /**
  * Autumn at the quay of Marrowick, the ferry town of the Fennar Isles: an outfitter's workshop between the mail shed
@@ -20,6 +33,7 @@ export interface ReadingStory {
   one?: true
   struck?: string
   by?: string
+  with?: Partial<Pick<NewReading, 'place' | 'method' | 'coat' | 'chalkMark' | 'postureDoubt' | 'heldBy' | 'dewclaw' | 'remark'>>
 }
 
 export interface RoundStory {
@@ -51,6 +65,8 @@ export interface TicketStory {
   unit: LengthUnit
   items: ItemStory[]
   readings: ReadingStory[]
+  asWritten?: Pick<NewAsWritten, 'letters' | 'asWritten' | 'came' | 'wanted' | 'remark'>[]
+  wholeBody?: true
   acknowledged?: Pick<Acknowledgement, 'kind' | 'code' | 'text' | 'reason'>[]
   closed?: true
   nextLook?: number
@@ -58,6 +74,28 @@ export interface TicketStory {
 }
 
 export const fitters = ['Ylva', 'Orrin'] as const
+
+/** Everybody's fingers are different; mm. */
+export const gauges: Readonly<Record<(typeof fitters)[number], { indexMm: number; twoMm: number; fourMm: number; handMm: number }>> = {
+  Ylva: { indexMm: 14.2, twoMm: 32.6, fourMm: 68.4, handMm: 23.1 },
+  Orrin: { indexMm: 17.3, twoMm: 39.4, fourMm: 83.7, handMm: 28.6 },
+}
+
+export interface NoteStory {
+  dog: string
+  kind: DogNoteKind
+  text: string
+  daysAgo: number
+  overDaysAgo?: number
+}
+
+export const notes: readonly NoteStory[] = [
+  { dog: 'spinnaker', kind: 'scar', text: 'Left flank, from the fence at the church. Healed, feel for it under the girth strap.', daysAgo: 402 },
+  { dog: 'spinnaker', kind: 'coat-change', text: 'Into winter coat.', daysAgo: 11 },
+  { dog: 'lodestar', kind: 'stitches', text: 'Right fore pad.', daysAgo: 150, overDaysAgo: 128 },
+  { dog: 'samphire', kind: 'lump', text: 'Size of a pea, left armpit; the vet knows it.', daysAgo: 33 },
+  { dog: 'thrift', kind: 'chafe', text: 'Behind the left elbow after the long hike.', daysAgo: 4 },
+]
 
 export const owners: readonly OwnerStory[] = [
   { key: 'runa', name: 'Runa Aldermoor', contact: 'Harbour office, pier 2', notes: 'Asks for the docket on paper.' },
@@ -240,7 +278,11 @@ export const dogs: readonly DogStory[] = [
     flatFace: false,
     notes: 'Long and low, rubs behind the elbow.',
   },
+  spinnaker.dog,
 ]
+
+const paw = (measure: string, place: NewReading['place'], ...typed: string[]): ReadingStory[] =>
+  typed.map((each) => ({ measure, typed: each, with: { place, method: 'tracing' } }))
 
 const walkingY = (labels: string[]): NonNullable<ItemStory['choice']> => ({ table: 'skerrywright-walking-y', labels })
 
@@ -655,4 +697,41 @@ export const tickets: readonly TicketStory[] = [
     readings: [{ measure: 'M07', typed: '27 1/4' }],
     notes: 'Off the noon ferry, grey dog, waits outside.',
   },
+  // Boots: four paws, each its own; one hind paw still to take.
+  {
+    dog: 'thrift',
+    daysAgo: 1,
+    clock: '13:20',
+    activities: ['long-hike'],
+    needed: 16,
+    promised: 7,
+    unit: 'cm',
+    items: [{ family: 'B2', way: 'stock' }],
+    readings: [
+      ...paw('M32', 'front-left', '6,1', '6,2'),
+      ...paw('M33', 'front-left', '7,4', '7,3'),
+      ...paw('M32', 'front-right', '6,2', '6,1'),
+      ...paw('M33', 'front-right', '7,3', '7,4'),
+      ...paw('M34', 'rear-left', '5,6', '5,7'),
+      ...paw('M35', 'rear-left', '6,8', '6,9'),
+    ],
+  },
+  // A winter coat ordered by mail: numbers under the sender's own letters wait for an answer.
+  {
+    dog: 'pebble',
+    daysAgo: 2,
+    clock: '09:40',
+    activities: ['stroll'],
+    needed: 44,
+    promised: 30,
+    unit: 'cm',
+    items: [{ family: 'C3', way: 'made' }],
+    readings: [{ measure: 'M00', typed: '6,2 kg', with: { method: 'scale' } }],
+    asWritten: [
+      { letters: 'A–B', asWritten: '38', came: 'mail', wanted: 'M16', remark: 'Tuesday boat; no drawing with it' },
+      { letters: 'neck', asWritten: '26,5 cm', came: 'mail', wanted: 'M03', remark: '' },
+      { letters: 'length', asWritten: '41', came: 'phone', wanted: null, remark: 'Said over the phone, from where to where not known' },
+    ],
+  },
+  ...spinnaker.tickets,
 ]

@@ -100,7 +100,15 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
     done()
   })
   if (options.webRoot && existsSync(options.webRoot)) {
-    await app.register(fastifyStatic, { root: options.webRoot, maxAge: '1h', index: 'index.html' })
+    await app.register(fastifyStatic, {
+      root: options.webRoot,
+      maxAge: '1h',
+      index: 'index.html',
+      // The page and its service worker name the files of one build: they are always asked for anew.
+      setHeaders: (reply, path) => {
+        if (/(?:index\.html|sw\.js)$/.test(path)) reply.header('cache-control', 'no-cache')
+      },
+    })
   }
   return app
 }

@@ -5,11 +5,16 @@ import { createRoot } from 'react-dom/client'
 import { Provider } from 'react-redux'
 import { RouterProvider } from 'react-router'
 import { router } from './app/router'
-import { store } from './app/store'
+import { startStore, store } from './app/store'
 import './app/theme.css'
+
+startStore()
 
 const root = document.getElementById('root')
 if (!root) throw new Error('the page has no root')
+// The shell opens with the server gone; while developing, the server's own files are wanted.
+if (import.meta.env.PROD && 'serviceWorker' in navigator) void navigator.serviceWorker.register('/sw.js')
+
 createRoot(root).render(
   <StrictMode>
     <Provider store={store}>

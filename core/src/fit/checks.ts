@@ -199,10 +199,13 @@ const AS_CROSS_BACK = new Set<FamilyId>(['H11', 'H12', 'H13', 'H16', 'H17', 'H18
 /** What handbook 7.2 asks of every harness; the checks of a kind of its own come with that kind. */
 const GENERAL = new Set(['under-every-strap', 'no-sway', 'sides-equal', 'throat-and-belly-clear'])
 
+/** The family whose checks and symptoms are this one's too. */
+export const checkedAs = (family: FamilyId): FamilyId => (AS_CROSS_BACK.has(family) ? 'H11' : family)
+
 /** The checks of handbook 7.2 for one family, in the order a hand makes them; coats, boots and crates have none yet. */
 export function checksFor(family: FamilyId): readonly Check[] {
-  if (family === 'H01') return checks.filter((check) => check.family === 'H01')
-  if (AS_CROSS_BACK.has(family)) return checks.filter((check) => check.family === 'H11')
+  const own = checks.filter((check) => check.family === checkedAs(family))
+  if (own.length > 0) return own
   return family.startsWith('H') ? checks.filter((check) => GENERAL.has(check.id)) : []
 }
 

@@ -1,4 +1,5 @@
 import type { FamilyId } from '../model/index.ts'
+import { checkedAs } from './checks.ts'
 
 /** A adjust, R resize, C change style, P procedure (handbook 7.3). */
 export type RemedyKind = 'adjust' | 'resize' | 'change' | 'procedure'
@@ -118,6 +119,6 @@ export const symptoms: Readonly<Record<string, Symptom>> = Object.fromEntries(
 
 /** Symptoms that can show on this family, those named by a failing check first. */
 export function symptomsFor(family: FamilyId, first: readonly string[] = []): Symptom[] {
-  const all = Object.values(symptoms).filter((symptom) => symptom.families.includes(family))
+  const all = Object.values(symptoms).filter((symptom) => symptom.families.includes(checkedAs(family)))
   return all.sort((a, b) => Number(first.includes(b.id)) - Number(first.includes(a.id)) || a.id.localeCompare(b.id))
 }

@@ -1,2 +1,2 @@
 /** Growing and changing dogs: when the tapes go out of date. */
-export { measureAgain, type AgainReason, type MeasuredRecord } from './measure-again.ts'
+export { measureAgain, type AgainReason, type ComingBack, type MeasuredRecord, type Reminder } from './measure-again.ts'

@@ -47,6 +47,24 @@ export interface AgainReason {
   facts: { days?: number; months?: number; byShare?: number; fromKg?: number; toKg?: number }
 }
 
+/** A dog whose tapes may no longer hold, and why; the most urgent reason first. */
+export interface Reminder {
+  dogId: string
+  dog: string
+  measuredOn: string
+  reasons: AgainReason[]
+}
+
+/** A dog expected back: the next look that was agreed. */
+export interface ComingBack {
+  ticketId: string
+  number: number
+  dogId: string | null
+  dog: string
+  on: string
+  state: 'open' | 'closed'
+}
+
 /** Weeks between measurings of a growing dog. Source: handbook 4.8, from memory, unverified. */
 const PUPPY_DAYS = 28
 const YOUNG_DAYS = 31

@@ -42,7 +42,7 @@ const boots = must('M32', 'M33', 'M34', 'M35', 'M36', 'M37')
 const crate = must('M42', 'M43', 'M44', 'M39', 'M40', 'M41')
 
 /** Full-length pulling harnesses: by stock chart, or made to one of the two schools. */
-const FULL_LENGTH = new Set<FamilyId>(['H11', 'H12', 'H13', 'H16', 'H17', 'H18', 'H19', 'H20'])
+const FULL_LENGTH: ReadonlySet<FamilyId> = new Set<FamilyId>(['H11', 'H12', 'H13', 'H16', 'H17', 'H18', 'H19', 'H20'])
 
 /**
  * Source: handbook 3.4, common practice; draft, boots, crates and the merging from memory, unverified. Families the
@@ -87,6 +87,9 @@ const BY_FAMILY: Readonly<Record<FamilyId, readonly Want[]>> = {
   K3: crate,
   K4: check('M45', 'M42'),
 }
+
+/** Is this family made to one of the two measuring schools? */
+export const hasSchools = (family: FamilyId): boolean => FULL_LENGTH.has(family)
 
 function wantsOf(item: TapeItem): readonly Want[] {
   if (!FULL_LENGTH.has(item.family)) return BY_FAMILY[item.family]

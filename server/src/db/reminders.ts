@@ -1,23 +1,5 @@
-import { measureAgain, type AgainReason, type DogNote, type MeasuredRecord, type Activity, type FamilyId, type School } from '@merry-tailor/core'
+import { measureAgain, type ComingBack, type DogNote, type Reminder, type MeasuredRecord, type Activity, type FamilyId, type School } from '@merry-tailor/core'
 import type { Db } from './open.ts'
-
-/** A dog whose tapes may no longer hold, and why; the most urgent reason first. */
-export interface Reminder {
-  dogId: string
-  dog: string
-  measuredOn: string
-  reasons: AgainReason[]
-}
-
-/** A dog expected back: the next look that was agreed. */
-export interface ComingBack {
-  ticketId: string
-  number: number
-  dogId: string | null
-  dog: string
-  on: string
-  state: 'open' | 'closed'
-}
 
 interface DogRow {
   id: string

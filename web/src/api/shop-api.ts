@@ -1,75 +1,78 @@
 import type {
-  Acknowledgement,
+  Act,
   Change,
-  Choice,
+  ComingBack,
   Dog,
   DogSheet,
+  Fitter,
   Found,
-  Item,
-  NewAcknowledgement,
   NewChoice,
   NewDog,
+  NewDogNote,
+  NewFitter,
   NewItem,
   NewObservation,
   NewOwner,
-  NewReading,
   NewSymptomNote,
   NewTicket,
   NewTryOn,
-  Observation,
   Owner,
-  Reading,
+  Reminder,
+  ShopFields,
   SizeTable,
-  Strike,
-  SymptomNote,
-  Ticket,
   TicketSheet,
-  TryOn,
 } from '@merry-tailor/core'
-import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react'
+import type { BodySheet, KennelImport } from '@merry-tailor/core/formats'
+import { createApi } from '@reduxjs/toolkit/query/react'
+import { baseQuery, type Request } from './base-query'
+import type { WriteRequest } from './device-store'
+import { assign, sheetRecipes, type ItemChange, type Part, type RoundPart, type TicketAct } from './recipes'
 
-/** A part of a ticket: the ticket's id, the part's client-made id, and what is sent. */
-interface Part<T> {
-  ticketId: string
-  id: string
-  body: T
-}
+const put = (url: string, body: unknown): WriteRequest => ({ url, method: 'PUT', body })
+const patch = (url: string, changes: readonly Change[]): WriteRequest => ({ url, method: 'PATCH', body: { changes } })
 
-interface RoundPart<T> extends Part<T> {
-  roundId: string
-}
-
-const put = <T>(url: string, body: T) => ({ url, method: 'PUT', body })
-const patch = (url: string, changes: Change[]) => ({ url, method: 'PATCH', body: { changes } })
-
-/** Appends `made` unless the list holds its id: so an optimistic row and its answer are one row. */
-function keep<T extends { id: string }>(list: T[], made: T): void {
-  const at = list.findIndex((each) => each.id === made.id)
-  if (at < 0) list.push(made)
-  else list[at] = made
-}
-
-const assign = (target: object, changes: readonly Change[]): void => {
-  for (const { field, to } of changes) (target as Record<string, unknown>)[field] = to
+/** Where each act of the bench is sent. */
+export function requestOf(ticketId: string, act: Act): WriteRequest {
+  const base = `/tickets/${ticketId}`
+  switch (act.act) {
+    case 'read':
+      return put(`${base}/readings/${act.id}`, act.body)
+    case 'mark':
+      return put(`${base}/marks/${act.id}`, act.body)
+    case 'acknowledge':
+      return put(`${base}/acknowledgements/${act.id}`, act.body)
+    case 'write-down':
+      return put(`${base}/as-written/${act.id}`, act.body)
+    case 'answer':
+      return put(`${base}/as-written/${act.id}/answer`, act.body)
+    case 'change':
+      return patch(base, act.changes)
+  }
 }
 
 /**
  * Server state. Every act at the dog shows at once: the ticket's sheet is patched before the request leaves, and
- * patched back when the server refuses it.
+ * patched back when the server refuses it. What cannot be sent waits on the device.
  */
 export const shopApi = createApi({
   reducerPath: 'api',
-  baseQuery: fetchBaseQuery({ baseUrl: '/api', timeout: 15_000 }),
-  tagTypes: ['Tickets', 'Dogs', 'Owners', 'SizeTables', 'Found'],
+  baseQuery,
+  tagTypes: ['Tickets', 'Dogs', 'Owners', 'SizeTables', 'Found', 'Shop', 'Fitters', 'Reminders'],
   keepUnusedDataFor: 600,
   endpoints: (build) => {
-    type Recipe<A> = (sheet: TicketSheet, arg: A) => void
+    /** A write with its name and argument, so that it can wait in the outbox. */
+    const named =
+      <A>(endpoint: string, request: (arg: A) => WriteRequest) =>
+      (arg: A): Request => ({ ...request(arg), endpoint, arg })
+
     /** A write to a ticket that shows in its sheet in the same frame. */
-    const onSheet = <R, A extends { ticketId: string }>(query: (arg: A) => { url: string; method: string; body: unknown }, recipe: Recipe<A>) =>
-      build.mutation<R, A>({
-        query,
+    const onSheet = <A extends { ticketId: string }>(endpoint: keyof typeof sheetRecipes, request: (arg: A) => WriteRequest) =>
+      build.mutation<unknown, A>({
+        query: named(endpoint, request),
         async onQueryStarted(arg, { dispatch, queryFulfilled }) {
-          const shown = dispatch(shopApi.util.updateQueryData('ticket', arg.ticketId, (sheet) => recipe(sheet, arg)))
+          const recipe = sheetRecipes[endpoint] as (sheet: TicketSheet, arg: unknown) => void
+          const onOne = () => dispatch(shopApi.util.updateQueryData('ticket', arg.ticketId, (sheet) => recipe(sheet, arg)))
+          const shown = onOne()
           const listed = dispatch(
             shopApi.util.updateQueryData('tickets', undefined, (sheets) => {
               const sheet = sheets.find((each) => each.ticket.id === arg.ticketId)
@@ -79,13 +82,15 @@ export const shopApi = createApi({
           try {
             await queryFulfilled
             // Again, in case a list that left before this write came back after it.
-            dispatch(shopApi.util.updateQueryData('ticket', arg.ticketId, (sheet) => recipe(sheet, arg)))
+            onOne()
           } catch {
             shown.undo()
             listed.undo()
           }
         },
       })
+    const write = <A>(endpoint: string, request: (arg: A) => WriteRequest, tags: readonly ('Tickets' | 'Dogs' | 'Owners' | 'SizeTables' | 'Found' | 'Shop' | 'Fitters' | 'Reminders')[]) =>
+      build.mutation<unknown, A>({ query: named(endpoint, request), invalidatesTags: [...tags] })
 
     return {
       tickets: build.query<TicketSheet[], undefined>({
@@ -97,20 +102,32 @@ export const shopApi = createApi({
           void dispatch(shopApi.util.upsertQueryEntries(data.map((sheet) => ({ endpointName: 'ticket' as const, arg: sheet.ticket.id, value: sheet }))))
         },
       }),
-      closedTickets: build.query<TicketSheet[], undefined>({ query: () => '/tickets?state=closed', providesTags: ['Tickets'] }),
       ticket: build.query<TicketSheet, string>({ query: (id) => `/tickets/${id}`, providesTags: (_, __, id) => [{ type: 'Tickets', id }] }),
       dogs: build.query<Dog[], undefined>({ query: () => '/dogs', providesTags: ['Dogs'] }),
       dog: build.query<DogSheet, string>({ query: (id) => `/dogs/${id}`, providesTags: ['Dogs', 'Tickets'] }),
       owners: build.query<Owner[], undefined>({ query: () => '/owners', providesTags: ['Owners'] }),
       sizeTables: build.query<SizeTable[], undefined>({ query: () => '/size-tables', providesTags: ['SizeTables'] }),
       find: build.query<Found[], string>({ query: (q) => `/find?q=${encodeURIComponent(q)}`, providesTags: ['Found'] }),
-
-      addTicket: build.mutation<Ticket, { id: string; body: NewTicket }>({
-        query: ({ id, body }) => put(`/tickets/${id}`, body),
-        invalidatesTags: ['Tickets', 'Found'],
+      shop: build.query<ShopFields, undefined>({ query: () => '/shop', providesTags: ['Shop'] }),
+      fitters: build.query<Fitter[], undefined>({ query: () => '/fitters', providesTags: ['Fitters'] }),
+      reminders: build.query<{ again: Reminder[]; back: ComingBack[] }, string>({
+        query: (on) => `/reminders?on=${on}`,
+        providesTags: ['Reminders', 'Tickets', 'Dogs'],
       }),
-      changeTicket: build.mutation<Ticket, { ticketId: string; changes: Change[] }>({
-        query: ({ ticketId, changes }) => patch(`/tickets/${ticketId}`, changes),
+
+      act: onSheet<TicketAct>('act', ({ ticketId, act }) => requestOf(ticketId, act)),
+      addItem: onSheet<Part<NewItem>>('addItem', ({ ticketId, id, body }) => put(`/tickets/${ticketId}/items/${id}`, body)),
+      changeItem: onSheet<ItemChange>('changeItem', ({ ticketId, id, changes }) => patch(`/tickets/${ticketId}/items/${id}`, changes)),
+      addChoice: onSheet<Part<NewChoice>>('addChoice', ({ ticketId, id, body }) => put(`/tickets/${ticketId}/choices/${id}`, body)),
+      addTryOn: onSheet<Part<NewTryOn>>('addTryOn', ({ ticketId, id, body }) => put(`/tickets/${ticketId}/try-ons/${id}`, body)),
+      addObservation: onSheet<RoundPart<NewObservation>>('addObservation', ({ ticketId, roundId, id, body }) =>
+        put(`/tickets/${ticketId}/try-ons/${roundId}/observations/${id}`, body),
+      ),
+      addSymptomNote: onSheet<RoundPart<NewSymptomNote>>('addSymptomNote', ({ ticketId, roundId, id, body }) =>
+        put(`/tickets/${ticketId}/try-ons/${roundId}/symptoms/${id}`, body),
+      ),
+      changeTicket: build.mutation<unknown, { ticketId: string; changes: Change[] }>({
+        query: named('changeTicket', ({ ticketId, changes }) => patch(`/tickets/${ticketId}`, changes)),
         async onQueryStarted({ ticketId, changes }, { dispatch, queryFulfilled }) {
           const shown = dispatch(shopApi.util.updateQueryData('ticket', ticketId, (sheet) => assign(sheet.ticket, changes)))
           try {
@@ -121,96 +138,83 @@ export const shopApi = createApi({
         },
         invalidatesTags: ['Tickets', 'Found'],
       }),
-      addItem: onSheet<Item, Part<NewItem>>(
-        ({ ticketId, id, body }) => put(`/tickets/${ticketId}/items/${id}`, body),
-        (sheet, { id, body: { at, ...item } }) => keep(sheet.items, { ...item, id, removed: false, createdAt: at }),
-      ),
-      changeItem: onSheet<Item, { ticketId: string; id: string; changes: Change[] }>(
-        ({ ticketId, id, changes }) => patch(`/tickets/${ticketId}/items/${id}`, changes),
-        (sheet, { id, changes }) => {
-          const item = sheet.items.find((each) => each.id === id)
-          if (item) assign(item, changes)
-        },
-      ),
-      addReading: onSheet<Reading, Part<NewReading>>(
-        ({ ticketId, id, body }) => put(`/tickets/${ticketId}/readings/${id}`, body),
-        (sheet, { id, body }) => keep(sheet.readings, { ...body, id }),
-      ),
-      strikeReading: onSheet<Reading, Part<Strike>>(
-        ({ ticketId, id, body }) => put(`/tickets/${ticketId}/readings/${id}/strike`, body),
-        (sheet, { id, body }) => {
-          const reading = sheet.readings.find((each) => each.id === id)
-          if (reading) reading.struck ??= body
-        },
-      ),
-      addChoice: onSheet<Choice, Part<NewChoice>>(
-        ({ ticketId, id, body }) => put(`/tickets/${ticketId}/choices/${id}`, body),
-        (sheet, { id, body }) => keep(sheet.choices, { ...body, id }),
-      ),
-      addAcknowledgement: onSheet<Acknowledgement, Part<NewAcknowledgement>>(
-        ({ ticketId, id, body }) => put(`/tickets/${ticketId}/acknowledgements/${id}`, body),
-        (sheet, { id, body }) => keep(sheet.acknowledgements, { ...body, id }),
-      ),
-      addTryOn: onSheet<TryOn, Part<NewTryOn>>(
-        ({ ticketId, id, body }) => put(`/tickets/${ticketId}/try-ons/${id}`, body),
-        (sheet, { id, body }) => keep(sheet.tryOns, { ...body, id, observations: [], symptoms: [] }),
-      ),
-      addObservation: onSheet<Observation, RoundPart<NewObservation>>(
-        ({ ticketId, roundId, id, body }) => put(`/tickets/${ticketId}/try-ons/${roundId}/observations/${id}`, body),
-        (sheet, { roundId, id, body }) => keep(sheet.tryOns.find((round) => round.id === roundId)?.observations ?? [], { ...body, id }),
-      ),
-      addSymptomNote: onSheet<SymptomNote, RoundPart<NewSymptomNote>>(
-        ({ ticketId, roundId, id, body }) => put(`/tickets/${ticketId}/try-ons/${roundId}/symptoms/${id}`, body),
-        (sheet, { roundId, id, body }) => keep(sheet.tryOns.find((round) => round.id === roundId)?.symptoms ?? [], { ...body, id }),
-      ),
 
-      addDog: build.mutation<Dog, { id: string; body: NewDog }>({
-        query: ({ id, body }) => put(`/dogs/${id}`, body),
-        invalidatesTags: ['Dogs', 'Found'],
+      addTicket: write<{ id: string; body: NewTicket }>('addTicket', ({ id, body }) => put(`/tickets/${id}`, body), ['Tickets', 'Found']),
+      addDog: write<{ id: string; body: NewDog }>('addDog', ({ id, body }) => put(`/dogs/${id}`, body), ['Dogs', 'Found']),
+      changeDog: write<{ id: string; changes: Change[] }>('changeDog', ({ id, changes }) => patch(`/dogs/${id}`, changes), ['Dogs', 'Tickets', 'Found']),
+      addDogNote: write<{ dogId: string; id: string; body: NewDogNote }>('addDogNote', ({ dogId, id, body }) => put(`/dogs/${dogId}/notes/${id}`, body), [
+        'Dogs',
+      ]),
+      changeDogNote: write<{ dogId: string; id: string; changes: Change[] }>(
+        'changeDogNote',
+        ({ dogId, id, changes }) => patch(`/dogs/${dogId}/notes/${id}`, changes),
+        ['Dogs'],
+      ),
+      removePhoto: write<{ dogId: string; id: string }>('removePhoto', ({ dogId, id }) => ({ url: `/dogs/${dogId}/photos/${id}`, method: 'DELETE', body: undefined }), ['Dogs']),
+      addOwner: write<{ id: string; body: NewOwner }>('addOwner', ({ id, body }) => put(`/owners/${id}`, body), ['Owners', 'Found']),
+      changeOwner: write<{ id: string; changes: Change[] }>('changeOwner', ({ id, changes }) => patch(`/owners/${id}`, changes), [
+        'Owners',
+        'Tickets',
+        'Dogs',
+        'Found',
+      ]),
+      addSizeTable: write<SizeTable>('addSizeTable', (table) => put(`/size-tables/${table.id}/${table.version}`, table), ['SizeTables']),
+      changeShop: build.mutation<unknown, Change[]>({
+        query: named('changeShop', (changes) => patch('/shop', changes)),
+        async onQueryStarted(changes, { dispatch, queryFulfilled }) {
+          const shown = dispatch(shopApi.util.updateQueryData('shop', undefined, (shop) => assign(shop, changes)))
+          await queryFulfilled.catch(() => shown.undo())
+        },
+        invalidatesTags: ['Shop'],
       }),
-      changeDog: build.mutation<Dog, { id: string; changes: Change[] }>({
-        query: ({ id, changes }) => patch(`/dogs/${id}`, changes),
-        invalidatesTags: ['Dogs', 'Tickets', 'Found'],
-      }),
-      addOwner: build.mutation<Owner, { id: string; body: NewOwner }>({
-        query: ({ id, body }) => put(`/owners/${id}`, body),
-        invalidatesTags: ['Owners', 'Found'],
-      }),
-      changeOwner: build.mutation<Owner, { id: string; changes: Change[] }>({
-        query: ({ id, changes }) => patch(`/owners/${id}`, changes),
-        invalidatesTags: ['Owners', 'Tickets', 'Dogs', 'Found'],
-      }),
-      addSizeTable: build.mutation<SizeTable, SizeTable>({
-        query: (table) => put(`/size-tables/${table.id}/${table.version}`, table),
-        invalidatesTags: ['SizeTables'],
-      }),
+      addFitter: write<{ id: string; body: NewFitter }>('addFitter', ({ id, body }) => put(`/fitters/${id}`, body), ['Fitters']),
+      changeFitter: write<{ id: string; changes: Change[] }>('changeFitter', ({ id, changes }) => patch(`/fitters/${id}`, changes), ['Fitters']),
+      takeKennelList: write<KennelImport>('takeKennelList', (list) => ({ url: '/kennel-list', method: 'POST', body: list }), [
+        'Dogs',
+        'Owners',
+        'Tickets',
+        'Found',
+      ]),
+      takeBodySheet: write<{ sheet: BodySheet; ownerId: string }>(
+        'takeBodySheet',
+        ({ sheet, ownerId }) => put(`/body-sheets/${sheet.dog.id}?ownerId=${ownerId}`, sheet),
+        ['Dogs', 'Owners', 'Tickets', 'Found'],
+      ),
     }
   },
 })
 
 export const {
   useTicketsQuery,
-  useClosedTicketsQuery,
   useTicketQuery,
   useDogsQuery,
   useDogQuery,
   useOwnersQuery,
   useSizeTablesQuery,
   useFindQuery,
-  useAddTicketMutation,
-  useChangeTicketMutation,
+  useShopQuery,
+  useFittersQuery,
+  useRemindersQuery,
+  useActMutation,
   useAddItemMutation,
   useChangeItemMutation,
-  useAddReadingMutation,
-  useStrikeReadingMutation,
   useAddChoiceMutation,
-  useAddAcknowledgementMutation,
   useAddTryOnMutation,
   useAddObservationMutation,
   useAddSymptomNoteMutation,
+  useChangeTicketMutation,
+  useAddTicketMutation,
   useAddDogMutation,
   useChangeDogMutation,
+  useAddDogNoteMutation,
+  useChangeDogNoteMutation,
+  useRemovePhotoMutation,
   useAddOwnerMutation,
   useChangeOwnerMutation,
   useAddSizeTableMutation,
+  useChangeShopMutation,
+  useAddFitterMutation,
+  useChangeFitterMutation,
+  useTakeKennelListMutation,
+  useTakeBodySheetMutation,
 } = shopApi

@@ -17,7 +17,9 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['N', 'New ticket'],
   ['[ ]', 'Previous or next stage'],
   ['Esc', 'Leave the field, then unselect'],
-  ['Ctrl + Z', 'Unpin the last reading'],
+  ['Ctrl + Z', 'Take the last act back'],
+  ['Ctrl + Y', 'Do it again'],
+  ['S', 'Alone: read from two metres'],
   ['?', 'This list'],
 ]
 

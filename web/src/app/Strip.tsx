@@ -4,6 +4,7 @@ import { Link, NavLink } from 'react-router'
 import { Brand } from '../ui/Brand'
 import { PinkedEdge } from '../ui/PinkedEdge'
 import { Segmented } from '../ui/controls/Segmented'
+import { Refused } from './Refused'
 import { settingsChanged } from './settings'
 import { useAppDispatch, useAppSelector } from './store'
 import { clock } from './today'
@@ -52,8 +53,21 @@ function Kept() {
   const saving = useAppSelector((state) => state.saving)
   return (
     <div className="hidden items-center gap-2 pr-4 pl-3.5 md:flex">
-      <p aria-live="polite" className={`hidden w-[44px] text-[13.5px] leading-[17px] lg:block ${saving.failure ? 'font-bold text-tape' : 'text-cloth-mute'}`}>
-        {saving.failure ? 'Not saved' : saving.savedAt ? `Saved ${clock(saving.savedAt)}` : ''}
+      <p
+        aria-live="polite"
+        className={`hidden text-[13.5px] leading-[17px] lg:block ${saving.waiting > 0 || !saving.reached ? 'w-[74px]' : 'w-[44px]'} ${saving.failure || saving.waiting > 0 ? 'font-bold text-tape' : 'text-cloth-mute'}`}
+      >
+        {saving.waiting > 0
+          ? saving.reached
+            ? `Sending ${saving.waiting}`
+            : `${saving.waiting} kept here, not sent`
+          : saving.failure
+            ? 'Not saved'
+            : !saving.reached
+              ? 'Server away'
+              : saving.savedAt
+                ? `Saved ${clock(saving.savedAt)}`
+                : ''}
       </p>
       <button
         type="button"
@@ -128,6 +142,7 @@ export function PlaceFrame({ name, detail, children }: { name: string; detail: s
         <Places />
       </Strip>
       <NotKept />
+      <Refused />
       <main className="flex min-h-0 flex-1 flex-col">{children}</main>
     </div>
   )

@@ -1,40 +1,46 @@
 import { createBrowserRouter, Navigate } from 'react-router'
-import { DogPage } from '../dogs/DogPage'
-import { DogsPage } from '../dogs/DogsPage'
-import { SettingsPage } from '../settings/SettingsPage'
-import { SizesPage } from '../tables/SizesPage'
-import { AskStage } from '../ticket/ask/AskStage'
-import { ChooseStage } from '../ticket/choose/ChooseStage'
-import { Docket } from '../ticket/finish/Docket'
-import { FinishStage } from '../ticket/finish/FinishStage'
 import { MeasureStage } from '../ticket/measure/MeasureStage'
 import { TicketFrame, TicketStart } from '../ticket/TicketFrame'
-import { TryOnStage } from '../ticket/try-on/TryOnStage'
 import { TodayPage } from '../today/TodayPage'
 import { Root } from './Root'
 import { RouteProblem } from './RouteProblem'
+
+/** Today and the tape come with the first load; every other room when its door is opened. */
+const room =
+  <K extends string>(load: () => Promise<Record<K, React.ComponentType>>, name: K) =>
+  async () => ({ Component: (await load())[name] })
 
 export const router = createBrowserRouter([
   {
     element: <Root />,
     errorElement: <RouteProblem />,
+    HydrateFallback: () => null,
     children: [
       { path: '/', element: <TodayPage /> },
-      { path: '/dogs', element: <DogsPage /> },
-      { path: '/dogs/:dogId', element: <DogPage /> },
-      { path: '/sizes', element: <SizesPage /> },
-      { path: '/shop', element: <SettingsPage /> },
+      { path: '/dogs', lazy: room(() => import('../dogs/DogsPage'), 'DogsPage') },
+      { path: '/dogs/bring-in', lazy: room(() => import('../dogs/BringIn'), 'BringIn') },
+      { path: '/dogs/:dogId', lazy: room(() => import('../dogs/DogPage'), 'DogPage') },
+      { path: '/sizes', lazy: room(() => import('../tables/SizesPage'), 'SizesPage') },
+      { path: '/shop', lazy: room(() => import('../settings/SettingsPage'), 'SettingsPage') },
+      { path: '/round', lazy: room(() => import('../round/RoundPage'), 'RoundPage') },
+      { path: '/round/sheet', lazy: room(() => import('../round/YardSheet'), 'YardSheet') },
+      { path: '/round/entry', lazy: room(() => import('../round/RoundEntry'), 'RoundEntry') },
       {
         path: '/tickets/:ticketId',
         element: <TicketFrame />,
         children: [
           { index: true, element: <TicketStart /> },
-          { path: 'ask', element: <AskStage /> },
+          { path: 'ask', lazy: room(() => import('../ticket/ask/AskStage'), 'AskStage') },
           { path: 'measure', element: <MeasureStage /> },
-          { path: 'choose', element: <ChooseStage /> },
-          { path: 'try-on', element: <TryOnStage /> },
-          { path: 'finish', element: <FinishStage /> },
-          { path: 'docket', element: <Docket /> },
+          { path: 'solo', lazy: room(() => import('../ticket/solo/SoloBench'), 'SoloBench') },
+          { path: 'form', lazy: room(() => import('../ticket/paper/MeasuringForm'), 'MeasuringForm') },
+          { path: 'quick', lazy: room(() => import('../ticket/paper/QuickEntry'), 'QuickEntry') },
+          { path: 'letters', lazy: room(() => import('../ticket/letters/LettersPage'), 'LettersPage') },
+          { path: 'ask-back', lazy: room(() => import('../ticket/paper/AskBack'), 'AskBack') },
+          { path: 'choose', lazy: room(() => import('../ticket/choose/ChooseStage'), 'ChooseStage') },
+          { path: 'try-on', lazy: room(() => import('../ticket/try-on/TryOnStage'), 'TryOnStage') },
+          { path: 'finish', lazy: room(() => import('../ticket/finish/FinishStage'), 'FinishStage') },
+          { path: 'docket', lazy: room(() => import('../ticket/finish/Docket'), 'Docket') },
         ],
       },
       { path: '*', element: <Navigate to="/" replace /> },

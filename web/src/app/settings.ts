@@ -1,9 +1,11 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
-import type { LengthStyle } from '@merry-tailor/core'
+import type { LengthStyle, ShopFields } from '@merry-tailor/core'
 
-/** What this device's user set: never the shop's data. */
+/** What this device's user set, and what it follows of the shop's agreements. */
 export interface Settings {
   unit: 'in' | 'cm'
+  /** The unit was chosen on this device; until then it is the shop's. */
+  unitChosen: boolean
   theme: 'light' | 'evening'
   /** Steps shown, in the unit itself (handbook 4.7: an eighth of an inch or half a centimetre, as the shop sets it). */
   inchStep: 0.125 | 0.0625
@@ -12,10 +14,15 @@ export interface Settings {
   letterKeys: boolean
   paper: 'A4' | 'Letter'
   fitter: string
+  /** Who holds the head. */
+  helper: string
+  /** Prompts and readings spoken, where the browser can. */
+  voice: boolean
 }
 
 const usual: Settings = {
   unit: 'in',
+  unitChosen: false,
   theme: 'light',
   inchStep: 0.125,
   cmStep: 0.5,
@@ -23,6 +30,8 @@ const usual: Settings = {
   letterKeys: true,
   paper: 'A4',
   fitter: '',
+  helper: '',
+  voice: false,
 }
 const KEY = 'merry-tailor-settings'
 
@@ -46,11 +55,22 @@ export const settingsSlice = createSlice({
   name: 'settings',
   initialState: readSettings,
   reducers: {
-    changed: (state, action: PayloadAction<Partial<Settings>>) => ({ ...state, ...action.payload }),
+    changed: (state, action: PayloadAction<Partial<Settings>>) => ({
+      ...state,
+      ...action.payload,
+      ...(action.payload.unit ? { unitChosen: true } : {}),
+    }),
+    followShop: (state, { payload }: PayloadAction<ShopFields>) => {
+      const { inchStep, cmStep, paper, letterKeys } = payload
+      const unit = state.unitChosen ? state.unit : payload.unit
+      const same = state.inchStep === inchStep && state.cmStep === cmStep && state.paper === paper && state.letterKeys === letterKeys && state.unit === unit
+      return same ? state : { ...state, inchStep, cmStep, paper, letterKeys, unit }
+    },
   },
 })
 
 export const settingsChanged = settingsSlice.actions.changed
+export const { followShop } = settingsSlice.actions
 
 /** The step agreed values and gaps are shown at. */
 export const valueStyle = (settings: Settings): LengthStyle => ({

@@ -1,9 +1,13 @@
-import { configureStore, createListenerMiddleware, isFulfilled, isPending, isRejected } from '@reduxjs/toolkit'
+import { configureStore, createListenerMiddleware, isFulfilled, isRejected } from '@reduxjs/toolkit'
+import { setupListeners } from '@reduxjs/toolkit/query'
 import { useDispatch, useSelector } from 'react-redux'
+import { outbox } from '../api/outbox'
 import { shopApi } from '../api/shop-api'
+import { historySlice } from '../ticket/history-slice'
+import { benchSlice } from '../ticket/measure/bench-slice'
 import { problemWords } from '../words/problems'
-import { kept, notKept, savingSlice, sent } from './saving'
-import { keepSettings, settingsSlice } from './settings'
+import { kept, keptHere, notKept, outboxChanged, savingSlice } from './saving'
+import { followShop, keepSettings, settingsSlice } from './settings'
 
 const listener = createListenerMiddleware()
 
@@ -12,6 +16,8 @@ export const store = configureStore({
     [shopApi.reducerPath]: shopApi.reducer,
     [settingsSlice.name]: settingsSlice.reducer,
     [savingSlice.name]: savingSlice.reducer,
+    [historySlice.name]: historySlice.reducer,
+    [benchSlice.name]: benchSlice.reducer,
   },
   middleware: (usual) => usual({ serializableCheck: false, immutableCheck: false }).prepend(listener.middleware).concat(shopApi.middleware),
 })
@@ -21,7 +27,12 @@ export const useAppDispatch = useDispatch.withTypes<typeof store.dispatch>()
 export const useAppSelector = useSelector.withTypes<RootState>()
 
 const settingsOf = (state: unknown): RootState['settings'] => (state as RootState).settings
-const isWrite = (action: { meta?: unknown }): boolean => (action.meta as { arg?: { type?: string } } | undefined)?.arg?.type === 'mutation'
+interface Meta {
+  arg?: { type?: string }
+  baseQueryMeta?: { keptHere?: boolean }
+}
+const metaOf = (action: unknown): Meta => ((action as { meta?: unknown }).meta ?? {}) as Meta
+const isWrite = (action: unknown): boolean => metaOf(action).arg?.type === 'mutation'
 
 listener.startListening({
   predicate: (_, now, before) => settingsOf(now) !== settingsOf(before),
@@ -29,10 +40,9 @@ listener.startListening({
     keepSettings(settingsOf(api.getState()))
   },
 })
-listener.startListening({ predicate: (action) => isPending(action) && isWrite(action), effect: (_, { dispatch }) => void dispatch(sent()) })
 listener.startListening({
   predicate: (action) => isFulfilled(action) && isWrite(action),
-  effect: (_, { dispatch }) => void dispatch(kept(new Date().toISOString())),
+  effect: (action, { dispatch }) => void dispatch(metaOf(action).baseQueryMeta?.keptHere ? keptHere() : kept(new Date().toISOString())),
 })
 listener.startListening({
   predicate: (action) => isRejected(action) && isWrite(action),
@@ -40,3 +50,15 @@ listener.startListening({
     dispatch(notKept(problemWords((action as { payload?: unknown }).payload)))
   },
 })
+listener.startListening({
+  matcher: shopApi.endpoints.shop.matchFulfilled,
+  effect: (action, { dispatch }) => void dispatch(followShop(action.payload)),
+})
+
+/** Watches the outbox and the network: called once, by the page. */
+export function startStore(): void {
+  setupListeners(store.dispatch)
+  outbox.onChange((state) => void store.dispatch(outboxChanged(state)))
+  outbox.onArrived(() => void store.dispatch(shopApi.util.invalidateTags(['Tickets', 'Dogs', 'Owners', 'Found', 'Shop', 'Fitters', 'Reminders'])))
+  outbox.start()
+}

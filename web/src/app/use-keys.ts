@@ -11,11 +11,12 @@ const isTyping = (target: EventTarget | null): boolean =>
     (target instanceof HTMLInputElement && !['button', 'checkbox', 'radio'].includes(target.type)))
 
 /** Is a list or dialog open that the keys belong to? */
-const isElsewhere = (): boolean => document.querySelector('[role="dialog"], [role="listbox"][data-state="open"]') !== null
+const isElsewhere = (): boolean => document.querySelector('[role="dialog"], [role="menu"][data-state="open"], [role="listbox"][data-state="open"]') !== null
 
 const nameOf = (event: KeyboardEvent): string => {
   const key = event.key.length === 1 ? event.key.toLowerCase() : event.key
-  return `${event.ctrlKey || event.metaKey ? 'ctrl+' : ''}${event.altKey ? 'alt+' : ''}${key}`
+  const shift = event.shiftKey && (event.ctrlKey || event.metaKey) ? 'shift+' : ''
+  return `${event.ctrlKey || event.metaKey ? 'ctrl+' : ''}${shift}${event.altKey ? 'alt+' : ''}${key}`
 }
 
 /**

@@ -1,24 +1,28 @@
-import { agree, bodyOf, measures, progressOf, readingsOf, stationOrder, type DogSheet, type TicketSheet } from '@merry-tailor/core'
+import { progressOf, readingsByTape, tapeOrder, type DogSheet, type Place, type TicketSheet } from '@merry-tailor/core'
 import { format, parseISO } from 'date-fns'
-import { useMemo } from 'react'
+import { lazy, Suspense, useMemo, useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { useDogQuery } from '../api/shop-api'
-import { readingStyle, valueStyle } from '../app/settings'
 import { PlaceFrame } from '../app/Strip'
-import { useAppSelector } from '../app/store'
 import { today } from '../app/today'
 import { useKeys } from '../app/use-keys'
 import { useNewTicket } from '../app/use-new-ticket'
+import { useShop } from '../app/use-shop'
 import { KeyCap } from '../ui/controls/KeyCap'
-import { Length } from '../ui/length/Fraction'
-import { SidePlate } from '../ui/plates/SidePlate'
 import { Snag, Unrolling } from '../ui/State'
-import { Tape } from '../ui/tape/Tape'
-import { tapeRange } from '../ui/tape/scale'
-import { useBox } from '../ui/use-width'
 import { dogLine } from '../words/dogs'
 import { problemWords } from '../words/problems'
-import { familyName, measureName, stageName } from '../words/stages'
+import { familyName, stageName } from '../words/stages'
+import { CompareDates } from './CompareDates'
+import { DogNotes } from './DogNotes'
+import { DogPhotos } from './DogPhotos'
+import { FormByDate } from './FormByDate'
+import { MeasureHistory } from './MeasureHistory'
+import { visitsOf } from './visits'
+
+/** Charts are heavy: they come when a dog has been weighed twice. */
+const WeightChart = lazy(() => import('./WeightChart').then((module) => ({ default: module.WeightChart })))
+const NO_TAPE: { measure: string; place: Place | null } = { measure: '', place: null }
 
 /** One dog: its form from the newest tapes, every reading by date, its tickets. */
 export function DogPage() {
@@ -40,43 +44,42 @@ export function DogPage() {
 }
 
 function DogRoom({ sheet }: { sheet: DogSheet }) {
-  const { dog, owner, tickets } = sheet
+  const { dog, owner, tickets, notes, photos } = sheet
+  const rules = useShop()
   const openTicket = useNewTicket()
   const open = (): void => void openTicket({ counter: false, dogId: dog.id })
   useKeys({ Enter: open })
-  const [ref, { width, height }] = useBox<HTMLDivElement>(388, 300)
-  /** Newest visit first; each measure's newest agreed value shapes the form. */
-  const body = useMemo(() => Object.assign({}, ...[...tickets].reverse().map((ticket) => bodyOf(ticket.readings))) as ReturnType<typeof bodyOf>, [tickets])
-  const ids = [...new Set(tickets.flatMap((ticket) => ticket.readings.map((reading) => reading.measure)))].sort(stationOrder)
+  const visits = useMemo(() => visitsOf(tickets, rules), [tickets, rules])
+  const newest = visits.length - 1
+  const [picked, setPicked] = useState<[number, number] | null>(null)
+  const at = picked && picked[1] <= newest ? picked : ([Math.max(0, newest - 1), Math.max(0, newest)] as [number, number])
+  const tapes = useMemo(() => {
+    const byTape = readingsByTape(tickets.flatMap((ticket) => ticket.readings))
+    return Object.values(byTape).sort((a, b) => tapeOrder(a[0] ?? NO_TAPE, b[0] ?? NO_TAPE))
+  }, [tickets])
+  const weights = useMemo(() => visits.flatMap((visit) => (visit.read.M00?.mm != null ? [{ on: visit.on, kg: visit.read.M00.mm }] : [])), [visits])
+  const [then, now] = [visits[at[0]], visits[at[1]]]
   return (
-    <div className="quiet-scroll min-h-0 flex-1 lg:grid lg:grid-cols-[388px_1fr] lg:overflow-hidden bench:grid-cols-[388px_1fr_300px]" tabIndex={-1}>
-      <section aria-label="Form" className="flex min-h-[300px] flex-col lg:border-r-2 lg:border-ink">
-        <div ref={ref} className="mat min-h-[240px] flex-1 overflow-hidden lg:max-h-[400px]">
-          <SidePlate
-            body={body}
-            about={dog}
-            active={null}
-            others={ids.map((measure, i) => ({ measure, row: i + 1, doubt: false }))}
-            width={width}
-            height={height}
-            phone
-          />
-        </div>
-        <div className="border-t-2 border-ink bg-panel px-4 py-3 lg:flex-1">
-          <p>{dog.notes || 'No notes yet.'}</p>
-          {owner && (
-            <p className="mt-1 text-mute">
-              {owner.name}
-              {owner.contact ? `, ${owner.contact}` : ''}
-            </p>
-          )}
-        </div>
+    <div className="quiet-scroll min-h-0 flex-1 lg:grid lg:grid-cols-[388px_1fr] lg:overflow-hidden bench:grid-cols-[388px_1fr_316px]" tabIndex={-1}>
+      <section aria-label="Form" className="quiet-scroll flex min-h-[300px] flex-col bg-panel lg:border-r-2 lg:border-ink">
+        <FormByDate dog={dog} visits={visits} at={at} onAt={setPicked} />
+        <DogNotes dog={dog} notes={notes} />
+        <DogPhotos dogId={dog.id} photos={photos} />
       </section>
       <section aria-label="Readings by date" className="quiet-scroll min-h-0 bg-panel max-lg:border-t-2 max-lg:border-ink">
-        <h2 className="sticky top-0 border-b-2 border-ink bg-panel px-4 py-2 text-[19px] leading-6">Every reading by date</h2>
-        {ids.length === 0 && <p className="px-4 py-4 text-mute">No tape was laid on {dog.name} yet.</p>}
-        {ids.map((id, i) => (
-          <MeasureHistory key={id} id={id} row={i + 1} tickets={tickets} />
+        {weights.length > 1 && (
+          <section aria-label="Weight" className="border-b-2 border-ink px-4 pt-2">
+            <h2 className="text-[19px] leading-6">Weight</h2>
+            <Suspense fallback={<div className="h-[150px]" />}>
+              <WeightChart points={weights} />
+            </Suspense>
+          </section>
+        )}
+        {then && now && then !== now && <CompareDates then={then} now={now} rules={rules} />}
+        <h2 className="border-b-2 border-ink bg-panel px-4 py-2 text-[19px] leading-6">Every reading by date</h2>
+        {tapes.length === 0 && <p className="px-4 py-4 text-mute">No tape was laid on {dog.name} yet.</p>}
+        {tapes.map((readings, i) => (
+          <MeasureHistory key={`${readings[0]?.measure ?? ''}${readings[0]?.place ?? ''}`} readings={readings} row={i + 1} rules={rules} />
         ))}
       </section>
       <aside
@@ -90,6 +93,23 @@ function DogRoom({ sheet }: { sheet: DogSheet }) {
           ))}
           {tickets.length === 0 && <li className="px-4 py-3 text-mute">No ticket yet.</li>}
         </ul>
+        <div className="border-t-2 border-ink px-4 py-2">
+          {owner && (
+            <p className="text-mute">
+              {owner.name}
+              {owner.contact ? `, ${owner.contact}` : ''}
+            </p>
+          )}
+          <p className="flex flex-wrap gap-x-4">
+            <span className="flex min-h-11 items-center">Take the body sheet out:</span>
+            <a className="inline-flex min-h-11 items-center font-bold underline" href={`/api/dogs/${dog.id}/body-sheet.json`} download>
+              JSON
+            </a>
+            <a className="inline-flex min-h-11 items-center font-bold underline" href={`/api/dogs/${dog.id}/body-sheet.csv`} download>
+              CSV
+            </a>
+          </p>
+        </div>
         <div className="border-t-2 border-ink p-3">
           <button
             type="button"
@@ -101,66 +121,6 @@ function DogRoom({ sheet }: { sheet: DogSheet }) {
         </div>
       </aside>
     </div>
-  )
-}
-
-/** One measure over all visits: values as pins on one tape, and every reading under it. */
-function MeasureHistory({ id, row, tickets }: { id: string; row: number; tickets: readonly TicketSheet[] }) {
-  const settings = useAppSelector((state) => state.settings)
-  const look = { ...valueStyle(settings), unit: settings.unit }
-  const fine = readingStyle(settings)
-  const visits = tickets
-    .map((ticket) => ({ ticket, readings: readingsOf(ticket.readings)[id] ?? [] }))
-    .filter((visit) => visit.readings.length > 0)
-    .map((visit) => ({ ...visit, agreed: agree(id, visit.readings), on: visit.readings[0]?.takenAt ?? '' }))
-    .sort((a, b) => a.on.localeCompare(b.on))
-  const values = visits.flatMap((visit) => (visit.agreed.mm === null ? [] : [visit.agreed.mm]))
-  const [fromMm, toMm] = tapeRange(settings.unit, values.length > 0 ? values : [300])
-  const last = visits.at(-1)
-  return (
-    <article className="border-b border-rule px-4 py-2.5">
-      <div className="flex items-baseline justify-between gap-3">
-        <h3 className="font-text text-[17px] leading-[21px] font-bold">
-          <span className="mr-2 text-mute">{row}</span>
-          {measureName(id)} <span className="text-[13.5px] font-normal text-mute">{measures[id]?.path}</span>
-        </h3>
-        {last?.agreed.mm ? (
-          <span className="text-[22px] leading-7 font-bold">
-            <Length mm={last.agreed.mm} look={look} stacked />
-          </span>
-        ) : null}
-      </div>
-      <Tape
-        look={look}
-        fromMm={fromMm}
-        toMm={toMm}
-        height={24}
-        pins={visits.flatMap((visit, i) =>
-          visit.agreed.mm === null
-            ? []
-            : [{ mm: visit.agreed.mm, kind: i === visits.length - 1 ? ('ink' as const) : ('open' as const), label: format(parseISO(visit.on), 'd MMM') }],
-        )}
-        title={`${measureName(id)} by date`}
-        usualWidth={520}
-      />
-      <ul className="mt-1 text-[14.5px]">
-        {[...visits].reverse().map((visit) => (
-          <li key={visit.ticket.ticket.id} className="flex flex-wrap gap-x-3">
-            <span className="text-mute">{format(parseISO(visit.on), 'd MMM yyyy')}</span>
-            {visit.readings.map((reading) => (
-              <span
-                key={reading.id}
-                className={reading.struck ? 'text-mute line-through' : ''}
-                title={reading.struck ? `Struck out: ${reading.struck.why}` : `Typed ${reading.asTyped}`}
-              >
-                <Length mm={reading.mm} look={fine} />
-                {reading.side === 'one' ? ' × 2' : ''}
-              </span>
-            ))}
-          </li>
-        ))}
-      </ul>
-    </article>
   )
 }
 

@@ -23,6 +23,14 @@ export function DogsPage() {
   return (
     <PlaceFrame name="Dogs" detail={owner ? `of ${owner.name}${owner.contact ? `, ${owner.contact}` : ''}` : `${shown.length} in the book`}>
       <div className="quiet-scroll min-h-0 flex-1 bg-panel" tabIndex={-1}>
+        <div className="flex flex-wrap gap-x-5 border-b border-rule px-4">
+          <Link to="/dogs/bring-in" className="inline-flex min-h-11 items-center font-semibold underline">
+            Bring dogs in
+          </Link>
+          <Link to="/round" className="inline-flex min-h-11 items-center font-semibold underline">
+            Team round
+          </Link>
+        </div>
         {owner && (
           <button type="button" className="min-h-11 px-4 font-semibold underline" onClick={() => setSearch({})}>
             All dogs

@@ -1,63 +1,147 @@
+import type { ShopFields } from '@merry-tailor/core'
 import type { ReactNode } from 'react'
+import { useState } from 'react'
+import { useChangeShopMutation } from '../api/shop-api'
 import { readingStyle, settingsChanged, valueStyle, type Settings } from '../app/settings'
 import { PlaceFrame } from '../app/Strip'
 import { useAppDispatch, useAppSelector } from '../app/store'
+import { useShop } from '../app/use-shop'
+import { SavedField } from '../ui/controls/SavedField'
 import { Segmented } from '../ui/controls/Segmented'
 import { SwitchBox } from '../ui/controls/SwitchBox'
-import { TextField } from '../ui/controls/TextField'
 import { Tape } from '../ui/tape/Tape'
+import { problemOf, problemWords } from '../words/problems'
+import { Fitters } from './Fitters'
+import { WholeBook } from './WholeBook'
 
 const SAMPLE_MM = 611
 
-/** Shop: one column of settings; each shows its effect on a sample tape. */
+/** Shop: what the whole shop agreed on, who works here, and what this device alone does. */
 export function SettingsPage() {
   const settings = useAppSelector((state) => state.settings)
+  const shop = useShop()
   const dispatch = useAppDispatch()
-  const set = (change: Partial<Settings>) => dispatch(settingsChanged(change))
+  const [change] = useChangeShopMutation()
+  const [refused, setRefused] = useState<string | null>(null)
+  const set = (next: Partial<Settings>) => dispatch(settingsChanged(next))
+  const agreed = async <K extends keyof ShopFields>(field: K, to: ShopFields[K]): Promise<void> => {
+    const answer = await change([{ field, from: shop[field], to }])
+    setRefused(answer.error ? problemWords(answer.error) : null)
+  }
+  const number = (field: 'toleranceMm' | 'toleranceShare' | 'restSeconds', label: string, hint: string, scale: number) => (
+    <SavedField
+      label={label}
+      hint={hint}
+      value={String(Number((shop[field] * scale).toFixed(2)))}
+      onSave={async (typed) => {
+        const value = Number(typed.replace(',', '.'))
+        if (!Number.isFinite(value)) return { kept: false, problem: 'A number, please.' }
+        const answer = await change([{ field, from: shop[field], to: field === 'restSeconds' ? Math.round(value / scale) : value / scale }])
+        if (!answer.error) return { kept: true }
+        const theirs = problemOf(answer.error)?.conflicts?.[0]?.theirs
+        return { kept: false, problem: problemWords(answer.error), ...(typeof theirs === 'number' ? { theirs: String(theirs * scale) } : {}) }
+      }}
+    />
+  )
   const look = { ...valueStyle(settings), unit: settings.unit }
   const fine = readingStyle(settings)
   return (
-    <PlaceFrame name="Shop" detail="Kept on this device">
+    <PlaceFrame name="Shop" detail="The shop’s agreements, and this device">
       <div className="quiet-scroll grid min-h-0 flex-1 grid-cols-1 content-start lg:grid-cols-[560px_1fr]" tabIndex={-1}>
         <section aria-label="Settings" className="space-y-4 bg-panel px-5 py-4 lg:min-h-full lg:border-r-2 lg:border-ink">
-          <TextField
-            label="Who is at the bench"
-            value={settings.fitter}
-            maxLength={60}
-            placeholder="Your name, kept with every reading"
-            onChange={(event) => set({ fitter: event.target.value })}
-          />
-          <Line label="Unit">
+          <Fitters />
+          <h2 className="text-[19px] leading-6">The whole shop</h2>
+          {refused && (
+            <p role="alert" className="border-l-[5px] border-snag bg-snag-bg px-3 py-2">
+              {refused}
+            </p>
+          )}
+          <Line label="Inches shown to">
             <Segmented
-              label="Unit"
+              label="Inches shown to"
+              value={shop.inchStep === 0.125 ? '8' : '16'}
+              options={[
+                { value: '8', label: 'An eighth' },
+                { value: '16', label: 'A sixteenth' },
+              ]}
+              onChange={(step) => void agreed('inchStep', step === '8' ? 0.125 : 0.0625)}
+            />
+          </Line>
+          <Line label="Centimetres shown to">
+            <Segmented
+              label="Centimetres shown to"
+              value={shop.cmStep === 0.5 ? '5' : '1'}
+              options={[
+                { value: '5', label: 'A half' },
+                { value: '1', label: 'A millimetre' },
+              ]}
+              onChange={(step) => void agreed('cmStep', step === '5' ? 0.5 : 0.1)}
+            />
+          </Line>
+          <Line label="A new device begins in">
+            <Segmented
+              label="A new device begins in"
+              value={shop.unit}
+              options={[
+                { value: 'in', label: 'Inches' },
+                { value: 'cm', label: 'Centimetres' },
+              ]}
+              onChange={(unit) => void agreed('unit', unit)}
+            />
+          </Line>
+          <Line label="Cross-backs are made to">
+            <Segmented
+              label="Measuring school"
+              value={shop.school}
+              options={[
+                { value: 'A', label: 'School A' },
+                { value: 'B', label: 'School B' },
+                { value: 'both', label: 'Both' },
+              ]}
+              onChange={(school) => void agreed('school', school)}
+            />
+          </Line>
+          <p className="-mt-2 text-[13.5px] text-mute">A counts from the breastbone under the body, B from the withers over the side. The two are never converted.</p>
+          <Line label="Each tape is taken">
+            <Segmented
+              label="Repeat rule"
+              value={shop.repeat}
+              options={[
+                { value: 'twice', label: 'Twice, third on doubt' },
+                { value: 'three', label: 'Three times, mean' },
+              ]}
+              onChange={(repeat) => void agreed('repeat', repeat)}
+            />
+          </Line>
+          <SwitchBox label="Largest rings: keep the largest of several" checked={shop.largestCounts} onChange={(on) => void agreed('largestCounts', on)} className="w-full" />
+          <SwitchBox label="Lengths that must not be too long: the shorter on doubt" checked={shop.shorterOnDoubt} onChange={(on) => void agreed('shorterOnDoubt', on)} className="w-full" />
+          <div className="grid grid-cols-3 gap-3">
+            {number('toleranceMm', 'Two readings may differ, mm', 'The larger of this', 1)}
+            {number('toleranceShare', 'or of the length, per 100', 'and this', 100)}
+            {number('restSeconds', 'Rest between rounds, min', 'Let the dog walk', 1 / 60)}
+          </div>
+          <Line label="Paper">
+            <Segmented
+              label="Paper"
+              value={shop.paper}
+              options={[
+                { value: 'A4', label: 'A4' },
+                { value: 'Letter', label: 'Letter' },
+              ]}
+              onChange={(paper) => void agreed('paper', paper)}
+            />
+          </Line>
+          <SwitchBox label="Letter keys (R, D, U, P, F, E, C, N, S)" checked={shop.letterKeys} onChange={(on) => void agreed('letterKeys', on)} className="w-full" />
+          <h2 className="border-t-2 border-ink pt-3 text-[19px] leading-6">This device</h2>
+          <Line label="Unit here">
+            <Segmented
+              label="Unit here"
               value={settings.unit}
               options={[
                 { value: 'in', label: 'Inches' },
                 { value: 'cm', label: 'Centimetres' },
               ]}
               onChange={(unit) => set({ unit })}
-            />
-          </Line>
-          <Line label="Inches shown to">
-            <Segmented
-              label="Inches shown to"
-              value={settings.inchStep === 0.125 ? '8' : '16'}
-              options={[
-                { value: '8', label: 'An eighth' },
-                { value: '16', label: 'A sixteenth' },
-              ]}
-              onChange={(step) => set({ inchStep: step === '8' ? 0.125 : 0.0625 })}
-            />
-          </Line>
-          <Line label="Centimetres shown to">
-            <Segmented
-              label="Centimetres shown to"
-              value={settings.cmStep === 0.5 ? '5' : '1'}
-              options={[
-                { value: '5', label: 'A half' },
-                { value: '1', label: 'A millimetre' },
-              ]}
-              onChange={(step) => set({ cmStep: step === '5' ? 0.5 : 0.1 })}
             />
           </Line>
           <Line label="Light">
@@ -82,39 +166,16 @@ export function SettingsPage() {
               onChange={(hand) => set({ hand })}
             />
           </Line>
-          <Line label="Paper">
-            <Segmented
-              label="Paper"
-              value={settings.paper}
-              options={[
-                { value: 'A4', label: 'A4' },
-                { value: 'Letter', label: 'Letter' },
-              ]}
-              onChange={(paper) => set({ paper })}
-            />
-          </Line>
-          <SwitchBox
-            label="Letter keys (R, D, U, P, F, E, C, N)"
-            checked={settings.letterKeys}
-            onChange={(letterKeys) => set({ letterKeys })}
-            className="w-full"
-          />
+          <SwitchBox label="Voice when measuring alone" checked={settings.voice} onChange={(voice) => set({ voice })} className="w-full" />
+          <WholeBook />
         </section>
         <section aria-label="Sample" className="mat p-6 lg:min-h-full">
-          <div className="max-w-[420px] border-[1.5px] border-ink bg-panel px-4 py-3">
+          <div className="max-w-[420px] border-[1.5px] border-ink bg-panel px-4 py-3 lg:sticky lg:top-6">
             <h2 className="text-[18px] leading-6">A sample tape</h2>
-            <Tape
-              look={look}
-              fromMm={570}
-              toMm={660}
-              live
-              height={58}
-              pins={[{ mm: SAMPLE_MM, kind: 'ink', value: true }]}
-              title="A sample tape with your settings"
-            />
+            <Tape look={look} fromMm={570} toMm={660} live height={58} pins={[{ mm: SAMPLE_MM, kind: 'ink', value: true }]} title="A sample tape with your settings" />
             <p className="mt-2 text-mute">
-              Values to the shop’s step; single readings are shown finer ({fine.unit === 'in' ? 'sixteenths' : 'millimetres'}), as they were taken. Everything
-              is stored in millimetres.
+              Values to the shop’s step; single readings are shown finer ({fine.unit === 'in' ? 'sixteenths' : 'millimetres'}), as they were taken. Everything is
+              stored in millimetres.
             </p>
           </div>
         </section>

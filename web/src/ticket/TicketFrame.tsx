@@ -4,7 +4,9 @@ import { createContext, use, useMemo, type ReactNode } from 'react'
 import { Link, Navigate, Outlet, useLocation, useNavigate, useParams } from 'react-router'
 import { useTicketQuery } from '../api/shop-api'
 import { NotKept, Strip } from '../app/Strip'
+import { Refused } from '../app/Refused'
 import { useAppSelector } from '../app/store'
+import { useShop } from '../app/use-shop'
 import { clock, today } from '../app/today'
 import { useKeys } from '../app/use-keys'
 import { MiniStitch } from '../ui/stitch/MiniStitch'
@@ -34,9 +36,13 @@ export function useOpenTicket(): OpenTicket {
 export function TicketFrame() {
   const { ticketId = '' } = useParams()
   const { data: sheet, error } = useTicketQuery(ticketId)
+  const rules = useShop()
   const open = useMemo(
-    () => (sheet ? { sheet, progress: progressOf(sheet, today()), body: bodyOf(sheet.readings), name: sheet.dog?.name ?? 'Counter dog' } : null),
-    [sheet],
+    () =>
+      sheet
+        ? { sheet, progress: progressOf(sheet, today(), rules), body: bodyOf(sheet.readings, rules), name: sheet.dog?.name ?? 'Counter dog' }
+        : null,
+    [sheet, rules],
   )
   if (!open) {
     return error ? (
@@ -59,11 +65,14 @@ export function TicketFrame() {
   )
 }
 
+/** Rooms that belong to Measure: other ways of taking the same tapes. */
+const BY_MEASURE = /\/(?:solo|form|quick|letters|ask-back)$/
+
 function FramedStage({ open }: { open: OpenTicket }) {
   const { sheet, progress, name } = open
   const { pathname } = useLocation()
   const navigate = useNavigate()
-  const here = stages.find((stage) => pathname.endsWith(`/${stage}`)) ?? (pathname.endsWith('/docket') ? 'finish' : progress.stage)
+  const here = stages.find((stage) => pathname.endsWith(`/${stage}`)) ?? (pathname.endsWith('/docket') ? 'finish' : BY_MEASURE.test(pathname) ? 'measure' : progress.stage)
   const at = stages.indexOf(here)
   const base = `/tickets/${sheet.ticket.id}`
   const go = (by: number) => () => {
@@ -85,6 +94,7 @@ function FramedStage({ open }: { open: OpenTicket }) {
         </PhoneStages>
       </Strip>
       <NotKept />
+      <Refused />
       <main className="flex min-h-0 flex-1 flex-col print:block">
         <Outlet />
       </main>
@@ -94,7 +104,9 @@ function FramedStage({ open }: { open: OpenTicket }) {
 
 function TicketTitle({ sheet, name }: { sheet: TicketSheet; name: string }) {
   const saving = useAppSelector((state) => state.saving)
-  const saved = saving.failure ? 'not saved' : saving.savedAt ? `saved ${clock(saving.savedAt)}` : ''
+  const saved =
+    saving.waiting > 0 ? `${saving.waiting} kept here, not sent` : saving.failure ? 'not saved' : saving.savedAt ? `saved ${clock(saving.savedAt)}` : ''
+  const number = sheet.ticket.number === 0 ? 'New ticket' : `Ticket ${sheet.ticket.number}`
   return (
     <div className="flex min-w-0 items-center gap-2">
       <Link to="/" aria-label="Back to Today" className="flex h-11 w-9 shrink-0 items-center justify-center phone:hidden">
@@ -103,11 +115,11 @@ function TicketTitle({ sheet, name }: { sheet: TicketSheet; name: string }) {
       <div className="min-w-0 phone:w-[150px] lg:w-[230px] bench:w-[264px]">
         <p className="flex items-baseline gap-3">
           <span className="truncate font-display text-[20px] leading-6 font-bold phone:text-[25px] phone:leading-[27px]">{name}</span>
-          <span className="hidden shrink-0 text-[15.5px] font-semibold text-cloth-mute lg:inline">Ticket {sheet.ticket.number}</span>
+          <span className="hidden shrink-0 text-[15.5px] font-semibold text-cloth-mute lg:inline">{number}</span>
         </p>
         <p className="truncate text-[13.5px] leading-[18px] text-cloth-mute phone:text-[14.5px]">
           <span className="phone:hidden">
-            Ticket {sheet.ticket.number}
+            {number}
             {saved && `, ${saved}`}
           </span>
           <span className="hidden phone:inline">{sheet.dog ? dogLine(sheet.dog, today()) : 'No dog record yet'}</span>

@@ -1,8 +1,8 @@
-import { adviseSizes, agree, atHandFirst, parseLength, rankTables, type FamilyId } from '@merry-tailor/core'
+import { adviseSizes, agree, atHandFirst, families, parseLength, rankTables, type FamilyId } from '@merry-tailor/core'
 import { useMemo, useState, type RefObject } from 'react'
 import { useNavigate } from 'react-router'
 import { v7 as uuid } from 'uuid'
-import { useAddItemMutation, useAddReadingMutation, useAddTicketMutation, useSizeTablesQuery } from '../api/shop-api'
+import { useActMutation, useAddItemMutation, useAddTicketMutation, useSizeTablesQuery } from '../api/shop-api'
 import { readingStyle } from '../app/settings'
 import { useAppSelector } from '../app/store'
 import { KeyCap } from '../ui/controls/KeyCap'
@@ -15,7 +15,7 @@ import { familyName, measureName } from '../words/stages'
 import { newestTables } from '../tables/newest-tables'
 
 /** The one number a counter starts from: the girth for a walking Y, the harness neck for a cross-back. */
-const FIRST_TAPE: Readonly<Record<FamilyId, string>> = { H01: 'M07', H11: 'M01' }
+const firstTape = (family: FamilyId): string => (['pulling', 'drafting'].includes(families[family].shelf) ? 'M01' : 'M07')
 
 /** A ticket without any record: item, one measure, the size to try. It can be given a dog later. */
 export function Counter({ inputRef }: { inputRef: RefObject<HTMLInputElement | null> }) {
@@ -27,9 +27,9 @@ export function Counter({ inputRef }: { inputRef: RefObject<HTMLInputElement | n
   const [problem, setProblem] = useState<string | null>(null)
   const [addTicket] = useAddTicketMutation()
   const [addItem] = useAddItemMutation()
-  const [addReading] = useAddReadingMutation()
+  const [act] = useActMutation()
   const navigate = useNavigate()
-  const measure = FIRST_TAPE[family]
+  const measure = firstTape(family)
   const read = useMemo(() => parseLength(typed, unit), [typed, unit])
 
   const advice = useMemo(() => {
@@ -52,10 +52,13 @@ export function Counter({ inputRef }: { inputRef: RefObject<HTMLInputElement | n
       return
     }
     await addItem({ ticketId, id: uuid(), body: { family, way: 'stock', school: null, at } })
-    await addReading({
+    await act({
       ticketId,
-      id: uuid(),
-      body: { measure, mm: read.mm, side: 'both', asTyped: typed.trim(), unit: read.unit, method: 'tape', takenAt: at, by: fitter },
+      act: {
+        act: 'read',
+        id: uuid(),
+        body: { measure, mm: read.mm, side: 'both', asTyped: typed.trim(), unit: read.unit, method: 'tape', takenAt: at, by: fitter },
+      },
     })
     setTyped('')
     await navigate(`/tickets/${ticketId}/choose`)

@@ -2,10 +2,11 @@ import { bodyOf, progressOf, promisedOn, stages, urgencyOf, type TicketSheet, ty
 import { format } from 'date-fns'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { Link, useLocation, useNavigate } from 'react-router'
-import { useClosedTicketsQuery, useTicketsQuery } from '../api/shop-api'
+import { useTicketsQuery } from '../api/shop-api'
 import { PlaceFrame } from '../app/Strip'
 import { dayWords, lateWords, today } from '../app/today'
 import { useKeys } from '../app/use-keys'
+import { useShop } from '../app/use-shop'
 import { useNewTicket } from '../app/use-new-ticket'
 import { DogOutline } from '../ui/plates/DogOutline'
 import { Mark } from '../ui/marks/Mark'
@@ -18,6 +19,7 @@ import { problemWords } from '../words/problems'
 import { familyName, stageName, waitsForWords } from '../words/stages'
 import { Counter } from './Counter'
 import { Find } from './Find'
+import { Reminders } from './Reminders'
 
 const GROUPS: readonly { urgency: Urgency; title: string }[] = [
   { urgency: 'overdue', title: 'Overdue' },
@@ -41,11 +43,12 @@ export function TodayPage() {
   const findRef = useRef<HTMLInputElement>(null)
   const counterRef = useRef<HTMLInputElement>(null)
   const on = today()
+  const rules = useShop()
 
   const rows = useMemo(() => {
     const all = (sheets ?? []).map((sheet): Row => ({
       sheet,
-      progress: progressOf(sheet, on),
+      progress: progressOf(sheet, on, rules),
       urgency: urgencyOf(sheet.ticket, on),
       due: promisedOn(sheet.ticket),
     }))
@@ -56,7 +59,7 @@ export function TodayPage() {
         (a.due ?? '9999').localeCompare(b.due ?? '9999') ||
         a.sheet.ticket.number - b.sheet.ticket.number,
     )
-  }, [sheets, on])
+  }, [sheets, on, rules])
   /** The ticket to do now: the first that is due today, else the most overdue. */
   const now = rows.find((row) => row.urgency === 'today') ?? rows[0]
   const [picked, setPicked] = useState<string | null>(null)
@@ -147,7 +150,7 @@ export function TodayPage() {
             </Button>
           </div>
         </section>
-        <LatelyClosed />
+        <Reminders />
       </div>
     </PlaceFrame>
   )
@@ -216,40 +219,5 @@ function TicketRow({ row, now, on }: { row: Row; now: boolean; on: string }) {
         </span>
       </Link>
     </li>
-  )
-}
-
-/** The tickets closed last; the room to the right is theirs until reminders move in. */
-function LatelyClosed() {
-  const { data: sheets = [] } = useClosedTicketsQuery(undefined)
-  const shown = [...sheets].sort((a, b) => (b.ticket.closedAt ?? '').localeCompare(a.ticket.closedAt ?? '')).slice(0, 8)
-  return (
-    <aside aria-label="Lately closed" className="quiet-scroll hidden min-h-0 border-l-2 border-ink bg-panel bench:block" tabIndex={-1}>
-      <h2 className="flex items-baseline justify-between border-b border-rule px-3.5 py-2.5 text-[19px] leading-6">
-        Lately closed
-        <span className="font-text text-[15px] font-normal text-mute">{sheets.length === 1 ? '1 ticket' : `${sheets.length} tickets`}</span>
-      </h2>
-      <ul>
-        {shown.map(({ ticket, dog, items }) => (
-          <li key={ticket.id} className="border-b border-rule">
-            <Link
-              to={`/tickets/${ticket.id}/finish`}
-              className="grid min-h-[66px] grid-cols-[1fr_auto] content-center items-center gap-x-2 px-3.5 py-2 hover:bg-bench"
-            >
-              <span className="font-display text-[18px] leading-[22px] font-bold">{dog?.name ?? 'Counter'}</span>
-              <b>{ticket.closedAt ? dayWords(format(new Date(ticket.closedAt), 'yyyy-MM-dd')) : ''}</b>
-              <span className="text-[14px] leading-[18px] text-mute">
-                {items
-                  .filter((item) => !item.removed)
-                  .map((item) => familyName(item.family))
-                  .join(', ') || 'No item'}
-              </span>
-              <span className="text-right text-[14px] leading-[18px] text-mute">{ticket.nextLookOn ? `look ${dayWords(ticket.nextLookOn)}` : ''}</span>
-            </Link>
-          </li>
-        ))}
-        {shown.length === 0 && <li className="px-3.5 py-3 text-mute">None yet.</li>}
-      </ul>
-    </aside>
   )
 }

@@ -1,4 +1,4 @@
-import type { BetweenRule, SizeAdvice, SizeTable } from '@merry-tailor/core'
+import { families, type BetweenRule, type SizeAdvice, type SizeTable } from '@merry-tailor/core'
 
 /** What to put on the dog, in the words of the yellow button. */
 export function adviceWords(advice: SizeAdvice, table: Pick<SizeTable, 'family'>): string {
@@ -7,7 +7,7 @@ export function adviceWords(advice: SizeAdvice, table: Pick<SizeTable, 'family'>
     case 'one':
       return `Try ${first}`
     case 'both':
-      return `Try ${first}, then ${second}${table.family === 'H11' ? ', pulled back by hand' : ''}`
+      return `Try ${first}, then ${second}${families[table.family].shelf === 'pulling' ? ', pulled back by hand' : ''}`
     case 'measured':
       return 'Made to measure'
     case 'no-tape':

@@ -2,10 +2,11 @@ import {
   Activity,
   cautionsFor,
   families,
+  hasSchools,
   suits,
   type Activity as ActivityId,
   type Change,
-  type FamilyId,
+  FamilyId,
   type Item,
   type ItemWay,
   type School,
@@ -15,6 +16,7 @@ import { v7 as uuid } from 'uuid'
 import { useAddItemMutation, useChangeItemMutation, useChangeTicketMutation } from '../../api/shop-api'
 import { useAppSelector } from '../../app/store'
 import { today } from '../../app/today'
+import { useShop } from '../../app/use-shop'
 import { useKeys } from '../../app/use-keys'
 import { Button } from '../../ui/controls/Button'
 import { KeyCap } from '../../ui/controls/KeyCap'
@@ -34,6 +36,7 @@ export function AskStage() {
   const { sheet, name } = useOpenTicket()
   const { ticket, dog } = sheet
   const items = sheet.items.filter((item) => !item.removed)
+  const shop = useShop()
   const [changeTicket] = useChangeTicketMutation()
   const [addItem] = useAddItemMutation()
   const [changeItem] = useChangeItemMutation()
@@ -50,8 +53,16 @@ export function AskStage() {
   const toggleItem = (family: FamilyId): void => {
     const known = items.find((item) => item.family === family)
     if (known) void changeItem({ ticketId: ticket.id, id: known.id, changes: [{ field: 'removed', from: false, to: true }] })
-    else void addItem({ ticketId: ticket.id, id: uuid(), body: { family, way: 'undecided', school: null, at: new Date().toISOString() } })
+    else void addItem({ ticketId: ticket.id, id: uuid(), body: { family, way: 'undecided', school: hasSchools(family) && shop.school !== 'both' ? shop.school : null, at: new Date().toISOString() } })
   }
+  /** Chosen ones, then what suits the work best; with no work named yet, the two asked for most. */
+  const near = FamilyId.options.filter(
+    (family) =>
+      items.some((item) => item.family === family) ||
+      family === 'H01' ||
+      family === 'H11' ||
+      ticket.activities.some((activity) => suits(family, activity) === 'first'),
+  )
   const cautions = cautionsFor({ dog, activities: ticket.activities, families: items.map((item) => item.family), on: today() })
   const dayField = (field: 'neededOn' | 'promisedOn', label: string, hint: string) => (
     <SavedField
@@ -86,7 +97,7 @@ export function AskStage() {
           </div>
           <h2 className="mt-3 border-t-2 border-ink pt-2 text-[19px] leading-6">Items</h2>
           <ul>
-            {(['H01', 'H11'] as const).map((family) => (
+            {near.map((family) => (
               <ItemRow
                 key={family}
                 family={family}
@@ -97,6 +108,23 @@ export function AskStage() {
               />
             ))}
           </ul>
+          <details className="border-b border-rule">
+            <summary className="flex min-h-12 cursor-pointer items-center font-bold">More harnesses, coats, boots and crates</summary>
+            {SHELVES.map(([shelf, title]) => (
+              <div key={shelf} role="group" aria-label={title} className="pb-3">
+                <p className="mb-1 text-[13.5px] font-semibold text-mute">{title}</p>
+                <div className="flex flex-wrap gap-1.5">
+                  {FamilyId.options
+                    .filter((family) => families[family].shelf === shelf && !near.includes(family))
+                    .map((family) => (
+                      <Button key={family} tone="quiet" onClick={() => toggleItem(family)} title={families[family].build}>
+                        {families[family].name}
+                      </Button>
+                    ))}
+                </div>
+              </div>
+            ))}
+          </details>
           <div className="mt-4 grid max-w-[560px] grid-cols-2 gap-4">
             {dayField('neededOn', 'Needed by', 'First use; the order dates count back from it.')}
             {dayField('promisedOn', 'Promised for', 'The day the ticket is due.')}
@@ -133,6 +161,16 @@ export function AskStage() {
     </div>
   )
 }
+
+const SHELVES = [
+  ['walking', 'Walking'],
+  ['pulling', 'Pulling'],
+  ['drafting', 'Drafting'],
+  ['car', 'Car'],
+  ['coat', 'Coats'],
+  ['boot', 'Boots'],
+  ['crate', 'Crates'],
+] as const
 
 const SUITS = {
   first: ['holds', 'Suits'],
@@ -181,7 +219,7 @@ function ItemRow({ family, item, activities, onToggle, onChange }: ItemRowProps)
             options={(['stock', 'quick-ship', 'made', 'undecided'] as const).map((way) => ({ value: way, label: wayName(way) }))}
             onChange={(way) => onChange(item, 'way', item.way, way)}
           />
-          {family === 'H11' && (item.way === 'made' || item.way === 'undecided') && (
+          {hasSchools(family) && (item.way === 'made' || item.way === 'undecided') && (
             <Segmented<School | 'both'>
               label="Measuring school"
               value={item.school ?? 'both'}

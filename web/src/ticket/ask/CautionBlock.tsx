@@ -1,35 +1,29 @@
 import type { Caution } from '@merry-tailor/core'
 import { useState } from 'react'
-import { v7 as uuid } from 'uuid'
-import { useAddAcknowledgementMutation } from '../../api/shop-api'
-import { useAppSelector } from '../../app/store'
 import { clock } from '../../app/today'
 import { Button } from '../../ui/controls/Button'
 import { TextField } from '../../ui/controls/TextField'
 import { Mark } from '../../ui/marks/Mark'
 import { boundWords, cautionWords } from '../../words/cautions'
 import { useOpenTicket } from '../TicketFrame'
+import { useActs } from '../use-acts'
 
 /** One caution or stop with its reason; reading it is kept with who and when, overruling a stop needs a reason. */
 export function CautionBlock({ caution }: { caution: Caution }) {
   const { sheet } = useOpenTicket()
-  const fitter = useAppSelector((state) => state.settings.fitter)
-  const [acknowledge, { error }] = useAddAcknowledgementMutation()
+  const { acknowledge } = useActs()
+  const [error, setError] = useState<unknown>(null)
   const [reason, setReason] = useState('')
   const [problem, setProblem] = useState<string | null>(null)
   const stop = caution.level === 'stop'
   const { title, text } = cautionWords(caution)
-  const ack = sheet.acknowledgements.findLast((each) => each.code === caution.code && each.kind !== 'finding')
+  const ack = sheet.acknowledgements.findLast((each) => each.code === caution.code && each.kind !== 'finding' && !each.struck)
   const keep = (): void => {
     if (stop && reason.trim() === '') {
       setProblem('Type why it does not bind here. It is printed on the docket.')
       return
     }
-    void acknowledge({
-      ticketId: sheet.ticket.id,
-      id: uuid(),
-      body: { kind: caution.level, code: caution.code, text: `${title}. ${text}`, reason: reason.trim(), at: new Date().toISOString(), by: fitter },
-    })
+    void acknowledge({ kind: caution.level, code: caution.code, text: `${title}. ${text}`, reason: reason.trim() }).then((answer) => setError(answer.error ?? null))
   }
   return (
     <section aria-label={title} className={`border-b border-rule px-[18px] py-3 ${stop && !ack ? 'border-b-2 border-snag bg-snag-bg' : ''}`}>
@@ -63,7 +57,7 @@ export function CautionBlock({ caution }: { caution: Caution }) {
           <Button tone={stop ? 'snag' : 'quiet'} onClick={keep}>
             {stop ? 'Overrule, with this reason' : 'Read'}
           </Button>
-          {error && (
+          {error !== null && (
             <p role="alert" className="mt-1 font-semibold text-snag">
               Not saved. Try again; the reason stays here.
             </p>

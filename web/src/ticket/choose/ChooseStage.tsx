@@ -1,4 +1,4 @@
-import { betweenRule, cautionsFor, formatGap, leadOn, orderBy, type LengthStyle, type MeasureFit, type RankedSize, type SizeTable } from '@merry-tailor/core'
+import { betweenRule, cautionsFor, families, formatGap, leadOn, orderBy, type LengthStyle, type MeasureFit, type RankedSize, type SizeTable } from '@merry-tailor/core'
 import { getMonth } from 'date-fns'
 import { Fragment, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
@@ -204,7 +204,7 @@ export function ChooseStage() {
                     .
                   </p>
                 )}
-                {table.table.way !== 'made' && item.family === 'H11' && (
+                {table.table.way !== 'made' && families[item.family].shelf === 'pulling' && (
                   <p className="mt-2">Slack says nothing about a pulling harness: end mid-back and bunched is the normal look. Judge it pulled back by hand.</p>
                 )}
               </article>
@@ -269,7 +269,7 @@ function ChooseWords({ labels, follows, table, known }: { labels: readonly strin
     <span>
       <span className="block text-[19px] leading-[23px] font-bold">{second ? `Try ${first}, then ${second}` : `Try ${first}`}</span>
       <span className="text-[14px] font-semibold">
-        {second && table.family === 'H11' ? 'pulled back by hand' : follows ? table.maker : 'against the bench’s advice'}
+        {second && families[table.family].shelf === 'pulling' ? 'pulled back by hand' : follows ? table.maker : 'against the bench’s advice'}
       </span>
     </span>
   )

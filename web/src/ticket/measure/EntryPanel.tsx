@@ -1,4 +1,4 @@
-import { formatLength, measures, type Reading } from '@merry-tailor/core'
+import { Dewclaw, formatLength, formatWeight, type Reading } from '@merry-tailor/core'
 import type { KeyboardEvent } from 'react'
 import { valueStyle } from '../../app/settings'
 import { useAppSelector } from '../../app/store'
@@ -6,8 +6,11 @@ import { KeyCap } from '../../ui/controls/KeyCap'
 import { SwitchBox } from '../../ui/controls/SwitchBox'
 import { BigInch } from '../../ui/tape/BigInch'
 import { Worded } from '../../ui/length/Worded'
+import { Button } from '../../ui/controls/Button'
+import { DEWCLAWS, tapeName } from '../../words/measuring'
 import { LengthField } from './LengthField'
 import { ordinal, ReadingsList } from './ReadingsList'
+import { TakenHow } from './TakenHow'
 import type { Entry } from './use-entry'
 import type { TapeRow } from './use-tapes'
 
@@ -42,6 +45,10 @@ export const aroundOf = (kept: readonly Reading[]): number => kept.at(-1)?.mm ??
 /** The line under the field: what the number becomes, or what the field takes, or what is wrong. */
 export function entryNote(entry: Entry, unit: 'in' | 'cm', step: number): string {
   if (entry.problem) return entry.problem
+  if (entry.weight) {
+    if (!entry.parsed.ok) return entry.typed === '' ? 'Takes 27.3 kg, 27,3 or 60 lb' : 'Not a weight yet'
+    return `Reads ${formatWeight(entry.parsed.mm)}, ${formatWeight(entry.parsed.mm, 'lb')}`
+  }
   if (!entry.parsed.ok) return entry.typed === '' ? `Takes ${unit === 'in' ? '11 3/4, 11.75 or 29.8 cm' : '29,8, 29.5 or 11 3/4 in'}` : 'Not a length yet'
   const look = { unit, step } as const
   const said = formatLength(entry.parsed.mm, { unit, step: unit === 'in' ? 0.0625 : 0.1 }).text
@@ -52,28 +59,30 @@ export function entryNote(entry: Entry, unit: 'in' | 'cm', step: number): string
 export function EntryPanel({ entry, row, kept, pin, onKey, onUnit }: EntryPanelProps) {
   const settings = useAppSelector((state) => state.settings)
   const { unit } = settings
-  const name = measures[row.tape.measure]?.name ?? row.tape.measure
+  const name = tapeName(row.tape.measure, row.tape.place)
+  const dewclaw = row.tape.measure === 'M37'
   const note = entryNote(entry, unit, valueStyle(settings).step)
   return (
     <form
       aria-label={`${name}, entry`}
-      className="shrink-0 border-t-2 border-ink bg-panel px-5 pt-3 pb-3 max-bench:pb-[58px]"
+      className="shrink-0 border-t-2 border-ink bg-panel px-5 pt-2.5 pb-3 max-bench:pb-[58px]"
       onSubmit={(event) => {
         event.preventDefault()
         pin()
       }}
     >
+      <TakenHow row={row} />
       <div className="grid grid-cols-[112px_1fr_122px] gap-3.5">
         <div className="min-w-0">
           <p className="text-[17px] leading-[21px] font-bold">{ordinal(kept.length + 1)} reading</p>
-          <ReadingsList name={name} readings={row.readings} onStrike={entry.strike} />
+          <ReadingsList name={name} readings={row.readings} onStrike={entry.strike} onRestore={entry.restore} />
         </div>
         <LengthField
           label={`${name}${entry.oneSide ? ', one side' : ''}`}
           value={entry.typed}
           onChange={entry.setTyped}
           onKey={onKey}
-          unit={unit}
+          unit={entry.weight ? (unit === 'in' ? 'lb' : 'kg') : unit}
           problem={entry.problem}
           describedBy="entry-note"
           size={64}
@@ -95,14 +104,20 @@ export function EntryPanel({ entry, row, kept, pin, onKey, onUnit }: EntryPanelP
           <Worded text={note} />
         </p>
         <div className="flex shrink-0 gap-2">
+          {dewclaw &&
+            Dewclaw.options.filter((each) => each !== 'single').map((each) => (
+              <Button key={each} tone="quiet" onClick={() => entry.pinDewclaw(each)}>
+                {DEWCLAWS[each]}
+              </Button>
+            ))}
           {entry.doubling && <SwitchBox label="One side, doubled" checked={entry.oneSide} onChange={entry.setOneSide} cap={<KeyCap>D</KeyCap>} />}
           <button type="button" onClick={onUnit} className="inline-flex min-h-11 items-center gap-2 border border-edge px-3 font-semibold">
             {unit} <KeyCap>U</KeyCap>
           </button>
         </div>
       </div>
-      <div className="mt-1.5">
-        <BigInch unit={unit} mm={entry.mm} aroundMm={aroundOf(kept)} pins={pinsOf(kept)} onSet={entry.setMm} />
+      <div className={`mt-1.5 ${entry.weight ? 'hidden' : ''}`}>
+        <BigInch unit={unit} mm={entry.weight ? null : entry.mm} aroundMm={aroundOf(kept)} pins={pinsOf(kept)} onSet={entry.setMm} />
       </div>
     </form>
   )

@@ -1,6 +1,4 @@
 import { findingCode, type Finding } from '@merry-tailor/core'
-import { v7 as uuid } from 'uuid'
-import { useAddAcknowledgementMutation } from '../../api/shop-api'
 import { valueStyle } from '../../app/settings'
 import { useAppSelector } from '../../app/store'
 import { Button } from '../../ui/controls/Button'
@@ -10,28 +8,18 @@ import { Tape } from '../../ui/tape/Tape'
 import { tapeRange } from '../../ui/tape/scale'
 import { findingWords } from '../../words/findings'
 import { useOpenTicket } from '../TicketFrame'
+import { useActs } from '../use-acts'
 
 /** A question about the readings: what was expected, from what, what was read, and why it may be. Never a correction. */
 export function FindingBlock({ finding, inHand, onAgain }: { finding: Finding; inHand: boolean; onAgain: (measure: string) => void }) {
-  const { sheet, body, name } = useOpenTicket()
+  const { body, name } = useOpenTicket()
   const settings = useAppSelector((state) => state.settings)
   const look = { ...valueStyle(settings), unit: settings.unit }
-  const [acknowledge] = useAddAcknowledgementMutation()
+  const { acknowledge } = useActs()
   const { title, text, expected } = findingWords(finding, body, look)
   const soft = finding.rule === 'same-value'
   const keep = (): void => {
-    void acknowledge({
-      ticketId: sheet.ticket.id,
-      id: uuid(),
-      body: {
-        kind: 'finding',
-        code: findingCode(finding, body),
-        text: `${title}. ${text}`.slice(0, 1000),
-        reason: 'kept as the dog’s own',
-        at: new Date().toISOString(),
-        by: settings.fitter,
-      },
-    })
+    void acknowledge({ kind: 'finding', code: findingCode(finding, body), text: `${title}. ${text}`.slice(0, 1000), reason: 'kept as the dog’s own' })
   }
   const range = expected ? tapeRange(settings.unit, [expected.mm, expected.fromMm, expected.toMm]) : null
   return (

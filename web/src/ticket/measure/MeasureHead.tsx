@@ -1,44 +1,113 @@
-import { measures } from '@merry-tailor/core'
-import { familyName } from '../../words/stages'
+import { landmarks, measures } from '@merry-tailor/core'
+import { Popover } from 'radix-ui'
+import { PLACES } from '../../words/measuring'
+import { familyName, measureName } from '../../words/stages'
+import { PartPlateDrawing } from '../../ui/plates/PartPlates'
+import { platesOf } from '../../ui/plates/plate-of'
 import { ordinal } from './ReadingsList'
 import type { TapeRow } from './use-tapes'
 
-/** Name of the tape in hand, which reading it is, and how to take it. */
+/** Name of the tape in hand, which reading it is, how to take it, and what else goes by its name. */
 export function MeasureHead({ row, kept, oneSide }: { row: TapeRow; kept: number; oneSide: boolean }) {
   const measure = measures[row.tape.measure]
   if (!measure) return null
   const rule = measure.rule === 'largest' ? 'Largest counts.' : measure.rule === 'shortest' ? 'On doubt the shorter counts.' : ''
-  const wanted = [...new Set(row.tape.items.map((item) => familyName(item.family)))].join(', ')
   return (
-    <header className="shrink-0 border-b-2 border-ink bg-bench px-5 pt-1.5 pb-2.5">
-      <div className="flex flex-wrap items-baseline gap-x-3">
-        <h1 className="text-[28px] leading-[34px]">{measure.name}</h1>
-        <p className="text-[15.5px] text-mute">
-          {oneSide ? 'One side, then doubled. ' : ''}
-          {ordinalWord(kept + 1)} reading. {rule}
-        </p>
+    <header className="shrink-0 border-b-2 border-ink bg-bench px-5 pt-1 pb-2">
+      <div className="flex items-center justify-between gap-3">
+        <div className="flex min-w-0 flex-wrap items-baseline gap-x-3">
+          <h1 className="text-[26px] leading-[32px]">{measure.name}</h1>
+          <p className="text-[15.5px] text-mute">
+            {row.tape.place ? `${PLACES[row.tape.place].charAt(0).toUpperCase()}${PLACES[row.tape.place].slice(1)}. ` : ''}
+            {oneSide ? 'One side, then doubled. ' : ''}
+            {ordinalWord(kept + 1)} reading. {rule}
+          </p>
+        </div>
+        <AboutMeasure row={row} />
       </div>
-      {measure.howTo ? (
-        <dl className="mt-1 grid grid-cols-3 gap-4 text-[15px] leading-[19px]">
-          {(
-            [
-              ['Stand', measure.howTo.stand],
-              ['How tight', measure.howTo.howTight],
-              ['Usual slip', measure.howTo.usualSlip],
-            ] as const
-          ).map(([name, text]) => (
-            <div key={name}>
-              <dt className="font-bold">{name}</dt>
-              <dd className="text-mute">{text}</dd>
-            </div>
-          ))}
-        </dl>
-      ) : (
-        <p className="text-mute">{measure.path}</p>
-      )}
-      {wanted && <p className="sr-only">Wanted for {wanted}</p>}
+      <dl className="mt-0.5 grid grid-cols-3 gap-4 text-[15px] leading-[19px]">
+        {(
+          [
+            ['Stand', measure.howTo.stand],
+            ['How tight', measure.howTo.howTight],
+            ['Usual slip', measure.howTo.usualSlip],
+          ] as const
+        ).map(([name, text]) => (
+          <div key={name}>
+            <dt className="font-bold">{name}</dt>
+            <dd className="text-mute">{text}</dd>
+          </div>
+        ))}
+      </dl>
     </header>
   )
+}
+
+/** Bones by feel, other definitions, what is refused and what to take instead, and who wants this tape. */
+export function AboutMeasure({ row }: { row: TapeRow }) {
+  const measure = measures[row.tape.measure]
+  if (!measure) return null
+  const wanted = [...new Set(row.tape.items.map((item) => familyName(item.family)))].join(', ')
+  return (
+    <Popover.Root>
+      <Popover.Trigger className="inline-flex min-h-11 shrink-0 items-center border border-edge bg-panel px-3 text-[15px] font-semibold hover:bg-bench">
+        Bones and names
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          align="end"
+          sideOffset={6}
+          collisionPadding={8}
+          aria-label={`About ${measure.name}`}
+          className="quiet-scroll z-40 max-h-[76dvh] w-[min(540px,94vw)] border-2 border-ink bg-panel p-4 text-ink"
+        >
+          <h2 className="text-[19px] leading-6">{measure.name}</h2>
+          <p className="text-mute">
+            {measure.id}, {measure.path.charAt(0).toLowerCase()}
+            {measure.path.slice(1)}. {wanted ? `Wanted for ${wanted}.` : 'No item needs it; the body sheet has it.'}
+            {measure.hold === 2 ? ' Best with a helper at the head; alone it is unreliable.' : ''}
+            {measure.school ? ` School ${measure.school} only.` : ''}
+          </p>
+          {measure.landmarks.length > 0 && <h3 className="mt-3 border-t-2 border-ink pt-2 text-[17px] leading-[22px]">By feel</h3>}
+          <dl>
+            {measure.landmarks.map((id) => (
+              <div key={id} className="mt-1">
+                <dt className="font-bold">{landmarks[id].name}</dt>
+                <dd>{landmarks[id].feel}</dd>
+              </div>
+            ))}
+          </dl>
+          {measure.alternates.length > 0 && <h3 className="mt-3 border-t-2 border-ink pt-2 text-[17px] leading-[22px]">What others mean by it</h3>}
+          <ul>
+            {measure.alternates.map((alternate) => (
+              <li key={alternate.said} className="flex gap-3 border-b border-rule py-2 last:border-0">
+                <div className="min-w-0 flex-1">
+                  <p className="font-bold">{alternate.said}</p>
+                  <p>{alternate.differs}</p>
+                  {alternate.converts === 'other' && alternate.is && (
+                    <p className="font-semibold text-snag">
+                      Not made from {measureName(alternate.is).toLowerCase()}. Take this one as drawn.
+                    </p>
+                  )}
+                </div>
+                {alternate.converts === 'other' && alternate.is && <PathPicture measure={measure.id} />}
+              </li>
+            ))}
+          </ul>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  )
+}
+
+/** A small picture of what to take instead. */
+function PathPicture({ measure }: { measure: string }) {
+  const plate = platesOf(measure).find((each) => each !== 'side')
+  return plate ? (
+    <div className="mat flex w-[104px] shrink-0 items-center justify-center p-1.5">
+      <PartPlateDrawing plate={plate} measure={measure} width={plate === 'front' ? 34 : 92} label={`The path of ${measureName(measure).toLowerCase()}`} />
+    </div>
+  ) : null
 }
 
 const WORDS = ['First', 'Second', 'Third', 'Fourth', 'Fifth'] as const

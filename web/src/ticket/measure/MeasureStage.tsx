@@ -1,66 +1,102 @@
-import { useEffect, useState, type KeyboardEvent } from 'react'
+import { measures, nextTape, readingsWanted, type NewReading } from '@merry-tailor/core'
+import { useEffect, useRef, useState, type KeyboardEvent } from 'react'
+import { useNavigate } from 'react-router'
 import { useAppDispatch, useAppSelector } from '../../app/store'
 import { settingsChanged } from '../../app/settings'
 import { useKeys } from '../../app/use-keys'
+import { useShop } from '../../app/use-shop'
+import { useDevice, type DeviceValue } from '../../device/use-device'
 import { KeyCap } from '../../ui/controls/KeyCap'
 import { BENCH, PHONE, useMedia } from '../../ui/use-media'
+import { tapeName } from '../../words/measuring'
 import { NoItem } from '../NoItem'
+import { useOpenTicket } from '../TicketFrame'
+import { useActs } from '../use-acts'
+import { BenchTools } from './BenchTools'
 import { EntryPanel } from './EntryPanel'
+import { FIELD_ID } from './LengthField'
 import { MeasureHead } from './MeasureHead'
 import { PhoneMeasure } from './PhoneMeasure'
-import { PlateView, type PlateSide } from './PlateView'
+import { PlateView } from './PlateView'
+import { RestBlock } from './RestBlock'
 import { SoFar } from './SoFar'
 import { TapeList } from './TapeList'
-import { FIELD_ID } from './LengthField'
+import { useBench } from './use-bench'
 import { useEntry } from './use-entry'
+import { useStrayDigits } from './use-stray-digits'
 import { useTapes } from './use-tapes'
-
-const NEXT_SIDE: Readonly<Record<PlateSide, PlateSide>> = { side: 'above', above: 'front', front: 'side' }
 
 const focusField = (): void => document.getElementById(FIELD_ID)?.focus({ preventScroll: true })
 
 /** Measure: the list of tapes, the plate with the active path, the big entry, and what the tapes say so far. */
 export function MeasureStage() {
   const { rows } = useTapes()
-  if (rows.length === 0) return <NoItem title="No tape is wanted yet">Which tapes depends on what the dog will wear: choose an item under Ask.</NoItem>
+  const acts = useActs()
+  if (rows.length === 0)
+    return (
+      <NoItem
+        title="No tape is wanted yet"
+        also={{
+          label: 'All of it: the whole body sheet',
+          onClick: () => void acts.act({ act: 'change', changes: [{ field: 'wholeBody', from: false, to: true }] }),
+        }}
+      >
+        Which tapes depends on what the dog will wear: choose an item under Ask. Or take the whole body sheet.
+      </NoItem>
+    )
   return <Bench />
 }
 
 function Bench() {
   const { rows, agreeing, left } = useTapes()
+  const { sheet } = useOpenTicket()
   const dispatch = useAppDispatch()
-  const { unit, letterKeys } = useAppSelector((state) => state.settings)
+  const navigate = useNavigate()
+  const shop = useShop()
+  const acts = useActs()
+  const [bench, changeBench] = useBench()
+  const { unit, letterKeys, fitter } = useAppSelector((state) => state.settings)
   const isPhone = useMedia(PHONE)
   const isBench = useMedia(BENCH)
   const [picked, setPicked] = useState<string | null>(null)
-  const [side, setSide] = useState<PlateSide>('side')
+  const [turn, setTurn] = useState(0)
 
   const first = rows.find((row) => row.doubt) ?? rows.find((row) => row.agreed?.state !== 'agrees') ?? rows[0]
-  const [opened] = useState(first?.tape.measure ?? '')
-  const active = rows.some((row) => row.tape.measure === picked)
-    ? (picked ?? '')
-    : rows.some((row) => row.tape.measure === opened)
-      ? opened
-      : (rows[0]?.tape.measure ?? '')
-  const at = rows.findIndex((row) => row.tape.measure === active)
+  const [opened] = useState(first?.key ?? '')
+  const at = Math.max(
+    0,
+    [picked, opened].map((key) => rows.findIndex((row) => row.key === key)).find((index) => index >= 0) ?? 0,
+  )
   const row = rows[at]
+  const active = row?.key ?? ''
 
-  const pick = (measure: string): void => {
-    setPicked(measure)
-    document.getElementById(`tape-${measure}`)?.scrollIntoView({ block: 'nearest' })
+  const pick = (key: string): void => {
+    setPicked(key)
+    setTurn(0)
+    document.getElementById(`tape-${key}`)?.scrollIntoView({ block: 'nearest' })
     focusField()
   }
-  const entry = useEntry(active, (measure) => setPicked(measure))
+  const entry = useEntry(row, (key) => setPicked(key))
   const move = (by: number) => (): void => {
     const next = rows[(at + by + rows.length) % rows.length]
-    if (next) pick(next.tape.measure)
+    if (next) pick(next.key)
   }
   const kept = row?.readings.filter((reading) => !reading.struck) ?? []
-  /** After a pin: stay for the second reading; with the second in, on to the next tape that lacks one. */
-  const pin = (): void => {
-    if (!entry.pin() || kept.length === 0) return
-    const next = [...rows.slice(at + 1), ...rows.slice(0, at)].find((other) => (other.agreed?.n ?? 0) < 2)
-    if (next) setPicked(next.tape.measure)
+  const byDevice = useRef(false)
+  /** After a pin: on along the round the shop takes, two in a row or one round, a rest and back. */
+  const pin = (over: Partial<NewReading> = {}): void => {
+    const device = byDevice.current
+    byDevice.current = false
+    if (!row || !entry.pin({ ...(device ? { method: 'digital' as const } : {}), ...over })) return
+    const wanted = readingsWanted(shop)
+    const taken = rows.map((each) => ({ key: each.key, n: (each.agreed?.n ?? 0) + (each.key === row.key ? 1 : 0) }))
+    const next = nextTape(taken, row.key, bench.rounds, wanted)
+    if (next.rest && next.key && shop.restSeconds > 0) changeBench({ restUntil: new Date(Date.now() + shop.restSeconds * 1000).toISOString() })
+    if (next.key && next.key !== row.key) {
+      setPicked(next.key)
+      setTurn(0)
+      document.getElementById(`tape-${next.key}`)?.scrollIntoView({ block: 'nearest' })
+    }
   }
   const strikeLast = (why: string) => (): void => {
     const last = kept.at(-1)
@@ -68,8 +104,10 @@ function Bench() {
     focusField()
   }
   const again = (measure: string): void => {
-    pick(measure)
-    const last = rows.find((other) => other.tape.measure === measure)?.readings.findLast((reading) => !reading.struck)
+    const target = rows.find((other) => other.tape.measure === measure)
+    if (!target) return
+    pick(target.key)
+    const last = target.readings.findLast((reading) => !reading.struck)
     if (last) entry.strike(last, 'Taken again')
   }
   const toggleUnit = (): void => {
@@ -79,7 +117,36 @@ function Bench() {
     if (entry.doubling) entry.setOneSide(!entry.oneSide)
   }
 
-  const jumps = Object.fromEntries(rows.slice(0, 9).map((other, i) => [`alt+${i + 1}`, () => pick(other.tape.measure)]))
+  /** A squeeze lands in the active tape; a weight goes to the weight, wherever the tape is. */
+  const onSqueeze = (value: DeviceValue): void => {
+    const target = value.mass ? rows.find((other) => other.tape.measure === 'M00') : row
+    const isMass = measures[target?.tape.measure ?? '']?.quantity === 'mass'
+    if (!target || isMass !== value.mass) return
+    const taken = { mm: value.value, unit: value.unit, asTyped: value.asSent }
+    if (target.key === active) pin({ ...taken, method: value.mass ? 'scale' : 'digital' })
+    else
+      void acts.read({
+        measure: 'M00',
+        side: 'both',
+        method: 'scale',
+        takenAt: new Date().toISOString(),
+        by: fitter,
+        ...taken,
+      })
+  }
+  const device = useDevice(onSqueeze)
+  useStrayDigits(
+    (typed) => {
+      entry.setTyped(typed)
+      focusField()
+    },
+    (wedge, stray) => {
+      byDevice.current = wedge
+      if (stray) pin()
+    },
+  )
+
+  const jumps = Object.fromEntries(rows.slice(0, 9).map((other, i) => [`alt+${i + 1}`, () => pick(other.key)]))
   useKeys({
     ArrowDown: move(1),
     ArrowUp: move(-1),
@@ -87,18 +154,21 @@ function Bench() {
     r: strikeLast('Taken again'),
     d: toggleDoubled,
     u: toggleUnit,
-    f: () => setSide(NEXT_SIDE[side]),
-    Enter: pin,
-    'ctrl+z': entry.typed === '' ? strikeLast('Unpinned') : undefined,
+    f: () => setTurn(turn + 1),
+    s: () => void navigate(`/tickets/${sheet.ticket.id}/solo`),
+    Enter: () => pin(),
+    'ctrl+z': entry.typed === '' ? () => acts.undo?.() : undefined,
+    'ctrl+y': () => acts.redo?.(),
+    'ctrl+shift+z': () => acts.redo?.(),
   })
   const onKey = (event: KeyboardEvent<HTMLInputElement>): void => {
-    const act = { Enter: pin, ArrowDown: move(1), ArrowUp: move(-1), Escape: () => event.currentTarget.blur() }[event.key]
+    const act = { Enter: () => pin(), ArrowDown: move(1), ArrowUp: move(-1), Escape: () => event.currentTarget.blur() }[event.key]
     const letter = event.key.length === 1 && !event.ctrlKey && !event.metaKey && !event.altKey ? event.key.toLowerCase() : ''
     const letterAct = letterKeys ? { r: strikeLast('Taken again'), d: toggleDoubled, u: toggleUnit, p: () => undefined }[letter] : undefined
     if (act ?? letterAct) {
       event.preventDefault()
       ;(act ?? letterAct)?.()
-    } else if (/[a-z]/.test(letter) && !'cmin'.includes(letter)) event.preventDefault()
+    } else if (/[a-z]/.test(letter) && !(entry.weight ? 'kglb' : 'cmin').includes(letter)) event.preventDefault()
   }
 
   useEffect(() => {
@@ -106,8 +176,9 @@ function Bench() {
   }, [active, isPhone])
 
   if (!row) return null
-  const shared = { entry, row, kept, pin, onKey, onUnit: toggleUnit }
-  if (isPhone) return <PhoneMeasure {...shared} rows={rows} at={at} side={side} onTurn={() => setSide(NEXT_SIDE[side])} onSkip={move(1)} />
+  const shared = { entry, row, kept, pin: () => pin(), onKey, onUnit: toggleUnit }
+  if (isPhone) return <PhoneMeasure {...shared} rows={rows} at={at} turn={turn} onTurn={() => setTurn(turn + 1)} onSkip={move(1)} onPick={pick} />
+  const soFar = <SoFar active={row.tape.measure} onAgain={again} device={device} waitsFor={tapeName(row.tape.measure, row.tape.place)} />
 
   return (
     <div className="grid min-h-0 flex-1 grid-cols-[320px_1fr] bench:grid-cols-[388px_1fr_344px]">
@@ -120,6 +191,7 @@ function Bench() {
             {agreeing} agree, {left} to take
           </span>
         </h2>
+        <BenchTools rows={rows} onPick={pick} />
         <TapeList rows={rows} active={active} onPick={pick} />
         <footer className="flex h-11 shrink-0 items-center gap-3 border-t-2 border-ink px-3.5 text-[14.5px] text-mute">
           <span className="flex items-center gap-1">
@@ -137,22 +209,19 @@ function Bench() {
       </section>
       <section aria-label="The tape in hand" className="relative flex min-h-0 flex-col">
         <MeasureHead row={row} kept={kept.length} oneSide={entry.oneSide} />
-        <PlateView rows={rows} active={active} doubled={entry.oneSide} side={side} />
+        <RestBlock />
+        <PlateView rows={rows} active={row} doubled={entry.oneSide} turn={turn} />
         <EntryPanel {...shared} />
         {!isBench && (
           <details className="absolute inset-x-0 bottom-0 z-20 border-t-2 border-ink bg-panel open:flex open:max-h-[80%] open:flex-col">
             <summary className="flex min-h-11 cursor-pointer items-center justify-between border-b border-tape-ink bg-tape-rest px-4 font-bold text-tape-ink">
               What the tapes say so far
             </summary>
-            <SoFar active={active} onAgain={again} />
+            {soFar}
           </details>
         )}
       </section>
-      {isBench && (
-        <div className="flex min-h-0 flex-col border-l-2 border-ink">
-          <SoFar active={active} onAgain={again} />
-        </div>
-      )}
+      {isBench && <div className="flex min-h-0 flex-col border-l-2 border-ink">{soFar}</div>}
     </div>
   )
 }

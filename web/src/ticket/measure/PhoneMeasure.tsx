@@ -6,17 +6,22 @@ import { BigInch } from '../../ui/tape/BigInch'
 import { Fraction } from '../../ui/length/Fraction'
 import { Worded } from '../../ui/length/Worded'
 import { aroundOf, entryNote, pinsOf, type EntryPanelProps } from './EntryPanel'
+import { PLACES, tapeName } from '../../words/measuring'
+import { BenchTools } from './BenchTools'
 import { LengthField } from './LengthField'
-import { PlateView, type PlateSide } from './PlateView'
+import { AboutMeasure } from './MeasureHead'
+import { TakenHow } from './TakenHow'
+import { PlateView } from './PlateView'
 import { ordinal, ReadingsList } from './ReadingsList'
 import type { TapeRow } from './use-tapes'
 
 interface PhoneMeasureProps extends EntryPanelProps {
   rows: readonly TapeRow[]
   at: number
-  side: PlateSide
+  turn: number
   onTurn: () => void
   onSkip: () => void
+  onPick: (key: string) => void
 }
 
 const DIGITS = ['1', '2', '3', '4', '5', '6', '7', '8', '9'] as const
@@ -31,7 +36,7 @@ const EIGHTHS = [
 ] as const
 
 /** One measure to a screen, one thumb: the bottom is our own pad, the system keyboard stays shut. */
-export function PhoneMeasure({ entry, row, kept, pin, onKey, onUnit, rows, at, side, onTurn, onSkip }: PhoneMeasureProps) {
+export function PhoneMeasure({ entry, row, kept, pin, onKey, onUnit, rows, at, turn, onTurn, onSkip, onPick }: PhoneMeasureProps) {
   const settings = useAppSelector((state) => state.settings)
   const { unit, hand } = settings
   const measure = measures[row.tape.measure]
@@ -48,8 +53,9 @@ export function PhoneMeasure({ entry, row, kept, pin, onKey, onUnit, rows, at, s
     <div className="flex min-h-0 flex-1 flex-col">
       <header className="shrink-0 border-b-2 border-ink bg-bench px-3.5 pt-2">
         <div className="flex items-baseline justify-between gap-2">
-          <h1 className="text-[25px] leading-[30px]">{measure?.name}</h1>
-          <span className="text-[15px] text-mute">
+          <h1 className="min-w-0 truncate text-[25px] leading-[30px]">{measure?.name}</h1>
+          <span className="shrink-0 text-[15px] text-mute">
+            {row.tape.place ? `${PLACES[row.tape.place]}, ` : ''}
             {at + 1} of {rows.length}
           </span>
         </div>
@@ -59,26 +65,29 @@ export function PhoneMeasure({ entry, row, kept, pin, onKey, onUnit, rows, at, s
             <b>How</b>
             <ChevronDown size={20} aria-hidden />
           </summary>
-          {measure?.howTo && (
+          {measure && (
             <div className="space-y-1 pb-1">
               <p>{measure.howTo.stand}</p>
               <p>{measure.howTo.howTight}</p>
               <p className="text-mute">Usual slip: {measure.howTo.usualSlip}</p>
+              <AboutMeasure row={row} />
+              <TakenHow row={row} />
+              <BenchTools rows={rows} onPick={onPick} />
             </div>
           )}
         </details>
       </header>
       <button type="button" onClick={onTurn} aria-label="The form from another side" className="flex min-h-[110px] flex-1 border-b-2 border-ink">
-        <PlateView rows={rows} active={row.tape.measure} doubled={entry.oneSide} side={side} phone />
+        <PlateView rows={rows} active={row} doubled={entry.oneSide} turn={turn} phone />
       </button>
       <div className="shrink-0 bg-panel px-3.5 pt-2">
         <div className="grid grid-cols-[1fr_124px] gap-3">
           <LengthField
-            label={`${measure?.name ?? ''}${entry.oneSide ? ', one side' : ''}`}
+            label={`${tapeName(row.tape.measure, row.tape.place)}${entry.oneSide ? ', one side' : ''}`}
             value={entry.typed}
             onChange={entry.setTyped}
             onKey={onKey}
-            unit={unit}
+            unit={entry.weight ? (unit === 'in' ? 'lb' : 'kg') : unit}
             ownPad
             problem={entry.problem}
             describedBy="entry-note"
@@ -97,7 +106,7 @@ export function PhoneMeasure({ entry, row, kept, pin, onKey, onUnit, rows, at, s
           ) : (
             <div className="flex flex-col justify-center">
               <p className="font-bold">{ordinal(kept.length + 1)} reading</p>
-              <ReadingsList name={measure?.name ?? ''} readings={row.readings} onStrike={entry.strike} />
+              <ReadingsList name={measure?.name ?? ''} readings={row.readings} onStrike={entry.strike} onRestore={entry.restore} />
             </div>
           )}
         </div>
@@ -111,7 +120,11 @@ export function PhoneMeasure({ entry, row, kept, pin, onKey, onUnit, rows, at, s
           </p>
           {entry.doubling && kept.length > 0 && <span className="shrink-0 text-[14px] text-mute">{ordinal(kept.length)} pinned</span>}
         </div>
-        <BigInch unit={unit} mm={entry.mm} aroundMm={aroundOf(kept)} pins={pinsOf(kept)} span={0.5} height={44} onSet={entry.setMm} />
+        {entry.weight ? (
+          <div className="h-[44px]" />
+        ) : (
+          <BigInch unit={unit} mm={entry.mm} aroundMm={aroundOf(kept)} pins={pinsOf(kept)} span={0.5} height={44} onSet={entry.setMm} />
+        )}
       </div>
       <div className={`grid h-[224px] shrink-0 gap-x-4 bg-bench px-1.5 pt-2 ${hand === 'right' ? 'grid-cols-[1.5fr_1fr]' : 'grid-cols-[1fr_1.5fr]'}`}>
         <div className={`grid grid-cols-3 grid-rows-4 gap-1.5 ${hand === 'left' ? 'order-2' : ''}`}>
@@ -120,8 +133,8 @@ export function PhoneMeasure({ entry, row, kept, pin, onKey, onUnit, rows, at, s
               {digit}
             </button>
           ))}
-          <button type="button" className={small} onClick={() => press(unit === 'in' ? ' ' : '.')} aria-label={unit === 'in' ? 'space' : 'point'}>
-            {unit === 'in' ? 'space' : '.'}
+          <button type="button" className={small} onClick={() => press(unit === 'in' && !entry.weight ? ' ' : '.')} aria-label={unit === 'in' && !entry.weight ? 'space' : 'point'}>
+            {unit === 'in' && !entry.weight ? 'space' : '.'}
           </button>
           <button type="button" className={big} onClick={() => press('0')}>
             0
@@ -131,7 +144,7 @@ export function PhoneMeasure({ entry, row, kept, pin, onKey, onUnit, rows, at, s
           </button>
         </div>
         <div className="grid grid-cols-2 grid-rows-4 gap-1.5">
-          {unit === 'in'
+          {unit === 'in' && !entry.weight
             ? EIGHTHS.map(([n, d]) => (
                 <button
                   key={`${n}/${d}`}

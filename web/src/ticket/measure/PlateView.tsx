@@ -1,69 +1,85 @@
-import { figure } from '@merry-tailor/core'
+import { figure, type Place } from '@merry-tailor/core'
 import { useMemo } from 'react'
-import { AbovePlate, FrontPlate } from '../../ui/plates/SmallPlates'
+import { PartPlateDrawing, ratioOf } from '../../ui/plates/PartPlates'
+import { PLATE_TITLES, platesOf, type PlateName } from '../../ui/plates/plate-of'
 import { SidePlate } from '../../ui/plates/SidePlate'
 import { useBox } from '../../ui/use-width'
+import { PLACES } from '../../words/measuring'
+import { measureName } from '../../words/stages'
 import { useOpenTicket } from '../TicketFrame'
 import type { TapeRow } from './use-tapes'
 
-export type PlateSide = 'side' | 'above' | 'front'
-
-/** The mat with this dog's plates: the side large, above and front small; F turns it. */
-export function PlateView({
-  rows,
-  active,
-  doubled,
-  side,
-  phone = false,
-}: {
+interface PlateViewProps {
   rows: readonly TapeRow[]
-  active: string
+  active: TapeRow
   doubled: boolean
-  side: PlateSide
+  /** Which of the plates that show this tape is large. */
+  turn: number
   phone?: boolean
-}) {
+}
+
+const title = (plate: PlateName, place: Place | null): string => (plate === 'paw' && place ? `${PLACES[place]} paw, from below` : PLATE_TITLES[plate])
+
+/** The mat: the plate that tells most about this tape large, its other plates small; F turns it. */
+export function PlateView({ rows, active, doubled, turn, phone = false }: PlateViewProps) {
   const { body, sheet } = useOpenTicket()
   const [ref, { width, height }] = useBox<HTMLDivElement>(phone ? 390 : 548, phone ? 240 : 378)
   const form = useMemo(() => figure(body, sheet.dog), [body, sheet.dog])
-  const others = rows.map((row, i) => ({ measure: row.tape.measure, row: i + 1, doubt: row.doubt, seen: row.agreed !== undefined })).filter((row) => row.seen)
+  const { measure, place } = active.tape
+  const plates = platesOf(measure, place)
+  const main = plates[turn % plates.length] ?? 'side'
+  const small = plates.filter((plate) => plate !== main && plate !== 'side').slice(0, 2)
+  const others = rows
+    .map((row, i) => ({ measure: row.tape.measure, row: i + 1, doubt: row.doubt, seen: row.agreed !== undefined && row.tape.place === null }))
+    .filter((row) => row.seen)
+    .slice(0, 12)
+  const name = title(main, place)
+  if (main !== 'side') {
+    const ratio = ratioOf(main)
+    const size = Math.min(width * (phone ? 0.9 : 0.82), (height - (phone ? 16 : 76)) * ratio)
+    return (
+      <div ref={ref} className="mat relative flex min-h-0 flex-1 items-center justify-center overflow-hidden">
+        <div className={phone ? '' : 'pt-6'}>
+          <PartPlateDrawing
+            plate={main}
+            measure={measure}
+            place={place}
+            doubled={doubled}
+            ears={form.ears}
+            width={Math.max(60, size)}
+            label={`${name}. The tape for ${measureName(measure).toLowerCase()} is drawn on it.`}
+          />
+        </div>
+        {!phone && <p className="absolute top-3.5 left-[18px] text-[14.5px] font-bold">{name.charAt(0).toUpperCase() + name.slice(1)}</p>}
+      </div>
+    )
+  }
+  const [upper, lower] = [small.find((plate) => plate === 'above' || plate === 'below'), small.find((plate) => plate !== 'above' && plate !== 'below')]
   return (
     <div ref={ref} className="mat relative min-h-0 flex-1 overflow-hidden">
-      {side === 'side' && (
-        <SidePlate
-          body={body}
-          about={sheet.dog}
-          active={active}
-          others={phone ? [] : others}
-          width={width}
-          height={height}
-          top={phone ? 4 : 62}
-          stand={!phone}
-          phone={phone}
-        />
-      )}
-      {side === 'above' && (
-        <div className="flex h-full items-center justify-center pt-8">
-          <AbovePlate active={active} doubled={doubled} width={width * 0.86} />
+      <SidePlate
+        body={body}
+        about={sheet.dog}
+        active={measure}
+        others={phone ? [] : others}
+        width={width}
+        height={height}
+        top={phone ? 4 : 62}
+        stand={!phone}
+        phone={phone}
+      />
+      {!phone && upper && (
+        <div className="absolute top-3 left-[18px]">
+          <p className="text-[14.5px] font-bold">{PLATE_TITLES[upper]}</p>
+          <PartPlateDrawing plate={upper} measure={measure} doubled={doubled} width={width * 0.4} />
         </div>
       )}
-      {side === 'front' && (
-        <div className="flex h-full items-center justify-center">
-          <FrontPlate active={active} doubled={doubled} ears={form.ears} height={height * 0.9} />
+      {!phone && lower && lower === 'front' && (
+        <div className="absolute right-3 bottom-[14px] flex flex-col items-center">
+          <p className="mb-0.5 text-[14.5px] font-bold">{PLATE_TITLES[lower]}</p>
+          <PartPlateDrawing plate={lower} measure={measure} doubled={doubled} ears={form.ears} width={Math.max(20, height * 0.34 * ratioOf(lower))} />
         </div>
       )}
-      {!phone && side === 'side' && (
-        <>
-          <div className="absolute top-3.5 left-[18px]">
-            <p className="text-[14.5px] font-bold">From above</p>
-            <AbovePlate active={active} doubled={doubled} width={width * 0.4} />
-          </div>
-          <div className="absolute right-3 bottom-[14px] flex flex-col items-center">
-            <p className="mb-0.5 text-[14.5px] font-bold">From the front</p>
-            <FrontPlate active={active} doubled={doubled} ears={form.ears} height={height * 0.34} />
-          </div>
-        </>
-      )}
-      {side !== 'side' && <p className="absolute top-3.5 left-[18px] text-[14.5px] font-bold">{side === 'above' ? 'From above' : 'From the front'}</p>}
     </div>
   )
 }

@@ -1,12 +1,11 @@
-import type { Reading } from '@merry-tailor/core'
+import { measures, type Reading } from '@merry-tailor/core'
 import { Popover } from 'radix-ui'
 import { useState } from 'react'
-import { readingStyle } from '../../app/settings'
-import { useAppSelector } from '../../app/store'
 import { clock } from '../../app/today'
 import { Button } from '../../ui/controls/Button'
 import { TextField } from '../../ui/controls/TextField'
-import { Length } from '../../ui/length/Fraction'
+import { circumstances } from '../../words/measuring'
+import { RowNumber } from './TapeList'
 
 const REASONS = ['Dog moved', 'Wrong place', 'Tape slipped', 'Misread', 'Doubled twice'] as const
 
@@ -14,11 +13,11 @@ interface ReadingsListProps {
   name: string
   readings: readonly Reading[]
   onStrike: (reading: Reading, why: string) => void
+  onRestore: (reading: Reading) => void
 }
 
 /** Every reading of one tape, who took it and when; each can be struck out with a reason, none is ever lost. */
-export function ReadingsList({ name, readings, onStrike }: ReadingsListProps) {
-  const look = readingStyle(useAppSelector((state) => state.settings))
+export function ReadingsList({ name, readings, onStrike, onRestore }: ReadingsListProps) {
   const [striking, setStriking] = useState<string | null>(null)
   const [other, setOther] = useState('')
   const kept = readings.filter((reading) => !reading.struck)
@@ -33,7 +32,7 @@ export function ReadingsList({ name, readings, onStrike }: ReadingsListProps) {
       <Popover.Trigger className="-ml-1 block min-h-11 w-full px-1 text-left text-[14.5px] leading-[19px] text-mute hover:bg-bench">
         {kept.slice(-2).map((reading, i) => (
           <span key={reading.id} className="block truncate">
-            {ordinal(kept.length - Math.min(2, kept.length) + i + 1)} <Length mm={reading.mm} look={look} unit={false} />
+            {ordinal(kept.length - Math.min(2, kept.length) + i + 1)} <RowNumber measure={reading.measure} mm={reading.mm} fine />
             {reading.side === 'one' ? ' × 2' : ''}
           </span>
         ))}
@@ -56,12 +55,14 @@ export function ReadingsList({ name, readings, onStrike }: ReadingsListProps) {
                   <span className={reading.struck ? 'text-mute line-through' : ''}>
                     <span className="text-mute">{ordinal(i + 1)}</span>{' '}
                     <b>
-                      <Length mm={reading.mm} look={look} />
+                      <RowNumber measure={reading.measure} mm={reading.mm} fine />
                     </b>
                     {reading.side === 'one' ? ' one side' : ''}{' '}
                     <span className="text-[13.5px] text-mute">
                       typed “{reading.asTyped}”, {clock(reading.takenAt)}
                       {reading.by ? `, ${reading.by}` : ''}
+                      {circumstances(reading) ? `; ${circumstances(reading)}` : ''}
+                      {reading.definition === (measures[reading.measure]?.definition ?? 1) ? '' : `; by definition ${reading.definition}`}
                     </span>
                   </span>
                   {!reading.struck && (
@@ -71,8 +72,14 @@ export function ReadingsList({ name, readings, onStrike }: ReadingsListProps) {
                   )}
                 </div>
                 {reading.struck && (
-                  <p className="text-[13.5px] text-snag">
-                    Struck out {clock(reading.struck.at)}: {reading.struck.why}
+                  <p className="flex items-center justify-between gap-3 text-[13.5px] text-snag">
+                    <span>
+                      Struck out {clock(reading.struck.at)}
+                      {reading.struck.by ? ` by ${reading.struck.by}` : ''}: {reading.struck.why}
+                    </span>
+                    <Button tone="quiet" onClick={() => onRestore(reading)}>
+                      Put back
+                    </Button>
                   </p>
                 )}
                 {striking === reading.id && (

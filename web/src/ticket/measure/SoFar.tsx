@@ -1,6 +1,8 @@
 import { adviseSizes, atHandFirst, rankTables, tableServes, type Item, type MeasureFit, type RankedTable } from '@merry-tailor/core'
 import { useMemo } from 'react'
 import { Link } from 'react-router'
+import { DevicePanel } from '../../device/DevicePanel'
+import type { Device } from '../../device/use-device'
 import { useSizeTablesQuery } from '../../api/shop-api'
 import { valueStyle } from '../../app/settings'
 import { useAppSelector } from '../../app/store'
@@ -11,11 +13,22 @@ import { familyName, measureName, wayName } from '../../words/stages'
 import { SizeTape } from '../choose/SizeTape'
 import { useOpenTicket } from '../TicketFrame'
 import { FindingBlock } from './FindingBlock'
+import { LettersBlock } from './LettersBlock'
+import { useBench } from './use-bench'
 import { useTapes } from './use-tapes'
 
-/** What the tapes say so far: the questions they raise, then each item's size as it stands. */
-export function SoFar({ active, onAgain }: { active: string; onAgain: (measure: string) => void }) {
+interface SoFarProps {
+  active: string
+  onAgain: (measure: string) => void
+  device: Device
+  /** The tape a squeeze would pin into. */
+  waitsFor: string
+}
+
+/** What the tapes say so far: the questions they raise, the numbers that wait, then each item's size as it stands. */
+export function SoFar({ active, onAgain, device, waitsFor }: SoFarProps) {
   const { sheet } = useOpenTicket()
+  const [bench] = useBench()
   const { findings, rows, left } = useTapes()
   const items = sheet.items.filter((item) => !item.removed)
   const answered = rows.filter((row) => row.agreed).length
@@ -26,6 +39,8 @@ export function SoFar({ active, onAgain }: { active: string; onAgain: (measure: 
         {findings.map((finding) => (
           <FindingBlock key={`${finding.rule}-${finding.measures.join()}`} finding={finding} inHand={finding.measures[0] === active} onAgain={onAgain} />
         ))}
+        <LettersBlock />
+        {(bench.method === 'digital' || device.port !== null || device.problem !== null) && <DevicePanel device={device} waitsFor={waitsFor} />}
         {items.map((item) => (
           <ItemSoFar key={item.id} item={item} />
         ))}

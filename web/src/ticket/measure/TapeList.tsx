@@ -1,50 +1,98 @@
-import type { CSSProperties } from 'react'
-import { measures } from '@merry-tailor/core'
+import { measures, type Station } from '@merry-tailor/core'
 import { ArrowRight } from 'lucide-react'
+import type { CSSProperties } from 'react'
 import { readingStyle, valueStyle } from '../../app/settings'
 import { useAppSelector } from '../../app/store'
 import { Length } from '../../ui/length/Fraction'
 import { Mark } from '../../ui/marks/Mark'
+import { PLACES, STATIONS, weightText } from '../../words/measuring'
 import { ordinal } from './ReadingsList'
+import { useBench } from './use-bench'
 import type { TapeRow } from './use-tapes'
 
-/** The tapes to take, in station order; the active one is the yellow tape. */
-export function TapeList({ rows, active, onPick }: { rows: readonly TapeRow[]; active: string; onPick: (measure: string) => void }) {
+interface TapeListProps {
+  rows: readonly TapeRow[]
+  active: string
+  onPick: (key: string) => void
+}
+
+/** The tapes to take, station by station; the active one is the yellow tape. A station can be drawn forward. */
+export function TapeList({ rows, active, onPick }: TapeListProps) {
+  const [bench, change] = useBench()
+  const stations = [...new Set(rows.map((row) => measures[row.tape.measure]?.station ?? 5))]
+  const forward = (station: Station): void => {
+    change({ first: [station, ...bench.first.filter((each) => each !== station)] })
+    const target = rows.find((row) => measures[row.tape.measure]?.station === station)
+    if (target) onPick(target.key)
+  }
   return (
-    <ol className="quiet-scroll min-h-0 flex-1">
-      {rows.map((row, i) => (
-        <li key={row.tape.measure} className="border-b border-rule">
-          <button
-            type="button"
-            id={`tape-${row.tape.measure}`}
-            aria-current={row.tape.measure === active ? 'true' : undefined}
-            onClick={() => onPick(row.tape.measure)}
-            // Quiet words on the yellow tape are tape ink in both themes.
-            style={row.tape.measure === active ? ({ '--mute': 'var(--tape-ink)' } as CSSProperties) : undefined}
-            className={`relative grid w-full grid-cols-[22px_1fr_auto_46px] items-center gap-x-2 pr-3 pl-3.5 text-left ${row.tape.measure === active ? 'min-h-20 bg-tape pb-2 text-tape-ink' : 'min-h-[70px] hover:bg-bench'}`}
-          >
-            <span className={`text-[14.5px] font-bold ${row.tape.measure === active ? '' : 'text-mute'}`}>{i + 1}</span>
-            <span className="min-w-0">
-              <span className="block text-[17px] leading-[21px] font-bold">{measures[row.tape.measure]?.name}</span>
-              <span className={`block text-[13.5px] leading-[17px] ${row.tape.measure === active ? '' : 'text-mute'}`}>
-                {measures[row.tape.measure]?.path}
-                {row.tape.either && !row.agreed ? `; or ${(measures[row.tape.either]?.name ?? '').toLowerCase()}` : ''}
-              </span>
-            </span>
-            <RowValue row={row} active={row.tape.measure === active} />
-            <RowState row={row} active={row.tape.measure === active} />
-            {row.tape.measure === active && <TickEdge />}
-          </button>
-        </li>
+    <div className="quiet-scroll min-h-0 flex-1">
+      {stations.map((station, s) => (
+        <section key={station} aria-label={`Station ${STATIONS[station]}`}>
+          {stations.length > 1 && (
+            <div className="flex min-h-8 items-center justify-between border-b border-rule bg-bench pr-1 pl-3.5">
+              <h3 className="font-text text-[14px] font-bold text-mute">
+                {station} {STATIONS[station]}
+              </h3>
+              {s > 0 && (
+                <button type="button" onClick={() => forward(station)} className="min-h-11 px-2.5 text-[14px] font-semibold underline" aria-label={`${STATIONS[station]} first`}>
+                  do it now
+                </button>
+              )}
+            </div>
+          )}
+          <ol>
+            {rows.map((row, i) =>
+              measures[row.tape.measure]?.station === station ? <TapeItem key={row.key} row={row} number={i + 1} active={row.key === active} onPick={onPick} /> : null,
+            )}
+          </ol>
+        </section>
       ))}
-    </ol>
+    </div>
   )
 }
 
-function RowValue({ row, active }: { row: TapeRow; active: boolean }) {
+function TapeItem({ row, number, active, onPick }: { row: TapeRow; number: number; active: boolean; onPick: (key: string) => void }) {
+  const measure = measures[row.tape.measure]
+  const path = row.tape.place ? PLACES[row.tape.place] : measure?.path
+  return (
+    <li className="border-b border-rule">
+      <button
+        type="button"
+        id={`tape-${row.key}`}
+        aria-current={active ? 'true' : undefined}
+        onClick={() => onPick(row.key)}
+        // Quiet words on the yellow tape are tape ink in both themes.
+        style={active ? ({ '--mute': 'var(--tape-ink)' } as CSSProperties) : undefined}
+        className={`relative grid w-full grid-cols-[22px_1fr_auto_46px] items-center gap-x-2 pr-3 pl-3.5 text-left ${active ? 'min-h-20 bg-tape pb-2 text-tape-ink' : `${row.tape.place ? 'min-h-[54px]' : 'min-h-[66px]'} hover:bg-bench`}`}
+      >
+        <span className={`text-[14.5px] font-bold ${active ? '' : 'text-mute'}`}>{number}</span>
+        <span className="min-w-0">
+          <span className="block text-[17px] leading-[21px] font-bold">{measure?.name}</span>
+          <span className={`block text-[13.5px] leading-[17px] ${active ? '' : 'text-mute'}`}>
+            {path}
+            {row.tape.either && !row.agreed ? `; or ${(measures[row.tape.either]?.name ?? '').toLowerCase()}` : ''}
+          </span>
+        </span>
+        <RowValue row={row} active={active} />
+        <RowState row={row} active={active} />
+        {active && <TickEdge />}
+      </button>
+    </li>
+  )
+}
+
+/** A value of a row: a length, a weight, or the word that there is no dewclaw. */
+export function RowNumber({ measure, mm, fine = false, stacked = false }: { measure: string; mm: number; fine?: boolean; stacked?: boolean }) {
   const settings = useAppSelector((state) => state.settings)
-  const [look, fine] = [valueStyle(settings), readingStyle(settings)]
+  if (measures[measure]?.quantity === 'mass') return <>{weightText(mm, settings.unit)}</>
+  if (mm === 0) return <>none</>
+  return <Length mm={mm} look={fine ? readingStyle(settings) : valueStyle(settings)} unit={!fine} stacked={stacked} />
+}
+
+function RowValue({ row, active }: { row: TapeRow; active: boolean }) {
   const kept = row.readings.filter((reading) => !reading.struck)
+  const { measure } = row.tape
   if (active && row.agreed?.state !== 'agrees') {
     const last = kept.at(-1)
     return (
@@ -52,10 +100,20 @@ function RowValue({ row, active }: { row: TapeRow; active: boolean }) {
         <span className="block text-[18px] leading-[22px] font-bold">{ordinal(kept.length + 1)} now</span>
         {last && (
           <span className="block text-[15px] leading-[18px]">
-            <Length mm={last.mm} look={fine} unit={false} />
+            <RowNumber measure={measure} mm={last.mm} fine />
             {last.side === 'one' ? ' × 2' : ''}
           </span>
         )}
+      </span>
+    )
+  }
+  if (row.derived) {
+    return (
+      <span className="text-right">
+        <span className="block text-[19px] leading-[24px] font-semibold text-mute">
+          <RowNumber measure={measure} mm={row.derived.mm} />
+        </span>
+        <span className="block text-[13px] leading-[16px] text-mute">derived, not to order by</span>
       </span>
     )
   }
@@ -63,16 +121,16 @@ function RowValue({ row, active }: { row: TapeRow; active: boolean }) {
   const tone = active ? '' : row.doubt ? 'text-snag' : ''
   return (
     <span className={`text-right ${tone}`}>
-      <span className="block text-[25px] leading-[28px] font-bold">
-        <Length mm={row.agreed.mm} look={look} stacked />
+      <span className={`block font-bold ${measures[measure]?.quantity === 'mass' ? 'text-[19px] leading-[24px]' : 'text-[25px] leading-[28px]'}`}>
+        <RowNumber measure={measure} mm={row.agreed.mm} stacked />
       </span>
       <span className={`block text-[15px] leading-[18px] ${active ? '' : row.doubt ? 'text-snag' : 'text-mute'}`}>
         {kept.slice(-3).map((reading) => (
           <span
             key={reading.id}
-            className={`ml-2 ${measures[reading.measure]?.rule !== 'middle' && reading.mm === row.agreed?.mm && kept.length > 1 ? 'font-bold' : ''}`}
+            className={`ml-2 ${measures[measure]?.rule !== 'middle' && reading.mm === row.agreed?.mm && kept.length > 1 ? 'font-bold' : ''}`}
           >
-            <Length mm={reading.mm} look={fine} unit={false} />
+            <RowNumber measure={measure} mm={reading.mm} fine />
           </span>
         ))}
         {kept[0]?.side === 'one' ? ' × 2' : ''}
@@ -81,20 +139,21 @@ function RowValue({ row, active }: { row: TapeRow; active: boolean }) {
   )
 }
 
+const NEED_WORDS = { must: 'to take', warning: 'to check', sheet: 'if you like' } as const
+
 function RowState({ row, active }: { row: TapeRow; active: boolean }) {
   const state = row.agreed?.state ?? 'none'
-  const tone = active ? 'text-tape-ink' : undefined
   if (active)
     return (
       <span className="flex justify-center">
         {row.agreed?.state === 'agrees' ? <span className="text-[13.5px] font-bold">agree</span> : <ArrowRight size={20} strokeWidth={2.6} aria-hidden />}
       </span>
     )
-  if (row.doubt) return <State grade="fails" word="Take again" colour={tone ?? 'text-snag'} />
-  if (state === 'agrees') return <State grade="holds" word="agree" colour={tone ?? 'text-holds'} />
-  if (state === 'third-wanted') return <State grade="doubt" word="3rd wanted" colour={tone ?? 'text-chalk'} />
-  if (state === 'once') return <State grade="none" word="once" colour={tone ?? 'text-mute'} />
-  return <State grade="none" word={row.tape.need === 'warning' ? 'to check' : 'to take'} colour={tone ?? 'text-mute'} />
+  if (row.doubt) return <State grade="fails" word="Take again" colour="text-snag" />
+  if (state === 'agrees') return <State grade="holds" word="agree" colour="text-holds" />
+  if (state === 'third-wanted') return <State grade="doubt" word="3rd wanted" colour="text-chalk" />
+  if (state === 'once') return <State grade="none" word="once" colour="text-mute" />
+  return <State grade="none" word={NEED_WORDS[row.tape.need]} colour="text-mute" />
 }
 
 function State({ grade, word, colour }: { grade: 'holds' | 'doubt' | 'fails' | 'none'; word: string; colour: string }) {

@@ -1,37 +1,78 @@
-import { openFindings, readingsOf, tapesFor, type Agreed, type Finding, type Item, type Reading, type Tape } from '@merry-tailor/core'
+import {
+  byStations,
+  derivedOverall,
+  openFindings,
+  readingsByTape,
+  tapeKey,
+  tapesFor,
+  type Agreed,
+  type Derived,
+  type Finding,
+  type Item,
+  type Place,
+  type Reading,
+  type Tape,
+} from '@merry-tailor/core'
 import { useMemo } from 'react'
+import { useShop } from '../../app/use-shop'
 import { useOpenTicket } from '../TicketFrame'
+import { useBench } from './use-bench'
 
 export interface TapeRow {
+  key: string
   tape: Tape<Item>
   readings: Reading[]
   agreed: Agreed | undefined
   /** Something asks for this tape to be taken again. */
   doubt: boolean
+  /** The value follows from others by an identity; never enough to order by. */
+  derived: Derived | null
 }
 
-/** The tapes of the open ticket in station order, and the questions they raise. */
-export function useTapes(): { rows: TapeRow[]; findings: Finding[]; agreeing: number; left: number } {
+export interface Tapes {
+  rows: TapeRow[]
+  findings: Finding[]
+  agreeing: number
+  left: number
+}
+
+const placeOf = (key: string): { measure: string; place: Place | null } => {
+  const [measure = '', place] = key.split('/')
+  return { measure, place: (place as Place | undefined) ?? null }
+}
+
+/** The tapes of the open ticket in the order they are taken, and the questions they raise. */
+export function useTapes(): Tapes {
   const { sheet, body } = useOpenTicket()
+  const rules = useShop()
+  const [{ first, extra }] = useBench()
   return useMemo(() => {
     const items = sheet.items.filter((item) => !item.removed)
-    const taken = readingsOf(sheet.readings)
-    const findings = openFindings(body, sheet.acknowledgements)
-    const wanted = tapesFor(items)
-    // A tape nobody asked for but somebody took stays in sight.
-    const extra = Object.keys(taken)
-      .filter((measure) => !wanted.some((tape) => tape.measure === measure))
-      .map((measure): Tape<Item> => ({ measure, need: 'warning', items: [] }))
-    const rows = [...wanted, ...extra].map((tape): TapeRow => {
-      const agreed = body[tape.measure]
-      return {
-        tape,
-        readings: taken[tape.measure] ?? [],
-        agreed,
-        doubt: agreed?.state === 'disagrees' || findings.some((finding) => finding.rule !== 'same-value' && finding.measures[0] === tape.measure),
-      }
-    })
+    const taken = readingsByTape(sheet.readings)
+    const findings = openFindings(body, sheet.acknowledgements, { readings: sheet.readings, about: sheet.dog, rules })
+    const wanted = tapesFor(items, sheet.ticket.wholeBody)
+    const keys = new Set(wanted.map((tape) => tapeKey(tape.measure, tape.place)))
+    // A tape nobody asked for but somebody took, or wants to take, stays in sight.
+    const more = [...new Set([...Object.keys(taken), ...extra])]
+      .filter((key) => !keys.has(key))
+      .map((key): Tape<Item> => ({ ...placeOf(key), need: 'sheet', items: [] }))
+    const overall = derivedOverall(body, sheet.readings)
+    const rows = byStations(
+      [...wanted, ...more].map((tape): TapeRow => {
+        const key = tapeKey(tape.measure, tape.place)
+        const agreed = body[key]
+        return {
+          key,
+          tape,
+          readings: taken[key] ?? [],
+          agreed,
+          doubt: agreed?.state === 'disagrees' || findings.some((finding) => finding.rule !== 'same-value' && finding.measures[0] === tape.measure),
+          derived: !agreed && overall?.measure === tape.measure ? overall : null,
+        }
+      }),
+      first,
+    )
     const agreeing = rows.filter((row) => row.agreed?.state === 'agrees' && !row.doubt).length
     return { rows, findings, agreeing, left: rows.filter((row) => !row.agreed && row.tape.either !== 'M13').length }
-  }, [sheet, body])
+  }, [sheet, body, rules, first, extra])
 }

@@ -1,4 +1,4 @@
-import { checksFor, latestObservations, roundVerdict, type PullState, type TryOn } from '@merry-tailor/core'
+import { checksFor, families, latestObservations, roundVerdict, type FamilyId, type PullState, type TryOn } from '@merry-tailor/core'
 import { useState } from 'react'
 import { useAppSelector } from '../../app/store'
 import { clock } from '../../app/today'
@@ -86,7 +86,7 @@ export function TryOnStage() {
         </header>
         {round ? (
           <div className="quiet-scroll min-h-0 flex-1 bg-panel">
-            {state === 'slack' && item.family === 'H11' && (
+            {state === 'slack' && families[item.family].shelf === 'pulling' && (
               <p className="border-b border-rule bg-bench px-5 py-2">
                 Slack, a pulling harness ends anywhere from mid-back to tail: no verdict on its length here.
               </p>
@@ -114,7 +114,7 @@ export function TryOnStage() {
   )
 }
 
-function RoundRow({ round, number, family, current, onPick }: { round: TryOn; number: number; family: 'H01' | 'H11'; current: boolean; onPick: () => void }) {
+function RoundRow({ round, number, family, current, onPick }: { round: TryOn; number: number; family: FamilyId; current: boolean; onPick: () => void }) {
   const verdict = roundVerdict(family, round)
   const fitter = useAppSelector((state) => state.settings.fitter)
   return (

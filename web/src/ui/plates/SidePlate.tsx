@@ -16,6 +16,10 @@ interface SidePlateProps {
   top?: number
   stand?: boolean
   phone?: boolean
+  /** The same dog at another date: its outline stays as a ghost behind this one. */
+  ghost?: Body | null
+  /** For paper: the path alone, no names. */
+  plain?: boolean
 }
 
 /** Where each landmark of a tape lies on the plate. */
@@ -26,15 +30,26 @@ const PLACE: Partial<Record<LandmarkId, keyof DogPlates['marks']>> = {
   L07: 'girthBottom',
   L12: 'lastRib',
   L14: 'tailBase',
+  L05: 'shoulder',
+  L06: 'elbow',
+  L08: 'wrist',
+  L16: 'waistTop',
+  L17: 'sheath',
+  L18: 'collarTop',
+  L19: 'neckBaseTop',
+  L20: 'earBase',
 }
 
 /** The jointed paper dog of these readings, with the active tape laid on it. Flat plates, no shading. */
-export function SidePlate({ body, about, active, others, width, height, top = 0, stand = true, phone = false }: SidePlateProps) {
+export function SidePlate({ body, about, active, others, width, height, top = 0, stand = true, phone = false, plain = false, ghost = null }: SidePlateProps) {
   const form = useMemo(() => figureOf(body, about), [body, about])
   const dog = useMemo(() => cutPlates(form), [form])
+  const before = useMemo(() => (ghost ? cutPlates(figureOf(ghost, about)) : null), [ghost, about])
   const pad = phone ? 14 : 26
   const floorGap = 18
-  const scale = Math.min((width - 2 * pad - (phone ? 0 : 40)) / dog.box.width, (height - top - floorGap - pad) / dog.box.height)
+  const widest = Math.max(dog.box.width, before?.box.width ?? 0)
+  const tallest = Math.max(dog.box.height, before?.box.height ?? 0)
+  const scale = Math.min((width - 2 * pad - (phone ? 0 : 40)) / widest, (height - top - floorGap - pad) / tallest)
   const floor = height - floorGap
   const x0 = (width - dog.box.width * scale) / 2 - dog.box.x * scale - (phone ? 4 : 14)
   const y0 = floor - dog.floorY * scale
@@ -48,22 +63,30 @@ export function SidePlate({ body, about, active, others, width, height, top = 0,
     <svg role="img" aria-label={label} width={width} height={height} viewBox={`0 0 ${width} ${height}`} className="block">
       <line x1={0} x2={width} y1={floor} y2={floor} stroke="var(--ink)" strokeWidth={1.8} />
       {stand && <Stand x={to({ x: -form.backMm * 0.42, y: 0 }).x} from={to({ x: 0, y: form.depthMm * 0.9 }).y} floor={floor} />}
-      <g stroke="var(--ink)" strokeWidth={phone ? 1.6 : 1.8} strokeLinejoin="round">
+      <g stroke="var(--ink)" strokeWidth={plain ? 1 : phone ? 1.6 : 1.8} strokeLinejoin="round">
         {dog.plates.map((plate) => (
           <path
             key={plate.name}
             d={path(plate.points)}
             fill={plate.far ? 'var(--plate-far)' : 'var(--plate)'}
-            strokeDasharray={plate.part && !vouched.has(plate.part) ? '5 4' : undefined}
+            strokeDasharray={plate.part && !plain && !vouched.has(plate.part) ? '5 4' : undefined}
           />
         ))}
       </g>
       <path d={path(dog.nose)} fill="var(--ink)" />
       <path d={smoothOpen(dog.smile.map(to), 0.85)} fill="none" stroke="var(--ink)" strokeWidth={1.6} strokeLinecap="round" />
-      <Eye at={to(dog.eye)} />
-      {dog.rivets.map((rivet, i) => (
+      {!plain && <Eye at={to(dog.eye)} />}
+      {(plain ? [] : dog.rivets).map((rivet, i) => (
         <Rivet key={i} at={to(rivet)} />
       ))}
+      {before && (
+        <g fill="none" stroke="var(--chalk)" strokeWidth={1.5} strokeDasharray="5 4" strokeLinejoin="round">
+          {before.plates.map((plate) => (
+            // Both stand on the floor, withers over withers.
+            <path key={plate.name} d={smoothClosed(plate.points.map((point) => ({ x: x0 + point.x * scale, y: floor + (point.y - before.floorY) * scale })), 0.85)} />
+          ))}
+        </g>
+      )}
       {others.map((other) => {
         const line = tapeLine(other.measure, dog)
         return line && other.measure !== active ? (
@@ -77,7 +100,7 @@ export function SidePlate({ body, about, active, others, width, height, top = 0,
           />
         ) : null
       })}
-      {active && <ActiveTape measure={active} dog={dog} to={to} width={width} phone={phone} top={top} />}
+      {active && <ActiveTape measure={active} dog={dog} to={to} width={width} phone={phone} plain={plain} top={top} />}
     </svg>
   )
 }
@@ -131,6 +154,7 @@ function ActiveTape({
   to,
   width,
   phone,
+  plain,
   top,
 }: {
   measure: string
@@ -138,6 +162,7 @@ function ActiveTape({
   to: (point: Point) => Point
   width: number
   phone: boolean
+  plain: boolean
   top: number
 }) {
   const line = tapeLine(measure, dog)
@@ -145,7 +170,7 @@ function ActiveTape({
   const points = sample(line.points.map(to))
   const d = `M${points.map((point) => `${fixed(point.x)} ${fixed(point.y)}`).join('L')}`
   const length = points.slice(1).reduce((sum, point, i) => sum + Math.hypot(point.x - (points[i]?.x ?? 0), point.y - (points[i]?.y ?? 0)), 0)
-  const wide = phone ? 10 : 14.5
+  const wide = plain ? 5 : phone ? 10 : 14.5
   const ticks = Math.max(4, Math.round(length / 9))
   const ends = measures[measure]?.landmarks ?? []
   return (
@@ -159,13 +184,16 @@ function ActiveTape({
         const [sx, sy] = [at.x + nx * (wide / 2), at.y + ny * (wide / 2)]
         return <line key={i} x1={sx} y1={sy} x2={sx - nx * deep} y2={sy - ny * deep} stroke="var(--tape-ink)" strokeWidth={(i + 1) % 4 === 0 ? 1.7 : 1.05} />
       })}
-      {ends.map((id) => {
+      {(plain ? [] : ends).map((id) => {
         const place = PLACE[id]
-        return place ? <LandmarkLabel key={id} at={to(dog.marks[place])} name={landmarks[id].name} place={place} width={width} phone={phone} top={top} /> : null
+        return place && near(to(dog.marks[place]), points) ? <LandmarkLabel key={id} at={to(dog.marks[place])} name={landmarks[id].name} place={place} width={width} phone={phone} top={top} /> : null
       })}
     </g>
   )
 }
+
+/** Is a landmark on this tape? A ring names its bone even where the bone lies beside it. */
+const near = (at: Point, points: readonly Point[]): boolean => points.some((point) => Math.hypot(point.x - at.x, point.y - at.y) < 40)
 
 /** How a landmark's name stands off its point: dx, dy and which end of the text is at the line. */
 const OFFSET: Record<string, readonly [number, number, 'start' | 'middle' | 'end']> = {
@@ -175,6 +203,14 @@ const OFFSET: Record<string, readonly [number, number, 'start' | 'middle' | 'end
   girthBottom: [-20, 40, 'end'],
   lastRib: [-26, -44, 'end'],
   tailBase: [-4, -42, 'middle'],
+  shoulder: [26, -14, 'start'],
+  elbow: [-30, 34, 'end'],
+  wrist: [26, 10, 'start'],
+  waistTop: [-10, -34, 'middle'],
+  sheath: [-24, 44, 'end'],
+  collarTop: [-34, -16, 'end'],
+  neckBaseTop: [-40, -22, 'end'],
+  earBase: [-34, -26, 'end'],
 }
 
 function LandmarkLabel({ at, name, place, width, phone, top }: { at: Point; name: string; place: string; width: number; phone: boolean; top: number }) {

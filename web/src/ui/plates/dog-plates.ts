@@ -9,6 +9,49 @@ export interface Plate {
   far?: true
 }
 
+/** Points on the side plate that tapes run between. */
+export type PlateMark =
+  | 'withers'
+  | 'breastbone'
+  | 'underLegs'
+  | 'sternumEnd'
+  | 'lastRib'
+  | 'tailBase'
+  | 'girthTop'
+  | 'girthBottom'
+  | 'spine'
+  | 'collarTop'
+  | 'collarBottom'
+  | 'neckBaseTop'
+  | 'neckBaseBottom'
+  | 'earBase'
+  | 'waistTop'
+  | 'waistBottom'
+  | 'bandTop'
+  | 'bandBottom'
+  | 'ribTop'
+  | 'ribBottom'
+  | 'sternumTop'
+  | 'sheath'
+  | 'dropTop'
+  | 'dropEnd'
+  | 'elbow'
+  | 'elbowFloor'
+  | 'wrist'
+  | 'armhole'
+  | 'shoulder'
+  | 'shoulderFloor'
+  | 'skull'
+  | 'skullFloor'
+  | 'earTip'
+  | 'earTipFloor'
+  | 'nose'
+  | 'withersFloor'
+  | 'sideRing'
+  | 'bar'
+  | 'hitch'
+  | 'hitchFloor'
+
 export interface DogPlates {
   plates: Plate[]
   rivets: Point[]
@@ -16,7 +59,7 @@ export interface DogPlates {
   nose: Point[]
   smile: Point[]
   /** Landmarks of the tapes in drawing space. */
-  marks: Record<'withers' | 'breastbone' | 'underLegs' | 'sternumEnd' | 'lastRib' | 'tailBase' | 'girthTop' | 'girthBottom' | 'spine', Point>
+  marks: Record<PlateMark, Point>
   floorY: number
   box: { x: number; y: number; width: number; height: number }
 }
@@ -344,6 +387,37 @@ export function cutPlates(figure: Figure): DogPlates {
       girthTop: body([-14, 1.6]),
       girthBottom: body([-14, 53]),
       spine: body([-50, 3]),
+      collarTop: body([12, -19]),
+      collarBottom: body([31.5, -4]),
+      neckBaseTop: body([3.5, -5]),
+      neckBaseBottom: body([26.5, 18]),
+      earBase: head([21.5, -27]),
+      waistTop: body([-68, 3.6]),
+      waistBottom: body([-68, 41]),
+      bandTop: body([-55, 3.4]),
+      bandBottom: body([-55, 43.5]),
+      ribTop: body([-47, 3.4]),
+      ribBottom: body([-42, 47.5]),
+      sternumTop: { x: figure.sternumEnd.x, y: bodyY(2.6) },
+      sheath: body([-60, 42]),
+      dropTop: body([-30, 3]),
+      dropEnd: body([-30, 49]),
+      elbow: body([-2.5, 50]),
+      elbowFloor: { x: body([-7, 98]).x, y: floorY },
+      wrist: near([5, 75]),
+      armhole: body([13, 48]),
+      shoulder: body([19.5, 33]),
+      shoulderFloor: { x: body([22, 98]).x, y: floorY },
+      skull: head([29, -35.5]),
+      skullFloor: { x: head([29, -35.5]).x, y: floorY },
+      earTip: head([22, -47.5]),
+      earTipFloor: { x: head([22, -47.5]).x, y: floorY },
+      nose: head([64.4, -18.6]),
+      withersFloor: { x: 0, y: floorY },
+      sideRing: body([-8, 30]),
+      bar: body([-128, 62]),
+      hitch: { x: body([-126, 0]).x, y: bodyY(58) },
+      hitchFloor: { x: body([-126, 0]).x, y: floorY },
     },
     floorY,
     box,
@@ -354,6 +428,8 @@ export function cutPlates(figure: Figure): DogPlates {
 export function tapeLine(measure: string, { marks }: DogPlates): { points: Point[]; hidden?: Point[] } | null {
   const { withers, breastbone, underLegs, sternumEnd, lastRib, tailBase, girthTop, girthBottom, spine } = marks
   const bow = (a: Point, b: Point, by: number): Point => ({ x: (a.x + b.x) / 2 - (b.y - a.y) * by, y: (a.y + b.y) / 2 + (b.x - a.x) * by })
+  const ring = (top: PlateMark, bottom: PlateMark, by = 0.1): { points: Point[] } => ({ points: [marks[top], bow(marks[top], marks[bottom], by), marks[bottom]] })
+  const straight = (from: PlateMark, to: PlateMark): { points: Point[] } => ({ points: [marks[from], marks[to]] })
   switch (measure) {
     case 'M01':
       return { points: [withers, bow(withers, breastbone, 0.16), breastbone] }
@@ -371,6 +447,59 @@ export function tapeLine(measure: string, { marks }: DogPlates): { points: Point
       return { points: [breastbone, bow(breastbone, underLegs, -0.16), underLegs, lastRib, tailBase] }
     case 'M14':
       return { points: [withers, spine, tailBase] }
+    case 'M02':
+      return ring('collarTop', 'collarBottom', 0.14)
+    case 'M03':
+      return ring('neckBaseTop', 'neckBaseBottom', 0.14)
+    case 'M05':
+      return { points: [marks.neckBaseTop, bow(marks.neckBaseTop, marks.earBase, 0.08), marks.earBase] }
+    case 'M08':
+      return { points: [marks.sternumTop, bow(marks.sternumTop, sternumEnd, 0.1), sternumEnd] }
+    case 'M09':
+      return { points: [underLegs, bow(underLegs, withers, -0.14), withers] }
+    case 'M15':
+      return { points: [marks.collarTop, withers, spine, tailBase] }
+    case 'M16':
+      return { points: [marks.neckBaseTop, withers, spine, tailBase] }
+    case 'M17':
+      return ring('girthTop', 'elbow', 0.06)
+    case 'M18':
+      return ring('dropTop', 'dropEnd', 0.08)
+    case 'M21':
+      return ring('bandTop', 'bandBottom')
+    case 'M22':
+      return ring('waistTop', 'waistBottom')
+    case 'M23':
+      return { points: [breastbone, bow(breastbone, underLegs, -0.16), underLegs, sternumEnd, marks.bandBottom] }
+    case 'M24':
+      return { points: [underLegs, sternumEnd, marks.ribBottom, marks.bandBottom] }
+    case 'M25':
+      return straight('elbow', 'elbowFloor')
+    case 'M26':
+    case 'M28':
+      return straight('elbow', 'wrist')
+    case 'M29':
+      return ring('ribTop', 'ribBottom')
+    case 'M30':
+      return { points: [sternumEnd, marks.ribBottom, marks.sheath] }
+    case 'M31':
+      return ring('elbow', 'armhole', -0.14)
+    case 'M39':
+      return straight('skullFloor', 'skull')
+    case 'M40':
+      return straight('earTipFloor', 'earTip')
+    case 'M42':
+      return straight('nose', 'tailBase')
+    case 'M43':
+      return straight('elbowFloor', 'elbow')
+    case 'M45':
+      return straight('withersFloor', 'withers')
+    case 'M46':
+      return straight('shoulderFloor', 'shoulder')
+    case 'M47':
+      return straight('sideRing', 'bar')
+    case 'M48':
+      return straight('hitchFloor', 'hitch')
     default:
       return null
   }

@@ -1,0 +1,58 @@
+import type { BaseQueryFn, FetchBaseQueryError } from '@reduxjs/toolkit/query'
+import type { TicketSheet } from '@merry-tailor/core'
+import { deviceStore, type WriteRequest } from './device-store'
+import { outbox } from './outbox'
+import { withWaiting } from './recipes'
+
+export type Request = string | (WriteRequest & { endpoint: string; arg: unknown })
+
+const TIMEOUT_MS = 15_000
+const GONE = new Set([502, 503, 504])
+
+/** Answers worth keeping for when the server is gone; searches and reminders of a day are not. */
+const isKept = (path: string): boolean => !path.startsWith('/find') && !path.startsWith('/reminders')
+
+async function keptCopy(path: string): Promise<unknown> {
+  const db = await deviceStore()
+  const copy = await db.get('kept', path)
+  if (copy !== undefined) return copy
+  const id = /^\/tickets\/([0-9a-f-]+)$/.exec(path)?.[1]
+  if (!id) return null
+  const open = ((await db.get('kept', '/tickets?state=open')) ?? []) as TicketSheet[]
+  return open.find((sheet) => sheet.ticket.id === id) ?? null
+}
+
+async function ask(path: string): Promise<{ data: unknown } | { error: FetchBaseQueryError }> {
+  let answer: Response | null
+  try {
+    answer = await fetch(`/api${path}`, { signal: AbortSignal.timeout(TIMEOUT_MS) })
+  } catch {
+    answer = null
+  }
+  if (answer === null || GONE.has(answer.status)) {
+    outbox.reached(false)
+    const copy = withWaiting(path, await keptCopy(path), await outbox.waiting())
+    return copy === null ? { error: { status: 'FETCH_ERROR', error: 'the server does not answer' } } : { data: copy }
+  }
+  outbox.reached(true)
+  const data: unknown = await answer.json().catch(() => null)
+  if (!answer.ok) {
+    // A ticket that waits here to be made is none yet over there.
+    const here = answer.status === 404 ? withWaiting(path, null, await outbox.waiting()) : null
+    return here === null ? { error: { status: answer.status, data } } : { data: here }
+  }
+  if (isKept(path)) void deviceStore().then((db) => db.put('kept', data, path))
+  return { data: withWaiting(path, data, await outbox.waiting()) }
+}
+
+/**
+ * Questions go to the server, or to the last copy of its answer when it is gone; writes go through the outbox. A write
+ * that waits is a success: it is kept, and the strip says so.
+ */
+export const baseQuery: BaseQueryFn<Request, unknown, FetchBaseQueryError> = async (request) => {
+  if (typeof request === 'string') return ask(request)
+  const { endpoint, arg, ...write } = request
+  const sent = await outbox.write(endpoint, arg, write)
+  if (sent.kind === 'refused') return { error: { status: sent.status, data: sent.data } }
+  return { data: sent.kind === 'sent' ? sent.data : null, meta: { keptHere: sent.kind === 'kept-here' } }
+}

@@ -1,0 +1,93 @@
+import { DogNoteKind, type Dog, type DogNote } from '@merry-tailor/core'
+import { useState } from 'react'
+import { v7 as uuid } from 'uuid'
+import { useAddDogNoteMutation, useChangeDogNoteMutation } from '../api/shop-api'
+import { useAppSelector } from '../app/store'
+import { longDay, today } from '../app/today'
+import { Button } from '../ui/controls/Button'
+import { Picker } from '../ui/controls/Picker'
+import { TextField } from '../ui/controls/TextField'
+
+const KINDS: Readonly<Record<DogNoteKind, string>> = {
+  lump: 'Lump',
+  scar: 'Scar',
+  stitches: 'Stitches',
+  pregnant: 'In whelp',
+  whelped: 'Whelped',
+  neutered: 'Neutered',
+  surgery: 'Surgery',
+  'lay-off': 'Long lay-off',
+  'missing-limb': 'Missing limb',
+  'coat-change': 'Coat change',
+  chafe: 'Chafed',
+  cough: 'Coughed in gear',
+  gait: 'Gait changed',
+  'refuses-gear': 'Refuses gear',
+  other: 'Note',
+}
+/** No measuring stress while these hold (handbook 5.6). */
+const SPARED = new Set<DogNoteKind>(['stitches', 'pregnant', 'surgery'])
+
+/** What a later measuring must know of: lumps, scars, stitches, whelping and the like, each until it is over. */
+export function DogNotes({ dog, notes }: { dog: Dog; notes: readonly DogNote[] }) {
+  const by = useAppSelector((state) => state.settings.fitter)
+  const [add] = useAddDogNoteMutation()
+  const [change] = useChangeDogNoteMutation()
+  const [kind, setKind] = useState<DogNoteKind>('lump')
+  const [text, setText] = useState('')
+  const [on, setOn] = useState(today())
+  const [problem, setProblem] = useState<string | null>(null)
+  const keep = async (): Promise<void> => {
+    if (!/^\d{4}-\d\d-\d\d$/.test(on)) return setProblem('Since which day?')
+    const answer = await add({ dogId: dog.id, id: uuid(), body: { kind, text: text.trim(), on, at: new Date().toISOString(), by } })
+    if (answer.error) return setProblem('Not saved. The words stay here; try again.')
+    setText('')
+    setProblem(null)
+  }
+  const open = notes.filter((note) => note.over === null)
+  const over = notes.filter((note) => note.over !== null)
+  return (
+    <section aria-label="Notes" className="border-t-2 border-ink">
+      <h2 className="border-b border-rule px-4 py-2 text-[19px] leading-6">Notes</h2>
+      {dog.notes && <p className="border-b border-rule px-4 py-2">{dog.notes}</p>}
+      <ul>
+        {open.map((note) => (
+          <li key={note.id} className="flex items-center justify-between gap-3 border-b border-rule px-4 py-2">
+            <p>
+              <b>{KINDS[note.kind]}</b> {note.text}
+              <span className="block text-[13.5px] text-mute">
+                since {longDay(note.on)}
+                {note.by ? `, ${note.by}` : ''}
+                {SPARED.has(note.kind) ? '. No measuring stress: use the tapes there are, and ask the vet.' : ''}
+              </span>
+            </p>
+            <Button tone="quiet" onClick={() => void change({ dogId: dog.id, id: note.id, changes: [{ field: 'over', from: null, to: today() }] })}>
+              Over
+            </Button>
+          </li>
+        ))}
+        {over.slice(0, 4).map((note) => (
+          <li key={note.id} className="border-b border-rule px-4 py-1.5 text-[14px] text-mute">
+            {KINDS[note.kind]} {note.text}, {longDay(note.on)} to {note.over ? longDay(note.over) : ''}
+          </li>
+        ))}
+      </ul>
+      <form
+        className="space-y-2 px-4 py-3"
+        onSubmit={(event) => {
+          event.preventDefault()
+          void keep()
+        }}
+      >
+        <div className="grid grid-cols-[150px_1fr] items-end gap-2">
+          <Picker label="Kind of note" value={kind} options={DogNoteKind.options.map((each) => ({ value: each, label: KINDS[each] }))} onChange={setKind} className="w-full" />
+          <TextField label="Where, how" value={text} maxLength={500} onChange={(event) => setText(event.target.value)} />
+        </div>
+        <div className="flex items-end gap-2">
+          <TextField label="Since" type="date" value={on} problem={problem ?? undefined} onChange={(event) => setOn(event.target.value)} className="flex-1" />
+          <Button type="submit">Add note</Button>
+        </div>
+      </form>
+    </section>
+  )
+}

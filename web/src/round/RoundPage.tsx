@@ -1,0 +1,269 @@
+import { formatLength, measureIds as allIds, measures } from '@merry-tailor/core'
+import { Delete } from 'lucide-react'
+import { useState } from 'react'
+import { Link } from 'react-router'
+import { useOwnersQuery } from '../api/shop-api'
+import { readingStyle } from '../app/settings'
+import { PlaceFrame } from '../app/Strip'
+import { useAppSelector } from '../app/store'
+import { useKeys } from '../app/use-keys'
+import { Button } from '../ui/controls/Button'
+import { Picker } from '../ui/controls/Picker'
+import { Length } from '../ui/length/Fraction'
+import { Worded } from '../ui/length/Worded'
+import { tapeName } from '../words/measuring'
+import { measureName } from '../words/stages'
+import { Chip } from '../ticket/measure/TakenHow'
+import { useRound } from './use-round'
+
+/** A team round: one tape down a whole line of dogs, then the next tape; large keys for gloved hands. */
+export function RoundPage() {
+  const round = useRound()
+  const [walking, setWalking] = useState(false)
+  const ready = round.line.length > 0 && round.tapes.length > 0
+  return (
+    <PlaceFrame name="Team round" detail={ready ? `${round.line.length} dogs, ${round.tapes.length} tapes` : 'One tape down the whole line'}>
+      {walking && ready ? <Walk round={round} onEnd={() => setWalking(false)} /> : <Plan round={round} onStart={() => setWalking(true)} ready={ready} />}
+    </PlaceFrame>
+  )
+}
+
+type Round = ReturnType<typeof useRound>
+
+function Plan({ round, onStart, ready }: { round: Round; onStart: () => void; ready: boolean }) {
+  const { data: owners = [] } = useOwnersQuery(undefined)
+  const ids = round.line.map((each) => each.dog.id)
+  const setDogs = (next: string[]): void => round.set({ dogs: next.join(',') })
+  const toggle = (id: string): void => setDogs(ids.includes(id) ? ids.filter((each) => each !== id) : [...ids, id])
+  const setTapes = (next: string[]): void => round.set({ tapes: next.join(',') })
+  return (
+    <div className="quiet-scroll min-h-0 flex-1 lg:grid lg:grid-cols-[1fr_388px] lg:overflow-hidden" tabIndex={-1}>
+      <section aria-label="The line of dogs" className="quiet-scroll min-h-0 bg-panel px-5 py-3">
+        <h1 className="text-[26px] leading-[34px]">Which dogs, in which order?</h1>
+        <p className="text-mute">Tap them in the order they stand in the line. A dog without an open ticket gets one with its first number.</p>
+        <div className="mt-2 flex flex-wrap gap-1.5">
+          {owners
+            .filter((owner) => round.dogs.filter((dog) => dog.ownerId === owner.id).length > 1)
+            .map((owner) => (
+              <Button key={owner.id} tone="quiet" onClick={() => setDogs(round.dogs.filter((dog) => dog.ownerId === owner.id).map((dog) => dog.id))}>
+                All of {owner.name}
+              </Button>
+            ))}
+        </div>
+        <ul className="mt-3 flex flex-wrap gap-1.5">
+          {round.dogs.slice(0, 400).map((dog) => {
+            const at = ids.indexOf(dog.id)
+            return (
+              <li key={dog.id}>
+                <Chip on={at >= 0} onClick={() => toggle(dog.id)}>
+                  {at >= 0 ? `${at + 1}. ` : ''}
+                  {dog.name}
+                </Chip>
+              </li>
+            )
+          })}
+        </ul>
+        {round.dogs.length === 0 && <p className="mt-3 text-mute">No dog in the book yet. Bring a kennel list in under Dogs.</p>}
+      </section>
+      <section aria-label="The tapes" className="flex min-h-0 flex-col border-ink bg-panel max-lg:border-t-2 lg:border-l-2">
+        <h2 className="border-b-2 border-ink px-4 py-2 text-[19px] leading-6">Tapes, in this order</h2>
+        <ol className="quiet-scroll min-h-0 flex-1">
+          {round.measureIds.map((id, i) => (
+            <li key={id} className="flex min-h-12 items-center justify-between border-b border-rule px-4">
+              <span>
+                <b>
+                  {i + 1}. {measureName(id)}
+                </b>{' '}
+                <span className="text-mute">every dog’s</span>
+              </span>
+              <Button tone="quiet" aria-label={`Leave out ${measureName(id).toLowerCase()}`} onClick={() => setTapes(round.measureIds.filter((each) => each !== id))}>
+                Leave out
+              </Button>
+            </li>
+          ))}
+          <li className="px-4 py-3">
+            <Picker
+              label="Another tape"
+              value=""
+              placeholder="Another tape"
+              options={allIds.filter((id) => !round.measureIds.includes(id) && id !== 'M48' && id !== 'M49').map((id) => ({ value: id, label: measures[id]?.name ?? id, note: id }))}
+              onChange={(id) => setTapes([...round.measureIds, id])}
+              className="w-full"
+            />
+          </li>
+        </ol>
+        <div className="space-y-2 border-t-2 border-ink p-3">
+          <div className="grid grid-cols-2 gap-2">
+            <Link to={`/round/sheet?${round.search}`} className="inline-flex min-h-11 items-center justify-center border-2 border-ink font-bold">
+              Yard sheet
+            </Link>
+            <Link to={`/round/entry?${round.search}`} className="inline-flex min-h-11 items-center justify-center border-2 border-ink font-bold">
+              Type a sheet in
+            </Link>
+          </div>
+          <button
+            type="button"
+            onClick={() => ready && onStart()}
+            aria-disabled={!ready}
+            className="min-h-16 w-full border-2 border-ink bg-tape px-4 text-[20px] font-bold text-tape-ink"
+          >
+            {ready ? 'Down the line' : round.line.length === 0 ? 'Waits for a dog' : 'Waits for a tape'}
+          </button>
+        </div>
+      </section>
+    </div>
+  )
+}
+
+const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9'] as const
+
+function Walk({ round, onEnd }: { round: Round; onEnd: () => void }) {
+  const { line, tapes, unit } = round
+  const settings = useAppSelector((state) => state.settings)
+  const [at, setAt] = useState({ tape: 0, dog: 0 })
+  const [typed, setTyped] = useState('')
+  const [half, setHalf] = useState(true)
+  const [problem, setProblem] = useState<string | null>(null)
+  const [tape, here] = [tapes[at.tape], line[at.dog]]
+  const done = tape === undefined || here === undefined
+
+  const step = (by: number): void => {
+    setTyped('')
+    setProblem(null)
+    setAt(({ tape: t, dog: d }) => {
+      const flat = Math.max(0, t * line.length + d + by)
+      return { tape: Math.floor(flat / line.length), dog: flat % line.length }
+    })
+  }
+  /** One key: pins the number and brings the next dog; without a number the next dog alone. */
+  const next = (): void => {
+    if (done || typed.trim() === '') return step(1)
+    void round.pin(here, tape, typed, half).then((wrong) => {
+      if (wrong) {
+        setProblem(`${here.dog.name}: ${wrong}`)
+        setTyped((now) => now || typed)
+      }
+    })
+    const readable = /\d/.test(typed)
+    if (readable) step(1)
+  }
+  const press = (digit: string): void => {
+    setTyped(`${typed}${digit}`)
+    setProblem(null)
+  }
+  useKeys({
+    Enter: next,
+    ' ': () => (typed === '' ? next() : press(' ')),
+    Backspace: () => setTyped(typed.slice(0, -1)),
+    ArrowRight: () => step(1),
+    ArrowLeft: () => step(-1),
+    ...Object.fromEntries(['0', ...KEYS, '.', ',', '/'].map((digit) => [digit, () => press(digit)])),
+  })
+  if (done) {
+    return (
+      <div className="mat flex-1 p-6">
+        <div className="max-w-[600px] border-2 border-ink bg-panel px-5 py-4">
+          <h1 className="text-[26px] leading-[34px]">The line is done</h1>
+          <p>
+            {tapes.length} tapes down {line.length} dogs. Second round: the same line again, or each dog’s own ticket.
+          </p>
+          <div className="mt-3 flex flex-wrap gap-2">
+            <Button tone="primary" onClick={() => setAt({ tape: 0, dog: 0 })}>
+              Second round
+            </Button>
+            <Button onClick={onEnd}>Back to the plan</Button>
+          </div>
+        </div>
+      </div>
+    )
+  }
+  const kept = here.body[tape.key]
+  const doubling = measures[tape.measure]?.doubling === true
+  const big = 'flex min-h-[72px] items-center justify-center rounded-[2px] border-2 border-ink bg-panel text-[34px] font-bold active:bg-ink active:text-panel'
+  return (
+    <div className="grid min-h-0 flex-1 grid-rows-[1fr_auto] lg:grid-cols-[230px_1fr_420px] lg:grid-rows-1">
+      <ol aria-label="The line" className="quiet-scroll min-h-0 border-r-2 border-ink bg-panel max-lg:hidden">
+        {line.map((each, i) => (
+          <li key={each.dog.id}>
+            <button
+              type="button"
+              aria-current={i === at.dog ? 'true' : undefined}
+              onClick={() => setAt({ ...at, dog: i })}
+              className={`flex min-h-14 w-full items-center justify-between gap-2 border-b border-rule px-3 text-left ${i === at.dog ? 'bg-tape text-tape-ink' : ''}`}
+            >
+              <b>{each.dog.name}</b>
+              <span>
+                {each.body[tape.key]?.mm != null && (tape.measure === 'M00' ? `${Number((each.body[tape.key]?.mm ?? 0).toFixed(1))} kg` : <Length mm={each.body[tape.key]?.mm ?? 0} look={readingStyle(settings)} unit={false} />)}
+              </span>
+            </button>
+          </li>
+        ))}
+      </ol>
+      <section aria-label="Dog and tape" className="flex min-h-0 flex-col justify-center overflow-hidden bg-panel px-6 py-4 lg:px-10">
+        <p className="text-[20px] text-mute">
+          Tape {at.tape + 1} of {tapes.length}, dog {at.dog + 1} of {line.length}
+        </p>
+        <h1 className="font-display text-[56px] leading-[60px] font-bold lg:text-[96px] lg:leading-[100px]">{here.dog.name}</h1>
+        <p className="text-[28px] leading-9 font-bold lg:text-[40px] lg:leading-[48px]">{tapeName(tape.measure, tape.place)}</p>
+        <p className="text-[20px] leading-7 text-mute">{measures[tape.measure]?.path}</p>
+        <p className="mt-3 text-[64px] leading-[70px] font-bold lg:text-[120px] lg:leading-[124px]">
+          {typed ? <Worded text={typed} /> : <span className="text-mute">–</span>}
+          <span className="ml-3 text-[0.4em] font-medium text-mute">{tape.measure === 'M00' ? (unit === 'in' ? 'lb' : 'kg') : unit}</span>
+        </p>
+        <p aria-live="polite" className={`min-h-8 text-[20px] leading-7 ${problem ? 'font-bold text-snag' : 'text-mute'}`}>
+          {problem ??
+            (kept?.mm != null
+              ? `So far ${tape.measure === 'M00' ? `${Number(kept.mm.toFixed(1))} kg` : formatLength(kept.mm, readingStyle(settings)).text}, ${kept.n === 1 ? 'once' : `${kept.n} times`}.`
+              : 'No number yet.')}
+        </p>
+      </section>
+      <div className="flex min-h-0 flex-col gap-2 border-t-2 border-ink bg-bench p-2 lg:border-t-0 lg:border-l-2">
+        <div className="grid flex-1 grid-cols-3 gap-2">
+          {KEYS.map((digit) => (
+            <button key={digit} type="button" className={big} onClick={() => press(digit)}>
+              {digit}
+            </button>
+          ))}
+          <button type="button" className={big} aria-label={unit === 'in' ? 'space' : 'point'} onClick={() => press(unit === 'in' ? ' ' : '.')}>
+            {unit === 'in' ? '␣' : '.'}
+          </button>
+          <button type="button" className={big} onClick={() => press('0')}>
+            0
+          </button>
+          <button type="button" className={big} aria-label="Take back" onClick={() => setTyped(typed.slice(0, -1))}>
+            <Delete size={36} aria-hidden />
+          </button>
+          {unit === 'in' &&
+            ['1/4', '1/2', '3/4'].map((fraction) => (
+              <button key={fraction} type="button" className={big} aria-label={fraction} onClick={() => setTyped(`${typed.replace(/ ?\d\/\d$/, '').trim()} ${fraction}`.trim())}>
+                <Worded text={fraction} />
+              </button>
+            ))}
+        </div>
+        <div className="grid grid-cols-2 gap-2">
+          <button type="button" onClick={() => step(-1)} className="min-h-16 border-2 border-ink bg-panel text-[18px] font-bold">
+            Dog before
+          </button>
+          {doubling ? (
+            <button
+              type="button"
+              role="switch"
+              aria-checked={half}
+              onClick={() => setHalf(!half)}
+              className={`min-h-16 border-2 border-ink text-[18px] font-bold ${half ? 'bg-ink text-panel' : 'bg-panel'}`}
+            >
+              One side, doubled
+            </button>
+          ) : (
+            <button type="button" onClick={onEnd} className="min-h-16 border-2 border-ink bg-panel text-[18px] font-bold">
+              The plan
+            </button>
+          )}
+        </div>
+        <button type="button" onClick={next} className="min-h-[92px] border-2 border-ink bg-tape text-[32px] font-bold text-tape-ink">
+          {typed.trim() === '' ? 'Next dog' : 'Pin, next dog'}
+        </button>
+      </div>
+    </div>
+  )
+}

@@ -1,0 +1,102 @@
+import { bodyOf, measures, tapeKey, type AgreedBody, type Dog, type Place, type TicketSheet } from '@merry-tailor/core'
+import { useMemo, useRef } from 'react'
+import { useSearchParams } from 'react-router'
+import { v7 as uuid } from 'uuid'
+import { useActMutation, useAddTicketMutation, useDogsQuery, useTicketsQuery } from '../api/shop-api'
+import { useAppSelector } from '../app/store'
+import { useShop } from '../app/use-shop'
+import { parseEntry } from '../ticket/measure/use-entry'
+
+/** One tape of the round: a measure, and the paw or gauge where it exists more than once. */
+export interface RoundTape {
+  key: string
+  measure: string
+  place: Place | null
+}
+
+export interface RoundDog {
+  dog: Dog
+  /** Its open ticket, where there is one; the first reading opens one. */
+  sheet: TicketSheet | undefined
+  body: AgreedBody
+}
+
+const USUAL = ['M01', 'M07']
+
+/** The line of dogs and the tapes of a team round, as the address has them: it survives a reload and can be shared. */
+export function useRound() {
+  const [search, setSearch] = useSearchParams()
+  const { data: dogs = [] } = useDogsQuery(undefined)
+  const { data: sheets = [] } = useTicketsQuery(undefined)
+  const { fitter, helper, unit } = useAppSelector((state) => state.settings)
+  const rules = useShop()
+  const [addTicket] = useAddTicketMutation()
+  const [send] = useActMutation()
+  /** Tickets opened in this round: the lists that name them may come back later than the next number. */
+  const opened = useRef(new Map<string, string>())
+  const dogIds = search.get('dogs')?.split(',').filter(Boolean) ?? []
+  const measureIds = search.get('tapes')?.split(',').filter((id) => measures[id]) ?? USUAL
+
+  const line = useMemo(
+    () =>
+      dogIds.flatMap((id): RoundDog[] => {
+        const dog = dogs.find((each) => each.id === id)
+        if (!dog) return []
+        const sheet = sheets.find((each) => each.ticket.dogId === id)
+        return [{ dog, sheet, body: bodyOf(sheet?.readings ?? [], rules) }]
+      }),
+    // The list in the address is new with every look at it; its text is not.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [search.get('dogs'), dogs, sheets, rules],
+  )
+  const tapes = measureIds.flatMap((measure): RoundTape[] => {
+    const places = measures[measure]?.places ?? []
+    return places.length === 0 ? [{ key: measure, measure, place: null }] : places.map((place) => ({ key: tapeKey(measure, place), measure, place }))
+  })
+  const set = (change: Record<string, string>): void => {
+    const next = new URLSearchParams(search)
+    for (const [key, value] of Object.entries(change)) next.set(key, value)
+    setSearch(next, { replace: true })
+  }
+
+  /** Pins one number for one dog; opens a ticket for it when it has none. @returns what is wrong, or `null` */
+  const pin = async (dog: RoundDog, tape: RoundTape, typed: string, oneSide: boolean, remark = ''): Promise<string | null> => {
+    const read = parseEntry(tape.measure, typed, unit)
+    if (!read.ok) return read.problem
+    const at = new Date().toISOString()
+    let ticketId = dog.sheet?.ticket.id ?? opened.current.get(dog.dog.id)
+    if (!ticketId) {
+      ticketId = uuid()
+      opened.current.set(dog.dog.id, ticketId)
+      const made = await addTicket({ id: ticketId, body: { dogId: dog.dog.id, ownerId: dog.dog.ownerId, counter: false, at, by: fitter } })
+      if (made.error) {
+        opened.current.delete(dog.dog.id)
+        return 'No ticket could be opened. The number stays here.'
+      }
+    }
+    const answer = await send({
+      ticketId,
+      act: {
+        act: 'read',
+        id: uuid(),
+        body: {
+          measure: tape.measure,
+          place: tape.place,
+          mm: read.mm,
+          side: oneSide && measures[tape.measure]?.doubling ? 'one' : 'both',
+          asTyped: typed.trim().slice(0, 40),
+          unit: read.unit,
+          method: tape.measure === 'M00' ? 'scale' : 'tape',
+          takenAt: at,
+          by: fitter,
+          heldBy: helper,
+          school: measures[tape.measure]?.school ?? null,
+          remark,
+          ...(tape.measure === 'M37' ? { dewclaw: 'single' as const } : {}),
+        },
+      },
+    })
+    return answer.error ? 'Not saved. The number stays here.' : null
+  }
+  return { search: search.toString(), dogs, line, tapes, measureIds, set, pin, unit }
+}

@@ -1,0 +1,254 @@
+import { measureIds, measures, type AsWritten } from '@merry-tailor/core'
+import { useState } from 'react'
+import { Link } from 'react-router'
+import { v7 as uuid } from 'uuid'
+import { useAppSelector } from '../../app/store'
+import { clock, longDay } from '../../app/today'
+import { Button } from '../../ui/controls/Button'
+import { Picker } from '../../ui/controls/Picker'
+import { Segmented } from '../../ui/controls/Segmented'
+import { TextField } from '../../ui/controls/TextField'
+import { PLACES } from '../../words/measuring'
+import { measureName } from '../../words/stages'
+import { parseEntry } from '../measure/use-entry'
+import { useOpenTicket } from '../TicketFrame'
+import { useActs } from '../use-acts'
+import { isOpen } from './is-open'
+
+const CAME: Readonly<Record<AsWritten['came'], string>> = { mail: 'By mail', phone: 'By phone', form: 'On a form', message: 'By message' }
+
+/** Numbers that came under somebody else's letters: kept as written, asked back about, then taken as readings or struck. */
+export function LettersPage() {
+  const { sheet, name } = useOpenTicket()
+  const waiting = sheet.asWritten.filter((written) => isOpen(written, sheet.readings))
+  const settled = sheet.asWritten.filter((written) => !isOpen(written, sheet.readings))
+  return (
+    <div className="quiet-scroll min-h-0 flex-1 lg:grid lg:grid-cols-[388px_1fr] lg:overflow-hidden">
+      <section aria-label="A number that came" className="quiet-scroll min-h-0 border-ink bg-panel px-4 py-3 lg:border-r-2">
+        <NewLetter />
+      </section>
+      <section aria-label="Numbers as written" className="flex min-h-0 flex-col bg-panel max-lg:border-t-2 max-lg:border-ink">
+        <header className="flex shrink-0 flex-wrap items-center justify-between gap-3 border-b-2 border-ink bg-bench px-5 py-2">
+          <div>
+            <h1 className="text-[26px] leading-[32px]">Path unknown, as written</h1>
+            <p className="text-mute">Kept for {name}, never sized on. When the answer comes they become readings, or are struck.</p>
+          </div>
+          <Link
+            to={`/tickets/${sheet.ticket.id}/ask-back`}
+            className={`inline-flex min-h-14 items-center rounded-[2px] border-2 border-ink px-5 text-[18px] font-bold ${waiting.length > 0 ? 'bg-tape text-tape-ink' : 'bg-panel'}`}
+          >
+            Ask-back page
+          </Link>
+        </header>
+        <div className="quiet-scroll min-h-0 flex-1">
+          {sheet.asWritten.length === 0 && <p className="px-5 py-4 text-mute">Nothing came by mail or phone. A number with a letter beside it goes in at the left.</p>}
+          <ul>
+            {waiting.map((written) => (
+              <Waiting key={written.id} written={written} />
+            ))}
+          </ul>
+          {settled.length > 0 && (
+            <>
+              <h2 className="border-t-2 border-ink px-5 pt-2 text-[19px] leading-6">Answered or struck</h2>
+              <ul>
+                {settled.map((written) => (
+                  <li key={written.id} className="border-b border-rule px-5 py-2">
+                    <b>“{written.letters}”</b> {written.asWritten}:{' '}
+                    {written.struck
+                      ? `struck out ${clock(written.struck.at)}${written.struck.by ? ` by ${written.struck.by}` : ''}: ${written.struck.why}`
+                      : `became ${measureName(sheet.readings.find((reading) => reading.id === written.became?.readingId)?.measure ?? '').toLowerCase()}${written.became?.by ? `, by ${written.became.by}` : ''}`}
+                  </li>
+                ))}
+              </ul>
+            </>
+          )}
+        </div>
+        <footer className="flex min-h-11 shrink-0 items-center border-t-2 border-ink px-5">
+          <Link to={`/tickets/${sheet.ticket.id}/measure`} className="inline-flex min-h-11 items-center font-bold underline">
+            Back to the tapes
+          </Link>
+        </footer>
+      </section>
+    </div>
+  )
+}
+
+function NewLetter() {
+  const { fitter } = useAppSelector((state) => state.settings)
+  const { act } = useActs()
+  const [letters, setLetters] = useState('')
+  const [asWritten, setAsWritten] = useState('')
+  const [came, setCame] = useState<AsWritten['came']>('mail')
+  const [wanted, setWanted] = useState('')
+  const [remark, setRemark] = useState('')
+  const [problem, setProblem] = useState<'letters' | 'number' | null>(null)
+  const keep = (): void => {
+    if (letters.trim() === '') setProblem('letters')
+    else if (asWritten.trim() === '') setProblem('number')
+    else {
+      void act({
+        act: 'write-down',
+        id: uuid(),
+        body: { letters: letters.trim(), asWritten: asWritten.trim(), came, wanted: wanted || null, remark: remark.trim(), at: new Date().toISOString(), by: fitter },
+      })
+      setLetters('')
+      setAsWritten('')
+      setRemark('')
+      setWanted('')
+      setProblem(null)
+    }
+  }
+  return (
+    <form
+      className="space-y-3"
+      onSubmit={(event) => {
+        event.preventDefault()
+        keep()
+      }}
+    >
+      <h2 className="text-[19px] leading-6">A number that came</h2>
+      <Segmented label="How it came" value={came} options={(['mail', 'phone', 'form', 'message'] as const).map((value) => ({ value, label: CAME[value].replace(/^(?:By|On a) /, '') }))} onChange={setCame} />
+      <TextField
+        label="Their letter or word"
+        value={letters}
+        maxLength={60}
+        placeholder="A–C, neck, length"
+        problem={problem === 'letters' ? 'What did they call it? A letter will do.' : undefined}
+        onChange={(event) => {
+          setLetters(event.target.value)
+          setProblem(null)
+        }}
+      />
+      <TextField
+        label="The number, as written"
+        value={asWritten}
+        maxLength={60}
+        placeholder="34, or 13 1/2 in"
+        problem={problem === 'number' ? 'The number just as it stood there.' : undefined}
+        hint="Exactly as it stood; nothing is read into it."
+        onChange={(event) => {
+          setAsWritten(event.target.value)
+          setProblem(null)
+        }}
+      />
+      <div>
+        <p className="mb-1 text-[13.5px] font-semibold text-mute">It may be</p>
+        <Picker
+          label="Which measure it may be"
+          value={wanted}
+          placeholder="Nobody knows yet"
+          options={measureIds.map((id) => ({ value: id, label: measures[id]?.name ?? id, note: id }))}
+          onChange={setWanted}
+          className="w-full"
+        />
+      </div>
+      <TextField label="Remark" value={remark} maxLength={300} onChange={(event) => setRemark(event.target.value)} />
+      <Button type="submit">Keep as written</Button>
+    </form>
+  )
+}
+
+function Waiting({ written }: { written: AsWritten }) {
+  const { unit, fitter } = useAppSelector((state) => state.settings)
+  const { act, mark } = useActs()
+  const [open, setOpen] = useState(false)
+  const [measure, setMeasure] = useState(written.wanted ?? '')
+  const [place, setPlace] = useState('')
+  const [typed, setTyped] = useState(written.asWritten)
+  const [one, setOne] = useState(false)
+  const [problem, setProblem] = useState<string | null>(null)
+  const about = measures[measure]
+  const take = async (): Promise<void> => {
+    if (!about) return setProblem('Which measure is it? They must say.')
+    if (about.places.length > 0 && place === '') return setProblem('Which one of them?')
+    const read = parseEntry(measure, typed, unit)
+    if (!read.ok) return setProblem(read.problem)
+    const readingId = uuid()
+    const at = new Date().toISOString()
+    await act({
+      act: 'read',
+      id: readingId,
+      body: {
+        measure,
+        mm: read.mm,
+        side: one ? 'one' : 'both',
+        asTyped: typed.trim().slice(0, 40),
+        unit: read.unit,
+        method: 'tape',
+        takenAt: at,
+        by: '',
+        place: about.places.find((each) => each === place) ?? null,
+        remark: `Came as “${written.letters}”, answered by the sender`.slice(0, 200),
+      },
+    })
+    await act({ act: 'answer', id: written.id, body: { readingId, at, by: fitter } })
+  }
+  return (
+    <li className="border-b border-rule px-5 py-3">
+      <div className="flex flex-wrap items-center justify-between gap-3">
+        <p>
+          <b className="text-[19px]">
+            “{written.letters}” {written.asWritten}
+          </b>{' '}
+          <span className="text-mute">
+            {CAME[written.came].toLowerCase()}, {longDay(written.at.slice(0, 10))}
+            {written.by ? `, kept by ${written.by}` : ''}
+            {written.remark ? `; ${written.remark}` : ''}
+            {written.wanted ? `; may be ${measureName(written.wanted).toLowerCase()}` : ''}
+          </span>
+        </p>
+        <div className="flex gap-2">
+          <Button aria-expanded={open} onClick={() => setOpen(!open)}>
+            They answered
+          </Button>
+          <Button tone="quiet" onClick={() => void mark('as-written', written.id, 'struck', 'No answer, or not needed')}>
+            Strike out
+          </Button>
+        </div>
+      </div>
+      {open && (
+        <form
+          className="mt-3 grid max-w-[640px] gap-3 border-l-[5px] border-ink bg-bench px-4 py-3 md:grid-cols-2"
+          onSubmit={(event) => {
+            event.preventDefault()
+            void take()
+          }}
+        >
+          <div>
+            <p className="mb-1 text-[13.5px] font-semibold text-mute">They say it is</p>
+            <Picker
+              label="The measure it is"
+              value={measure}
+              options={measureIds.map((id) => ({ value: id, label: measures[id]?.name ?? id, note: id }))}
+              onChange={(next) => {
+                setMeasure(next)
+                setPlace('')
+                setOne(false)
+                setProblem(null)
+              }}
+              className="w-full"
+            />
+          </div>
+          <TextField label="The number, read" value={typed} problem={problem ?? undefined} onChange={(event) => setTyped(event.target.value)} />
+          {about && about.places.length > 0 && (
+            <Picker label="Which one" value={place} options={about.places.map((each) => ({ value: each, label: PLACES[each] }))} onChange={setPlace} />
+          )}
+          {about?.doubling && (
+            <Segmented
+              label="One side or full"
+              value={one ? 'one' : 'both'}
+              options={[
+                { value: 'both', label: 'Full' },
+                { value: 'one', label: 'One side' },
+              ]}
+              onChange={(side) => setOne(side === 'one')}
+            />
+          )}
+          <div className="md:col-span-2">
+            <Button type="submit">Take it as a reading</Button>
+          </div>
+        </form>
+      )}
+    </li>
+  )
+}

@@ -1,0 +1,92 @@
+import { measures } from '@merry-tailor/core'
+import { longDay, today } from '../../app/today'
+import { isOpen } from '../letters/is-open'
+import { useTapes } from '../measure/use-tapes'
+import { useOpenTicket } from '../TicketFrame'
+import { PaperRoom, PathDrawing } from './Sheet'
+
+/** The page that goes back to whoever sent letters: what came, and the drawn path of each measure wanted. */
+export function AskBack() {
+  const { sheet, name } = useOpenTicket()
+  const { rows } = useTapes()
+  const open = sheet.asWritten.filter((written) => isOpen(written, sheet.readings))
+  const missing = rows.filter((row) => !row.agreed && row.tape.need === 'must').map((row) => row.tape.measure)
+  const wanted = [...new Set([...open.flatMap((written) => written.wanted ?? []), ...missing])]
+  return (
+    <PaperRoom title={`Ask-back page, ${name}`} back={`/tickets/${sheet.ticket.id}/letters`}>
+      <header className="mb-3 border-b-2 border-black pb-2">
+        <h2 className="text-[22px] leading-7">About {name}’s measures</h2>
+        <p>
+          Ticket {sheet.ticket.number || 'new'}, {longDay(today())}. {sheet.owner ? `To ${sheet.owner.name}.` : ''}
+        </p>
+      </header>
+      {open.length > 0 && (
+        <>
+          <p className="mb-2">
+            Thank you for these numbers. The same word means different paths from one maker to the next, so we don’t order by them yet. Please say beside each which
+            drawing below it follows, or measure again as drawn.
+          </p>
+          <table className="mb-4">
+            <thead>
+              <tr>
+                <th>You wrote</th>
+                <th>Number</th>
+                <th>It follows drawing number</th>
+                <th>None of them: from where to where?</th>
+              </tr>
+            </thead>
+            <tbody>
+              {open.map((written) => (
+                <tr key={written.id}>
+                  <td>“{written.letters}”</td>
+                  <td>{written.asWritten}</td>
+                  <td className="write" />
+                  <td className="write" />
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </>
+      )}
+      <table>
+        <thead>
+          <tr>
+            <th className="w-[216px]">Drawing</th>
+            <th>What we need</th>
+            <th>1st</th>
+            <th>2nd</th>
+          </tr>
+        </thead>
+        <tbody>
+          {wanted.map((id, i) => (
+            <tr key={id}>
+              <td>
+                <PathDrawing measure={id} width={200} height={116} />
+              </td>
+              <td>
+                <b>
+                  {i + 1}. {measures[id]?.name}
+                </b>
+                <br />
+                {measures[id]?.path}.
+                <br />
+                {measures[id]?.howTo.stand} {measures[id]?.howTo.howTight}
+                <br />
+                Usual slip: {measures[id]?.howTo.usualSlip}
+                {measures[id]?.doubling && (
+                  <>
+                    <br />□ one side □ whole
+                  </>
+                )}
+              </td>
+              <td className="write" />
+              <td className="write" />
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {wanted.length === 0 && <p>Nothing is asked: no item is chosen and no measure was named. Choose an item under Ask.</p>}
+      <p className="mt-3">Please write each number with its unit, inches or centimetres, and whether it is one side or the whole ring.</p>
+    </PaperRoom>
+  )
+}

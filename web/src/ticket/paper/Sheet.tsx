@@ -1,0 +1,62 @@
+import { figure } from '@merry-tailor/core'
+import { ArrowLeft, Printer } from 'lucide-react'
+import type { ReactNode } from 'react'
+import { Link } from 'react-router'
+import { settingsChanged } from '../../app/settings'
+import { useAppDispatch, useAppSelector } from '../../app/store'
+import { Segmented } from '../../ui/controls/Segmented'
+import { SidePlate } from '../../ui/plates/SidePlate'
+import { PartPlateDrawing, ratioOf } from '../../ui/plates/PartPlates'
+import { platesOf } from '../../ui/plates/plate-of'
+import type { Body, Place } from '@merry-tailor/core'
+import './paper.css'
+
+/** Paper on screen: the sheet as it will be printed, with its size chosen and the printer at hand. */
+export function PaperRoom({ title, back, children }: { title: string; back: string; children: ReactNode }) {
+  const paper = useAppSelector((state) => state.settings.paper)
+  const dispatch = useAppDispatch()
+  return (
+    <div className="quiet-scroll min-h-0 flex-1 bg-bench print:bg-white" tabIndex={-1}>
+      <style>{`@page { size: ${paper}; margin: 12mm; }`}</style>
+      <div className="flex flex-wrap items-center gap-3 border-b-2 border-ink bg-panel px-5 py-2 print:hidden">
+        <Link to={back} className="inline-flex min-h-11 items-center gap-2 font-bold underline">
+          <ArrowLeft size={20} aria-hidden /> Back
+        </Link>
+        <h1 className="flex-1 text-[22px] leading-7">{title}</h1>
+        <Segmented
+          label="Paper"
+          value={paper}
+          options={[
+            { value: 'A4', label: 'A4' },
+            { value: 'Letter', label: 'Letter' },
+          ]}
+          onChange={(next) => dispatch(settingsChanged({ paper: next }))}
+        />
+        <button
+          type="button"
+          onClick={() => window.print()}
+          className="inline-flex min-h-11 items-center gap-2 rounded-[2px] border-2 border-ink bg-tape px-5 text-[17px] font-bold text-tape-ink"
+        >
+          <Printer size={20} aria-hidden /> Print
+        </button>
+      </div>
+      <div className={`paper paper-${paper.toLowerCase()}`}>{children}</div>
+    </div>
+  )
+}
+
+const NOBODY: Body = {}
+
+/** The path of one tape as a line drawing, small enough for a form. */
+export function PathDrawing({ measure, place = null, width = 150, height = 86 }: { measure: string; place?: Place | null; width?: number; height?: number }) {
+  const plate = platesOf(measure, place)[0] ?? 'side'
+  if (plate === 'side') {
+    return <SidePlate body={NOBODY} about={null} active={measure} others={[]} width={width} height={height} stand={false} phone plain />
+  }
+  const size = Math.min(width, height * ratioOf(plate))
+  return (
+    <div className="flex items-center justify-center" style={{ width, height }}>
+      <PartPlateDrawing plate={plate} measure={measure} place={place} doubled={measure === 'M01'} ears={figure(NOBODY, null).ears} width={size} label={`Path of ${measure}`} />
+    </div>
+  )
+}

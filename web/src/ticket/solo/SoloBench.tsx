@@ -1,0 +1,177 @@
+import { formatLength, measures, nextTape, readingsWanted } from '@merry-tailor/core'
+import { Delete } from 'lucide-react'
+import { useEffect, useState } from 'react'
+import { Link } from 'react-router'
+import { readingStyle, settingsChanged } from '../../app/settings'
+import { useAppDispatch, useAppSelector } from '../../app/store'
+import { useKeys } from '../../app/use-keys'
+import { useShop } from '../../app/use-shop'
+import { Worded } from '../../ui/length/Worded'
+import { PLACES, tapeName, weightText } from '../../words/measuring'
+import { NoItem } from '../NoItem'
+import { useOpenTicket } from '../TicketFrame'
+import { useBench } from '../measure/use-bench'
+import { useEntry } from '../measure/use-entry'
+import { useTapes } from '../measure/use-tapes'
+import { canSpeak, say } from './speak'
+
+const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9'] as const
+
+/** Alone with the dog: read from two metres, any tap goes on, knuckle-sized keys, prompts spoken when wished. */
+export function SoloBench() {
+  const { rows } = useTapes()
+  return rows.length === 0 ? <NoItem title="No tape is wanted yet">Which tapes depends on what the dog will wear: choose an item under Ask.</NoItem> : <Alone />
+}
+
+function Alone() {
+  const { sheet, name } = useOpenTicket()
+  const { rows } = useTapes()
+  const shop = useShop()
+  const dispatch = useAppDispatch()
+  const settings = useAppSelector((state) => state.settings)
+  const { unit, voice, letterKeys } = settings
+  const [bench, changeBench] = useBench()
+  const [key, setKey] = useState(() => (rows.find((row) => row.agreed?.state !== 'agrees') ?? rows[0])?.key ?? '')
+  const [last, setLast] = useState<string | null>(null)
+  const at = Math.max(
+    0,
+    rows.findIndex((row) => row.key === key),
+  )
+  const row = rows[at]
+  const entry = useEntry(row, setKey)
+  const measure = measures[row?.tape.measure ?? '']
+  const kept = row?.readings.filter((reading) => !reading.struck).length ?? 0
+  const readBack = (mm: number): string => (entry.weight ? weightText(mm, unit) : mm === 0 ? 'none' : formatLength(mm, readingStyle(settings)).text)
+
+  useEffect(() => {
+    if (measure) say(`${tapeName(measure.id, row?.tape.place ?? null)}. ${measure.path}. ${measure.howTo.stand}`, voice)
+    // Spoken once for each tape, not for each letter typed.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [row?.key, voice])
+
+  const go = (next: string): void => setKey(next)
+  const step = (by: number) => (): void => go(rows[(at + by + rows.length) % rows.length]?.key ?? '')
+  /** One key for all: pins what is typed, else goes on to the next tape. */
+  const next = (): void => {
+    if (entry.typed.trim() === '') return step(1)()
+    const { parsed } = entry
+    if (!entry.pin({ method: bench.method ?? (measure?.id === 'M01' ? 'loop' : entry.weight ? 'scale' : 'tape') })) return
+    if (parsed.ok && row) {
+      const said = readBack(parsed.mm)
+      setLast(`${tapeName(row.tape.measure, row.tape.place)}, ${said}${entry.oneSide ? ', one side' : ''}`)
+      say(`${said}. Kept.`, voice)
+      const wanted = readingsWanted(shop)
+      const taken = rows.map((each) => ({ key: each.key, n: (each.agreed?.n ?? 0) + (each.key === row.key ? 1 : 0) }))
+      const onward = nextTape(taken, row.key, bench.rounds, wanted)
+      if (onward.rest && onward.key && shop.restSeconds > 0) changeBench({ restUntil: new Date(Date.now() + shop.restSeconds * 1000).toISOString() })
+      if (onward.key) go(onward.key)
+    }
+  }
+  const press = (digit: string): void => entry.setTyped(`${entry.typed}${digit}`)
+  const back = (): void => entry.setTyped(entry.typed.slice(0, -1))
+  const typing = Object.fromEntries(['0', ...KEYS, '.', ',', '/'].map((digit) => [digit, () => press(digit)]))
+  useKeys({
+    Enter: next,
+    ' ': () => (entry.typed.trim() === '' ? next() : press(' ')),
+    ArrowRight: step(1),
+    ArrowLeft: step(-1),
+    ArrowDown: step(1),
+    ArrowUp: step(-1),
+    Backspace: back,
+    d: () => entry.doubling && entry.setOneSide(!entry.oneSide),
+    u: () => dispatch(settingsChanged({ unit: unit === 'in' ? 'cm' : 'in' })),
+    ...typing,
+  })
+  if (!row || !measure) return null
+  const big = 'flex min-h-[64px] items-center justify-center rounded-[2px] border-2 border-ink bg-panel text-[32px] font-bold active:bg-ink active:text-panel'
+  return (
+    <div className="grid min-h-0 flex-1 grid-rows-[1fr_auto] bg-panel lg:grid-cols-[1fr_420px] lg:grid-rows-1">
+      <button
+        type="button"
+        onClick={next}
+        aria-label={entry.typed.trim() === '' ? 'Next tape' : 'Pin it and go on'}
+        className="flex min-h-0 flex-col justify-center overflow-hidden border-ink px-6 py-4 text-left lg:border-r-2 lg:px-10"
+      >
+        <span className="block text-[20px] text-mute">
+          {at + 1} of {rows.length}. {kept === 0 ? 'First reading' : `Reading ${kept + 1}`}
+          {entry.oneSide ? ', one side' : ''}
+        </span>
+        <span className="block font-display text-[44px] leading-[48px] font-bold lg:text-[84px] lg:leading-[86px]">{measure.name}</span>
+        {row.tape.place && <span className="block font-display text-[32px] leading-10 font-bold lg:text-[52px] lg:leading-[56px]">{PLACES[row.tape.place]}</span>}
+        <span className="mt-2 block text-[22px] leading-7 lg:text-[34px] lg:leading-[42px]">{measure.path}</span>
+        <span className={`mt-3 block text-[64px] leading-[70px] font-bold tabular-nums lg:text-[150px] lg:leading-[150px] ${entry.problem ? 'text-snag' : ''}`}>
+          {entry.typed ? <Worded text={entry.typed} /> : <span className="text-mute">–</span>}
+          <span className="ml-3 text-[0.4em] font-medium text-mute">{entry.weight ? (unit === 'in' ? 'lb' : 'kg') : unit}</span>
+        </span>
+        <span aria-live="polite" className={`block min-h-8 text-[20px] leading-7 lg:text-[26px] lg:leading-8 ${entry.problem ? 'font-bold text-snag' : ''}`}>
+          {entry.problem ?? (last ? `Kept: ${last}` : measure.howTo.howTight)}
+        </span>
+        {measure.hold === 2 && (
+          <span className="mt-1 block text-[18px] leading-6 text-chalk lg:text-[22px] lg:leading-7">
+            Unreliable alone: best with a helper at {name}’s head. {measure.id === 'M01' ? 'A loop over the head helps.' : 'Take it again when there are two of you.'}
+          </span>
+        )}
+      </button>
+      <div className="flex min-h-0 flex-col gap-2 border-t-2 border-ink bg-bench p-2 lg:border-t-0">
+        <div className="grid flex-1 grid-cols-3 gap-2">
+          {KEYS.map((digit) => (
+            <button key={digit} type="button" className={big} onClick={() => press(digit)}>
+              {digit}
+            </button>
+          ))}
+          <button type="button" className={big} onClick={() => press(unit === 'in' && !entry.weight ? ' ' : '.')} aria-label={unit === 'in' && !entry.weight ? 'space' : 'point'}>
+            {unit === 'in' && !entry.weight ? '␣' : '.'}
+          </button>
+          <button type="button" className={big} onClick={() => press('0')}>
+            0
+          </button>
+          <button type="button" className={big} onClick={back} aria-label="Take back">
+            <Delete size={34} aria-hidden />
+          </button>
+          {unit === 'in' && !entry.weight
+            ? ['1/4', '1/2', '3/4'].map((fraction) => (
+                <button key={fraction} type="button" className={big} aria-label={fraction} onClick={() => entry.setTyped(`${entry.typed.replace(/ ?\d\/\d$/, '').trim()} ${fraction}`.trim())}>
+                  <Worded text={fraction} />
+                </button>
+              ))
+            : null}
+        </div>
+        <div className="grid grid-cols-2 gap-2">
+          {entry.doubling ? (
+            <button
+              type="button"
+              role="switch"
+              aria-checked={entry.oneSide}
+              onClick={() => entry.setOneSide(!entry.oneSide)}
+              className={`min-h-14 border-2 border-ink text-[17px] font-bold ${entry.oneSide ? 'bg-ink text-panel' : 'bg-panel'}`}
+            >
+              One side, doubled
+            </button>
+          ) : (
+            <button type="button" onClick={step(-1)} className="min-h-14 border-2 border-ink bg-panel text-[17px] font-bold">
+              Tape before
+            </button>
+          )}
+          <button
+            type="button"
+            role="switch"
+            aria-checked={voice && canSpeak()}
+            onClick={() => dispatch(settingsChanged({ voice: !voice }))}
+            className={`min-h-14 border-2 border-ink text-[17px] font-bold ${voice && canSpeak() ? 'bg-ink text-panel' : 'bg-panel'}`}
+          >
+            {canSpeak() ? 'Voice' : 'No voice in this browser'}
+          </button>
+        </div>
+        <button type="button" onClick={next} className="min-h-[84px] border-2 border-ink bg-tape text-[30px] font-bold text-tape-ink">
+          {entry.typed.trim() === '' ? 'Next' : 'Pin it'}
+        </button>
+        <p className="flex items-center justify-between text-[15px] text-mute">
+          <span className="max-lg:hidden">{letterKeys ? 'Space or Enter: next. Digits type. Arrows move.' : 'Enter: next. Arrows move.'}</span>
+          <Link to={`/tickets/${sheet.ticket.id}/measure`} className="inline-flex min-h-11 items-center font-bold text-ink underline">
+            Back to the bench
+          </Link>
+        </p>
+      </div>
+    </div>
+  )
+}

@@ -1,0 +1,59 @@
+import { NO_HISTORY, redo, undo, type Act, type MarkedKind, type NewAcknowledgement, type NewReading } from '@merry-tailor/core'
+import { useMemo } from 'react'
+import { v7 as uuid } from 'uuid'
+import { useActMutation } from '../api/shop-api'
+import { useAppDispatch, useAppSelector } from '../app/store'
+import { became, did, refused } from './history-slice'
+import { useOpenTicket } from './TicketFrame'
+
+/** What became of an act: kept (by the server or here), or refused with the reason. */
+export type Done = Promise<{ error?: unknown }>
+
+export interface Acts {
+  /** Does an act that can be taken back. */
+  act: (act: Act) => Done
+  /** Appends a reading; `id` when the same one is sent again. */
+  read: (body: NewReading, id?: string) => Done
+  mark: (what: MarkedKind, about: string, kind: 'struck' | 'restored', why: string) => Done
+  acknowledge: (body: Omit<NewAcknowledgement, 'at' | 'by'>) => Done
+  undo: (() => void) | null
+  redo: (() => void) | null
+}
+
+/** Every act on the open ticket goes through here: shown in the same frame, sent or kept, and remembered for undo. */
+export function useActs(): Acts {
+  const ticketId = useOpenTicket().sheet.ticket.id
+  const by = useAppSelector((state) => state.settings.fitter)
+  const history = useAppSelector((state) => state.history[ticketId] ?? NO_HISTORY)
+  const dispatch = useAppDispatch()
+  const [send] = useActMutation()
+  return useMemo(() => {
+    const signed = () => ({ id: uuid(), at: new Date().toISOString(), by })
+    const act = async (each: Act): Done => {
+      dispatch(did({ ticketId, act: each }))
+      const answer = await send({ ticketId, act: each })
+      if (answer.error) dispatch(refused({ ticketId, act: each }))
+      return answer
+    }
+    const back = (step: typeof undo) => (): void => {
+      const taken = step(history, signed())
+      if (!taken) return
+      dispatch(became({ ticketId, history: taken.history }))
+      void send({ ticketId, act: taken.act })
+    }
+    return {
+      act,
+      read: (body, id = uuid()) => act({ act: 'read', id, body }),
+      mark: (what, about, kind, why) => {
+        const { id, at } = signed()
+        return act({ act: 'mark', id, body: { what, about, kind, why, at, by } })
+      },
+      acknowledge: (body) => {
+        const { id, at } = signed()
+        return act({ act: 'acknowledge', id, body: { ...body, at, by } })
+      },
+      undo: history.done.length > 0 ? back(undo) : null,
+      redo: history.undone.length > 0 ? back(redo) : null,
+    }
+  }, [by, dispatch, history, send, ticketId])
+}
