@@ -35,7 +35,13 @@ export async function loadScenario(address: string, now: Date): Promise<{ dogs: 
   }
   for (const note of notes) {
     const path = `/api/dogs/${idOf(note.dog)}/notes/${uuid()}`
-    await put(path, { kind: note.kind, text: note.text, on: dayFromNow(-note.daysAgo), at: new Date(now.getTime() - note.daysAgo * DAY_MS).toISOString(), by: fitters[0] })
+    await put(path, {
+      kind: note.kind,
+      text: note.text,
+      on: dayFromNow(-note.daysAgo),
+      at: new Date(now.getTime() - note.daysAgo * DAY_MS).toISOString(),
+      by: fitters[0],
+    })
     if (note.overDaysAgo !== undefined) await put(path, { changes: [{ field: 'over', from: null, to: dayFromNow(-note.overDaysAgo) }] }, 'PATCH')
   }
   const inOrder = [...tickets].sort((a, b) => b.daysAgo - a.daysAgo || a.clock.localeCompare(b.clock))

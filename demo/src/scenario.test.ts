@@ -8,7 +8,9 @@ const NOT_OURS = [
   4, 5.5, 7, 7.5, 8, 8.5, 10, 13, 13.5, 14, 15, 17, 17.5, 19, 20, 22, 23, 27, 28, 29, 32, 34, 35, 36, 50, 56, 10.5, 11.625, 11.75, 12.125, 15.25, 23.25, 23.375,
   24.5, 27.3, 28.25, 28.375, 29.125, 29.375,
 ]
-const readings = tickets.flatMap((ticket) => ticket.readings.filter((reading) => reading.measure !== 'M00').map((reading) => ({ ...reading, unit: ticket.unit })))
+const readings = tickets.flatMap((ticket) =>
+  ticket.readings.filter((reading) => reading.measure !== 'M00').map((reading) => ({ ...reading, unit: ticket.unit })),
+)
 const weighings = tickets.flatMap((ticket) => ticket.readings.filter((reading) => reading.measure === 'M00').map((reading) => parseWeight(reading.typed)))
 
 describe('the demo scenario', () => {

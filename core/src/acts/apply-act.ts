@@ -30,8 +30,7 @@ function keep<T extends { id: string }>(list: T[], made: T): void {
   if (!list.some((each) => each.id === made.id)) list.push(made)
 }
 
-const strikeOf = (mark: Mark | undefined): Strike | undefined =>
-  mark?.kind === 'struck' ? { why: mark.why, at: mark.at, by: mark.by } : undefined
+const strikeOf = (mark: Mark | undefined): Strike | undefined => (mark?.kind === 'struck' ? { why: mark.why, at: mark.at, by: mark.by } : undefined)
 
 /** Lets the newest mark on a fact decide whether it counts. */
 function settle(fact: { id: string; struck?: Strike | undefined } | undefined, marks: readonly Mark[]): void {

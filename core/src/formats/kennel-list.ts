@@ -81,7 +81,8 @@ export function readKennelList(text: string, { unit, at, by }: About): KennelLis
   }))
   titles.forEach((title, i) => {
     const column = columns[i]
-    if (title !== '' && !column?.plain && !column?.measure) problems.push({ line: 1, column: head[i] ?? '', message: `no column "${head[i] ?? ''}" is known here` })
+    if (title !== '' && !column?.plain && !column?.measure)
+      problems.push({ line: 1, column: head[i] ?? '', message: `no column "${head[i] ?? ''}" is known here` })
     if (title !== '' && titles.indexOf(title) < i) problems.push({ line: 1, column: head[i] ?? '', message: 'this column stands twice' })
     if (column?.measure?.half && !measures[column.measure.id]?.doubling) {
       problems.push({ line: 1, column: head[i] ?? '', message: `${measures[column.measure.id]?.name ?? ''} is never taken on one side and doubled` })

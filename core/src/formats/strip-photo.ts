@@ -36,7 +36,8 @@ function stripJpeg(bytes: Uint8Array): StrippedPhoto {
     if (marker === 0xda) {
       // Entropy-coded data: up to the next marker that is neither a stuffed byte nor a restart.
       let scan = at
-      while (scan + 1 < bytes.length && !(bytes[scan] === 0xff && bytes[scan + 1] !== 0 && !((bytes[scan + 1] ?? 0) >= 0xd0 && (bytes[scan + 1] ?? 0) <= 0xd7))) scan += 1
+      while (scan + 1 < bytes.length && !(bytes[scan] === 0xff && bytes[scan + 1] !== 0 && !((bytes[scan + 1] ?? 0) >= 0xd0 && (bytes[scan + 1] ?? 0) <= 0xd7)))
+        scan += 1
       parts.push(bytes.subarray(at, scan))
       at = scan
       if (bytes[at] === 0xff && bytes[at + 1] === 0xd9) {

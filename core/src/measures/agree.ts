@@ -96,7 +96,6 @@ export function agree(measure: string, readings: readonly Taken[], rules: AgreeR
 
   const range = highest - lowest
   const within = range <= toleranceMm(centre, rules, measure) + 1e-9
-  const state: AgreeState =
-    n === 1 ? 'once' : n < readingsWanted(rules) ? 'third-wanted' : within ? 'agrees' : n === 2 ? 'third-wanted' : 'disagrees'
+  const state: AgreeState = n === 1 ? 'once' : n < readingsWanted(rules) ? 'third-wanted' : within ? 'agrees' : n === 2 ? 'third-wanted' : 'disagrees'
   return { mm: value * scale, n, spreadMm: range * scale, sigmaMm: sigma * scale, state }
 }

@@ -21,14 +21,20 @@ export const alternates: Readonly<Record<string, readonly Alternate[]>> = {
     other('“Lower part of the neck”, no bones named', undefined, 'The path is unknown. Ask for the bones.'),
     other('Ring where the collar lies', 'M02', 'Clearly smaller, about 70 to 85 % of the harness neck. Never converted.'),
   ],
-  M02: [other('Just “neck”', 'M01', 'Ask: where the collar lies, or down to the breastbone?'), other('Thickest ring of the neck', 'M03', 'Larger; it sits at the neck base.')],
+  M02: [
+    other('Just “neck”', 'M01', 'Ask: where the collar lies, or down to the breastbone?'),
+    other('Thickest ring of the neck', 'M03', 'Larger; it sits at the neck base.'),
+  ],
   M03: [
     other('Harness neck', 'M01', 'Runs over the breastbone; not a ring of the neck itself.'),
     other('Head ring', 'M04', 'On a thick neck this one is larger: the opening follows the larger.'),
   ],
   M04: [other('Muzzle ring', undefined, 'Another ring, far smaller.')],
   M05: [other('Height of the finished collar', undefined, 'This length plus an addition by size; the maker adds it.')],
-  M06: [same('“Mid rib”, “rib length” or “breastplate”'), other('Ends ahead of the forelegs', undefined, 'A wording that contradicts the route: it ends behind them.')],
+  M06: [
+    same('“Mid rib”, “rib length” or “breastplate”'),
+    other('Ends ahead of the forelegs', undefined, 'A wording that contradicts the route: it ends behind them.'),
+  ],
   M07: [
     same('“Behind the front legs”, “barrel”, “thickest part”, “widest point”'),
     other('Ring at the sternum’s end', 'M08', 'Up to 1 cm less on a barrel chest, 2 to 6 cm less on a deep narrow one.'),
@@ -53,7 +59,10 @@ export const alternates: Readonly<Record<string, readonly Alternate[]>> = {
     other('From the collar line', 'M15', 'Starts further forward: longer.'),
     other('From the neck base', 'M16', 'Starts further forward: this one is about 5 to 12 % shorter.'),
   ],
-  M15: [other('From the neck base', 'M16', 'About the same, give or take 2 cm; not the same start.'), other('To the wished hem', undefined, 'The hem is a choice: it is kept with the number.')],
+  M15: [
+    other('From the neck base', 'M16', 'About the same, give or take 2 cm; not the same start.'),
+    other('To the wished hem', undefined, 'The hem is a choice: it is kept with the number.'),
+  ],
   M16: [other('From the withers', 'M14', 'Shorter by the neck base part.'), other('From the collar line', 'M15', 'About the same, give or take 2 cm.')],
   M17: [other('Half drop, doubled', 'M18', 'The same line only where the rug’s edge is at the elbow.')],
   M18: [{ said: 'Both sides in one go', differs: 'Exactly twice this one.', converts: 'identity' }],

@@ -125,16 +125,7 @@ const rows: Record<string, Row> = {
   M46: ['Point-of-shoulder height', 'Floor to point of shoulder', ['L05'], 1, 9, rigid, 1, { sided: true }],
   M47: ['Trace length', 'Side ring to spreader bar', [], 5, 16, onBone, 2, { sided: true }],
   M48: ['Hitch height and line length', 'Floor to hitch; snap to hitch', [], 1, 10, onBone, 1, { posture: 'any', places: ['height', 'line'] }],
-  M49: [
-    'Finger gauge of the fitter',
-    'Own fingers, flat and on edge',
-    [],
-    1,
-    11,
-    rigid,
-    1,
-    { posture: 'any', places: ['index', 'two', 'four', 'hand'] },
-  ],
+  M49: ['Finger gauge of the fitter', 'Own fingers, flat and on edge', [], 1, 11, rigid, 1, { posture: 'any', places: ['index', 'two', 'four', 'hand'] }],
 }
 
 const NO_HOW_TO: HowTo = { stand: '', howTight: '', usualSlip: '' }

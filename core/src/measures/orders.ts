@@ -56,7 +56,12 @@ export function rugDrops(value: Value): Finding[] {
         measures: ['M18', 'M17'],
         byMm: by - DROP_TOLERANCE_MM,
         because: { code: 'drop-twice', limit: elbows, found: half },
-        ask: half > 1.7 * elbows ? ['doubled-twice', 'not-centred'] : half < 0.6 * elbows ? ['not-doubled', 'not-centred'] : ['not-centred', 'wrong-place', 'dog-is-so'],
+        ask:
+          half > 1.7 * elbows
+            ? ['doubled-twice', 'not-centred']
+            : half < 0.6 * elbows
+              ? ['not-doubled', 'not-centred']
+              : ['not-centred', 'wrong-place', 'dog-is-so'],
       })
     }
   }

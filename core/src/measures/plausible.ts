@@ -156,9 +156,7 @@ function loadedPaws(readings: readonly Reading[]): Finding[] {
 /** Pairs of places that should be alike. */
 function mirrored(measure: string): (readonly [string, string])[] {
   const places = measures[measure]?.places ?? []
-  const pairs: (readonly [string, string])[] = places
-    .filter((place) => place.endsWith('-left'))
-    .map((place) => [place, place.replace('-left', '-right')])
+  const pairs: (readonly [string, string])[] = places.filter((place) => place.endsWith('-left')).map((place) => [place, place.replace('-left', '-right')])
   return measures[measure]?.sided ? [['left', 'right']] : pairs
 }
 
@@ -203,7 +201,12 @@ export function plausible(body: Body, { readings = [], about = null, rules = USU
     // One question to a number: what a sharper rule asked is not asked again.
     ...oddNumbers(value, readings, about).filter((finding) => !asked.has(finding.measures[0])),
     ...oddWeights(value, about),
-    ...sameValue(value, Object.keys(body).filter((id) => !id.includes('/')).sort()),
+    ...sameValue(
+      value,
+      Object.keys(body)
+        .filter((id) => !id.includes('/'))
+        .sort(),
+    ),
   ]
   return found.sort((a, b) => b.byMm - a.byMm)
 }

@@ -19,9 +19,7 @@ const seats = (family: FamilyId): boolean => families[family].shelf === 'pulling
  */
 export function betweenRule(table: Pick<SizeTable, 'between' | 'family'>): BetweenRule {
   if (table.between) return { rule: table.between, from: 'maker', because: 'maker-says' }
-  return seats(table.family)
-    ? { rule: 'down', from: 'family', because: 'seats-under-tension' }
-    : { rule: 'room', from: 'family', because: 'adjuster-middle' }
+  return seats(table.family) ? { rule: 'down', from: 'family', because: 'seats-under-tension' } : { rule: 'room', from: 'family', because: 'adjuster-middle' }
 }
 
 /**

@@ -42,7 +42,9 @@ export function copyOut(db: Db): Book {
       db
         .prepare<[], Record<string, string | number | null | Buffer>>(`SELECT * FROM ${table} ORDER BY rowid`)
         .all()
-        .map((row) => Object.fromEntries(Object.entries(row).map(([column, cell]) => [column, Buffer.isBuffer(cell) ? { base64: cell.toString('base64') } : cell]))),
+        .map((row) =>
+          Object.fromEntries(Object.entries(row).map(([column, cell]) => [column, Buffer.isBuffer(cell) ? { base64: cell.toString('base64') } : cell])),
+        ),
     ]),
   ) as Book['tables']
   return { format: 'merry-tailor/book', version: 2, tables }

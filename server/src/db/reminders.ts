@@ -58,9 +58,11 @@ function recordOf(db: Db, dog: DogRow): MeasuredRecord {
        JOIN tickets ON tickets.id = try_ons.ticket_id WHERE tickets.dog_id = ? AND symptom_notes.at > ? ORDER BY symptom_notes.at, symptom_notes.id`,
     )
     .all(dog.id, tape ?? dog.measured_at)
-  const notes = db.prepare<[string], { kind: DogNote['kind']; on: string; over: string | null }>(
-    'SELECT kind, on_day AS "on", over_day AS over FROM dog_notes WHERE dog_id = ?',
-  ).all(dog.id)
+  const notes = db
+    .prepare<[string], { kind: DogNote['kind']; on: string; over: string | null }>(
+      'SELECT kind, on_day AS "on", over_day AS over FROM dog_notes WHERE dog_id = ?',
+    )
+    .all(dog.id)
   const lastMeasured = tickets.filter((ticket) => ticket.measured === 1).at(-1)?.created_at ?? ''
   const side = (measured: boolean) => {
     const of = tickets.filter((ticket) => (measured ? ticket.created_at <= lastMeasured : ticket.created_at > lastMeasured)).map((ticket) => ticket.id)

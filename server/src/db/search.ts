@@ -38,7 +38,14 @@ interface TicketRow {
 const TICKETS = `SELECT tickets.id, tickets.number, tickets.state, dogs.name AS dog, owners.name AS owner
   FROM tickets LEFT JOIN dogs ON dogs.id = tickets.dog_id LEFT JOIN owners ON owners.id = coalesce(tickets.owner_id, dogs.owner_id)`
 const indexTicketRow = (db: Db, ticket: TicketRow): void =>
-  keep(db, 'ticket', ticket.id, [String(ticket.number), ticket.dog ?? '', ticket.owner ?? ''], `Ticket ${ticket.number}`, `${ticket.dog ?? 'Counter'}, ${ticket.state}`)
+  keep(
+    db,
+    'ticket',
+    ticket.id,
+    [String(ticket.number), ticket.dog ?? '', ticket.owner ?? ''],
+    `Ticket ${ticket.number}`,
+    `${ticket.dog ?? 'Counter'}, ${ticket.state}`,
+  )
 
 export function indexTicket(db: Db, id: string): void {
   const row = db.prepare<[string], TicketRow>(`${TICKETS} WHERE tickets.id = ?`).get(id)
@@ -95,9 +102,7 @@ export function find(db: Db, typed: string): Found[] {
   const [first, ...more] = wordsOf(typed)
   if (first === undefined) return []
   const also = more.map(() => 'AND EXISTS (SELECT 1 FROM search_words b WHERE b.kind = a.kind AND b.ref = a.ref AND b.word >= ? AND b.word < ?)').join(' ')
-  const query = db.prepare<unknown[], Hit>(
-    `SELECT ref, title, detail FROM search_words a WHERE kind = ? AND word >= ? AND word < ? ${also} LIMIT ?`,
-  )
+  const query = db.prepare<unknown[], Hit>(`SELECT ref, title, detail FROM search_words a WHERE kind = ? AND word >= ? AND word < ? ${also} LIMIT ?`)
   const found: Found[] = []
   for (const [kind, limit] of SHARE) {
     const seen = new Set<string>()

@@ -43,7 +43,8 @@ function requireFitter(db: Db, id: string): Fitter {
 /** Takes a fitter in; the same id again changes nothing, and two of one name are one too many. */
 export function addFitter(db: Db, id: string, fitter: NewFitter): Fitter {
   const namesake = db.prepare<[string, string]>('SELECT 1 FROM fitters WHERE name = ? COLLATE NOCASE AND id <> ?').get(fitter.name, id)
-  if (namesake) throw new ProblemError('name-taken', `There is a ${fitter.name} at the bench already.`, { fields: [{ path: 'name', message: 'this name is taken' }] })
+  if (namesake)
+    throw new ProblemError('name-taken', `There is a ${fitter.name} at the bench already.`, { fields: [{ path: 'name', message: 'this name is taken' }] })
   db.prepare('INSERT INTO fitters (id, name, created_at) VALUES (?, ?, ?) ON CONFLICT (id) DO NOTHING').run(id, fitter.name, fitter.at)
   return requireFitter(db, id)
 }

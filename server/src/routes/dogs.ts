@@ -16,7 +16,11 @@ const part = z.object({ id: Id, partId: Id })
 const SHEET_LIMIT = 16 * 1024 * 1024
 
 /** A file name that every system takes. */
-const fileName = (name: string): string => name.normalize('NFKD').replace(/[^A-Za-z0-9-]+/g, '-').replace(/^-+|-+$/g, '') || 'dog'
+const fileName = (name: string): string =>
+  name
+    .normalize('NFKD')
+    .replace(/[^A-Za-z0-9-]+/g, '-')
+    .replace(/^-+|-+$/g, '') || 'dog'
 
 export const dogRoutes: Routes = (app, db) => {
   const api = typed(app)
@@ -44,14 +48,10 @@ export const dogRoutes: Routes = (app, db) => {
     reply.header('content-disposition', `attachment; filename="${fileName(sheet.dog.name)}-body-sheet.csv"`).type('text/csv; charset=utf-8')
     return reply.send(bodySheetToCsv(sheet))
   })
-  api.put(
-    '/api/body-sheets/:id',
-    { bodyLimit: SHEET_LIMIT, schema: { params, body: BodySheet, querystring: z.object({ ownerId: Id }) } },
-    (request) => {
-      if (request.body.dog.id !== request.params.id) throw new ProblemError('bad-request', 'The sheet names another dog than its address.')
-      return inOneTransaction(db, () => takeBodySheet(db, request.body, request.query.ownerId))
-    },
-  )
+  api.put('/api/body-sheets/:id', { bodyLimit: SHEET_LIMIT, schema: { params, body: BodySheet, querystring: z.object({ ownerId: Id }) } }, (request) => {
+    if (request.body.dog.id !== request.params.id) throw new ProblemError('bad-request', 'The sheet names another dog than its address.')
+    return inOneTransaction(db, () => takeBodySheet(db, request.body, request.query.ownerId))
+  })
   api.get('/api/schemas/body-sheet-1.json', (_, reply) => reply.type('application/schema+json').send(JSON.stringify(bodySheetSchema())))
 
   app.addContentTypeParser(['image/jpeg', 'image/png', 'image/webp'], { parseAs: 'buffer', bodyLimit: PHOTO_BYTES + 1024 }, (_request, body, done) => {

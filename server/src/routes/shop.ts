@@ -34,9 +34,7 @@ export const shopRoutes: Routes = (app, db) => {
     reply.header('content-disposition', 'attachment; filename="merry-tailor-book.json"')
     return copyOut(db)
   })
-  api.put(
-    '/api/book',
-    { bodyLimit: BOOK_LIMIT, schema: { body: Book, querystring: z.object({ replace: z.enum(['yes', 'no']).default('no') }) } },
-    (request) => bringBack(db, request.body, request.query.replace === 'yes'),
+  api.put('/api/book', { bodyLimit: BOOK_LIMIT, schema: { body: Book, querystring: z.object({ replace: z.enum(['yes', 'no']).default('no') }) } }, (request) =>
+    bringBack(db, request.body, request.query.replace === 'yes'),
   )
 }

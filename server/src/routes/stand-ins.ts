@@ -42,8 +42,14 @@ export const standInRoutes: Routes = (app) => {
   api.post('/api/stand-ins/:device', { schema: { params, body, tags: ['stand-ins'] } }, (request) => {
     const device = devices[request.params.device]
     const { act, value, unit, jitter, dropOuts, battery } = request.body
-    device.set({ ...(unit ? { unit } : {}), ...(jitter === undefined ? {} : { jitter }), ...(dropOuts === undefined ? {} : { dropOuts }), ...(battery === undefined ? {} : { battery }) })
-    if (act !== 'set' && value === undefined) throw new ProblemError('bad-request', 'Say how far it is rolled.', { fields: [{ path: 'value', message: 'a value is needed' }] })
+    device.set({
+      ...(unit ? { unit } : {}),
+      ...(jitter === undefined ? {} : { jitter }),
+      ...(dropOuts === undefined ? {} : { dropOuts }),
+      ...(battery === undefined ? {} : { battery }),
+    })
+    if (act !== 'set' && value === undefined)
+      throw new ProblemError('bad-request', 'Say how far it is rolled.', { fields: [{ path: 'value', message: 'a value is needed' }] })
     if (act === 'roll') device.roll(value ?? 0)
     if (act === 'squeeze') device.squeeze(value)
     return { ok: true }

@@ -2,10 +2,7 @@ import type { Problem } from '@merry-tailor/core'
 import { deviceStore, type RefusedWrite, type WaitingWrite, type WriteRequest } from './device-store'
 
 /** What became of a write: the server has it, it waits here, or the server refused it. */
-export type Sent =
-  | { kind: 'sent'; data: unknown }
-  | { kind: 'kept-here' }
-  | { kind: 'refused'; status: number; data: Partial<Problem> }
+export type Sent = { kind: 'sent'; data: unknown } | { kind: 'kept-here' } | { kind: 'refused'; status: number; data: Partial<Problem> }
 
 /** How the outbox stands: told after every change. */
 export interface OutboxState {

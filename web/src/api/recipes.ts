@@ -143,7 +143,13 @@ function overSheet(sheet: TicketSheet, waiting: readonly WaitingWrite[]): void {
   if (owner && sheet.owner?.id !== owner) sheet.owner = owners.get(owner) ?? sheet.owner
 }
 
-function overList<T extends { id: string }>(list: T[], add: string, change: string, waiting: readonly WaitingWrite[], make: (id: string, body: never) => T): void {
+function overList<T extends { id: string }>(
+  list: T[],
+  add: string,
+  change: string,
+  waiting: readonly WaitingWrite[],
+  make: (id: string, body: never) => T,
+): void {
   for (const { endpoint, arg } of waiting) {
     if (endpoint === add) {
       const { id, body } = arg as Made<never>

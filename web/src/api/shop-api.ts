@@ -89,8 +89,11 @@ export const shopApi = createApi({
           }
         },
       })
-    const write = <A>(endpoint: string, request: (arg: A) => WriteRequest, tags: readonly ('Tickets' | 'Dogs' | 'Owners' | 'SizeTables' | 'Found' | 'Shop' | 'Fitters' | 'Reminders')[]) =>
-      build.mutation<unknown, A>({ query: named(endpoint, request), invalidatesTags: [...tags] })
+    const write = <A>(
+      endpoint: string,
+      request: (arg: A) => WriteRequest,
+      tags: readonly ('Tickets' | 'Dogs' | 'Owners' | 'SizeTables' | 'Found' | 'Shop' | 'Fitters' | 'Reminders')[],
+    ) => build.mutation<unknown, A>({ query: named(endpoint, request), invalidatesTags: [...tags] })
 
     return {
       tickets: build.query<TicketSheet[], undefined>({
@@ -150,7 +153,11 @@ export const shopApi = createApi({
         ({ dogId, id, changes }) => patch(`/dogs/${dogId}/notes/${id}`, changes),
         ['Dogs'],
       ),
-      removePhoto: write<{ dogId: string; id: string }>('removePhoto', ({ dogId, id }) => ({ url: `/dogs/${dogId}/photos/${id}`, method: 'DELETE', body: undefined }), ['Dogs']),
+      removePhoto: write<{ dogId: string; id: string }>(
+        'removePhoto',
+        ({ dogId, id }) => ({ url: `/dogs/${dogId}/photos/${id}`, method: 'DELETE', body: undefined }),
+        ['Dogs'],
+      ),
       addOwner: write<{ id: string; body: NewOwner }>('addOwner', ({ id, body }) => put(`/owners/${id}`, body), ['Owners', 'Found']),
       changeOwner: write<{ id: string; changes: Change[] }>('changeOwner', ({ id, changes }) => patch(`/owners/${id}`, changes), [
         'Owners',

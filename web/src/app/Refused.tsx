@@ -21,7 +21,15 @@ const FIELDS: Readonly<Record<string, string>> = {
 }
 const fieldName = (field: string): string => FIELDS[field] ?? field.charAt(0).toUpperCase() + field.slice(1)
 const valueWords = (value: unknown): string =>
-  value === null || value === '' ? 'nothing' : typeof value === 'boolean' ? (value ? 'yes' : 'no') : Array.isArray(value) ? value.join(', ') || 'nothing' : String(value as string | number)
+  value === null || value === ''
+    ? 'nothing'
+    : typeof value === 'boolean'
+      ? value
+        ? 'yes'
+        : 'no'
+      : Array.isArray(value)
+        ? value.join(', ') || 'nothing'
+        : String(value as string | number)
 
 /** What was done, in a line, so that somebody can decide on it later. */
 function useDoneWords(): (write: RefusedWrite) => string {
@@ -49,8 +57,13 @@ export function Refused() {
   const words = useDoneWords()
   if (refused.length === 0) return null
   return (
-    <section aria-label="Kept here, refused there" className="quiet-scroll max-h-[40dvh] shrink-0 border-b-2 border-l-[5px] border-ink border-l-snag bg-snag-bg px-4 py-2 print:hidden">
-      <h2 className="text-[17px] leading-[22px]">{refused.length === 1 ? 'One thing done here could not go in' : `${refused.length} things done here could not go in`}</h2>
+    <section
+      aria-label="Kept here, refused there"
+      className="quiet-scroll max-h-[40dvh] shrink-0 border-b-2 border-l-[5px] border-ink border-l-snag bg-snag-bg px-4 py-2 print:hidden"
+    >
+      <h2 className="text-[17px] leading-[22px]">
+        {refused.length === 1 ? 'One thing done here could not go in' : `${refused.length} things done here could not go in`}
+      </h2>
       <ul>
         {refused.map((write) => (
           <li key={write.seq} className="flex flex-wrap items-center justify-between gap-x-4 gap-y-1 border-t border-rule py-1.5">
@@ -70,14 +83,20 @@ function Decision({ write, said }: { write: RefusedWrite; said: string }) {
     /** Ours once more, now against the value that is there. */
     const mine: WriteRequest = {
       ...write.request,
-      body: { changes: changes.map((change) => ({ ...change, from: (conflicts.find((each) => each.field === change.field)?.theirs ?? change.from) as Change['from'] })) },
+      body: {
+        changes: changes.map((change) => ({
+          ...change,
+          from: (conflicts.find((each) => each.field === change.field)?.theirs ?? change.from) as Change['from'],
+        })),
+      },
     }
     return (
       <>
         <p>
           {conflicts.map((conflict) => (
             <span key={conflict.field} className="block">
-              <b>{fieldName(conflict.field)}</b>: meanwhile somebody set it to “{valueWords(conflict.theirs)}”; here it was set to “{valueWords(conflict.yours)}”.
+              <b>{fieldName(conflict.field)}</b>: meanwhile somebody set it to “{valueWords(conflict.theirs)}”; here it was set to “{valueWords(conflict.yours)}
+              ”.
             </span>
           ))}
         </p>

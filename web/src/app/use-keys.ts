@@ -19,6 +19,38 @@ const nameOf = (event: KeyboardEvent): string => {
   return `${event.ctrlKey || event.metaKey ? 'ctrl+' : ''}${shift}${event.altKey ? 'alt+' : ''}${key}`
 }
 
+interface Layer {
+  map: KeyMap
+  letters: boolean
+}
+
+/** The key maps that are open now, the newest last: a screen's own key goes before one that works everywhere. */
+const layers: { current: Layer }[] = []
+
+/** Does one layer's key, if it has it and may. */
+function tryLayer({ map, letters }: Layer, name: string, event: KeyboardEvent): boolean {
+  const run = map[name]
+  if (!run) return false
+  const single = name.length === 1
+  if (single && isTyping(event.target)) return false
+  if (single && /[a-z]/.test(name) && !letters) return false
+  if (
+    name === 'Enter' &&
+    event.target instanceof HTMLElement &&
+    event.target.closest('button, a, input, textarea, [role="radio"], [role="switch"], [role="combobox"], [role="option"]')
+  )
+    return false
+  event.preventDefault()
+  run(event)
+  return true
+}
+
+function onKey(event: KeyboardEvent): void {
+  if (event.defaultPrevented || event.isComposing || isElsewhere()) return
+  const name = nameOf(event)
+  for (const layer of [...layers].reverse()) if (tryLayer(layer.current, name, event)) return
+}
+
 /**
  * Keys of the screen that is open. In text fields single characters are text; letter keys can be turned off in Shop.
  * The newest map is always used, without listening anew.
@@ -30,24 +62,11 @@ export function useKeys(map: KeyMap): void {
     now.current = { map, letters }
   })
   useEffect(() => {
-    const onKey = (event: KeyboardEvent): void => {
-      if (event.defaultPrevented || event.isComposing || isElsewhere()) return
-      const name = nameOf(event)
-      const run = now.current.map[name]
-      if (!run) return
-      const single = name.length === 1
-      if (single && isTyping(event.target)) return
-      if (single && /[a-z]/.test(name) && !now.current.letters) return
-      if (
-        name === 'Enter' &&
-        event.target instanceof HTMLElement &&
-        event.target.closest('button, a, input, textarea, [role="radio"], [role="switch"], [role="combobox"], [role="option"]')
-      )
-        return
-      event.preventDefault()
-      run(event)
+    if (layers.length === 0) window.addEventListener('keydown', onKey)
+    layers.push(now)
+    return () => {
+      layers.splice(layers.indexOf(now), 1)
+      if (layers.length === 0) window.removeEventListener('keydown', onKey)
     }
-    window.addEventListener('keydown', onKey)
-    return () => window.removeEventListener('keydown', onKey)
   }, [])
 }

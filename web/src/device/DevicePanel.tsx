@@ -93,7 +93,13 @@ function StandInHand({ device }: { device: 'tape' | 'scale' }) {
     if (!answer?.ok) setProblem('The simulated device does not answer.')
   }
   const field = (key: keyof typeof temper, label: string) => (
-    <TextField label={label} value={temper[key]} inputMode="decimal" onChange={(event) => setTemper((all) => ({ ...all, [key]: event.target.value }))} onBlur={() => void act('set')} />
+    <TextField
+      label={label}
+      value={temper[key]}
+      inputMode="decimal"
+      onChange={(event) => setTemper((all) => ({ ...all, [key]: event.target.value }))}
+      onBlur={() => void act('set')}
+    />
   )
   return (
     <form

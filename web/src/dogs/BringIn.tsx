@@ -13,7 +13,10 @@ import { readKennel } from '../workers/read-kennel'
 /** What is shown of a long list at once; every row is read and checked all the same. */
 const SHOWN = 60
 
-type Came = { kind: 'list'; name: string; list: KennelList } | { kind: 'sheet'; name: string; sheet: BodySheet } | { kind: 'bad'; name: string; problems: { at: string; message: string }[] }
+type Came =
+  | { kind: 'list'; name: string; list: KennelList }
+  | { kind: 'sheet'; name: string; sheet: BodySheet }
+  | { kind: 'bad'; name: string; problems: { at: string; message: string }[] }
 
 /** Bringing dogs in: a kennel list as CSV with a preview, or one dog's body sheet as JSON. All of it or nothing. */
 export function BringIn() {
@@ -88,8 +91,8 @@ export function BringIn() {
           </Link>
         </div>
         <p className="mt-2 max-w-[760px] text-mute">
-          A kennel list is CSV, one dog to a row: name, breed, sex, born, weight, coat, owner, and measures such as “M01 half {unit}” or “M07 {unit}”. A body sheet is the
-          JSON that a dog’s page takes out. You see it first; then all of it goes in, or nothing.
+          A kennel list is CSV, one dog to a row: name, breed, sex, born, weight, coat, owner, and measures such as “M01 half {unit}” or “M07 {unit}”. A body
+          sheet is the JSON that a dog’s page takes out. You see it first; then all of it goes in, or nothing.
         </p>
         {reading && <p className="mt-4 font-bold">Reading the list…</p>}
         {error !== undefined && (
@@ -114,9 +117,12 @@ export function BringIn() {
           <section className="mt-4 max-w-[760px] border-2 border-ink px-4 py-3">
             <h1 className="text-[22px] leading-7">{came.sheet.dog.name}</h1>
             <p>
-              {came.sheet.visits.reduce((sum, visit) => sum + visit.readings.length, 0)} readings on {came.sheet.visits.length} visits, {came.sheet.notes.length} notes
+              {came.sheet.visits.reduce((sum, visit) => sum + visit.readings.length, 0)} readings on {came.sheet.visits.length} visits,{' '}
+              {came.sheet.notes.length} notes
               {came.sheet.owner ? `; owner ${came.sheet.owner.name}` : ''}.{' '}
-              {dogs.some((dog) => dog.id === came.sheet.dog.id) ? 'This dog is here already: what is kept stays as it is, what is missing is added.' : 'A new dog here.'}
+              {dogs.some((dog) => dog.id === came.sheet.dog.id)
+                ? 'This dog is here already: what is kept stays as it is, what is missing is added.'
+                : 'A new dog here.'}
             </p>
             <div className="mt-3">
               <Button tone="primary" onClick={() => void confirm()}>
@@ -131,7 +137,17 @@ export function BringIn() {
   )
 }
 
-function Preview({ came, known, onConfirm, busy }: { came: Extract<Came, { kind: 'list' }>; known: ReadonlySet<string>; onConfirm: () => void; busy: boolean }) {
+function Preview({
+  came,
+  known,
+  onConfirm,
+  busy,
+}: {
+  came: Extract<Came, { kind: 'list' }>
+  known: ReadonlySet<string>
+  onConfirm: () => void
+  busy: boolean
+}) {
   const { rows, columns, problems } = came.list
   const good = rows.filter((row) => row.value !== null).length
   const byLine = new Map<number, typeof problems>()
@@ -149,7 +165,11 @@ function Preview({ came, known, onConfirm, busy }: { came: Extract<Came, { kind:
             {problems.length > 0 ? `; ${problems.length === 1 ? 'one cell' : `${problems.length} cells`} to put right, and nothing goes in before` : ''}.
           </p>
         </div>
-        <Button tone={problems.length === 0 ? 'primary' : 'plain'} aria-disabled={problems.length > 0 || busy} onClick={() => problems.length === 0 && !busy && onConfirm()}>
+        <Button
+          tone={problems.length === 0 ? 'primary' : 'plain'}
+          aria-disabled={problems.length > 0 || busy}
+          onClick={() => problems.length === 0 && !busy && onConfirm()}
+        >
           {problems.length > 0 ? 'Waits for the cells below' : busy ? 'Taking them in' : `Take ${good} dogs in`}
         </Button>
       </div>
@@ -200,7 +220,9 @@ function Preview({ came, known, onConfirm, busy }: { came: Extract<Came, { kind:
                         {problem.message}
                       </span>
                     ))}
-                    {wrong.length === 0 && known.has((row.value?.dog.name ?? '').toLowerCase()) && <span className="text-chalk">a dog of this name is in the book; this makes another</span>}
+                    {wrong.length === 0 && known.has((row.value?.dog.name ?? '').toLowerCase()) && (
+                      <span className="text-chalk">a dog of this name is in the book; this makes another</span>
+                    )}
                   </td>
                 </tr>
               )
@@ -208,7 +230,11 @@ function Preview({ came, known, onConfirm, busy }: { came: Extract<Came, { kind:
           </tbody>
         </table>
       </div>
-      {rows.length > SHOWN && <p className="mt-2 text-mute">The first {SHOWN} of {rows.length}; those to put right come first.</p>}
+      {rows.length > SHOWN && (
+        <p className="mt-2 text-mute">
+          The first {SHOWN} of {rows.length}; those to put right come first.
+        </p>
+      )}
     </section>
   )
 }

@@ -45,9 +45,7 @@ export function CompareDates({ then, now, rules }: { then: Visit; now: Visit; ru
                 <td className="text-right">
                   <RowNumber measure={id} mm={b} />
                 </td>
-                <td className={`text-right ${beyond ? 'font-bold text-chalk' : 'text-mute'}`}>
-                  {beyond ? <Worded text={change(id, a, b)} /> : 'as before'}
-                </td>
+                <td className={`text-right ${beyond ? 'font-bold text-chalk' : 'text-mute'}`}>{beyond ? <Worded text={change(id, a, b)} /> : 'as before'}</td>
               </tr>
             )
           })}

@@ -80,7 +80,13 @@ export function DogNotes({ dog, notes }: { dog: Dog; notes: readonly DogNote[] }
         }}
       >
         <div className="grid grid-cols-[150px_1fr] items-end gap-2">
-          <Picker label="Kind of note" value={kind} options={DogNoteKind.options.map((each) => ({ value: each, label: KINDS[each] }))} onChange={setKind} className="w-full" />
+          <Picker
+            label="Kind of note"
+            value={kind}
+            options={DogNoteKind.options.map((each) => ({ value: each, label: KINDS[each] }))}
+            onChange={setKind}
+            className="w-full"
+          />
           <TextField label="Where, how" value={text} maxLength={500} onChange={(event) => setText(event.target.value)} />
         </div>
         <div className="flex items-end gap-2">

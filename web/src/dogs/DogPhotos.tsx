@@ -34,7 +34,11 @@ export function DogPhotos({ dogId, photos }: { dogId: string; photos: readonly P
     if (!picture) return setProblem('This file is no picture that can be read. JPEG, PNG or WebP.')
     if (picture.size > PHOTO_BYTES) return setProblem(`Larger than ${PHOTO_BYTES / 1024 / 1024} MB even when drawn smaller.`)
     const about = new URLSearchParams({ view, at: new Date().toISOString(), by })
-    const answer = await fetch(`/api/dogs/${dogId}/photos/${uuid()}?${about.toString()}`, { method: 'PUT', headers: { 'content-type': picture.type }, body: picture }).catch(() => null)
+    const answer = await fetch(`/api/dogs/${dogId}/photos/${uuid()}?${about.toString()}`, {
+      method: 'PUT',
+      headers: { 'content-type': picture.type },
+      body: picture,
+    }).catch(() => null)
     if (!answer) return setProblem('The server does not answer. Photographs wait for it; take this one again later.')
     if (!answer.ok) return setProblem(((await answer.json().catch(() => ({}))) as { detail?: string }).detail ?? 'The server could not keep it.')
     dispatch(shopApi.util.invalidateTags(['Dogs']))
@@ -87,7 +91,10 @@ export function DogPhotos({ dogId, photos }: { dogId: string; photos: readonly P
       </ul>
       {problem && (
         <p role="alert" className="mx-4 mb-3 border-l-[5px] border-snag bg-snag-bg px-3 py-2">
-          {problem} <Button tone="quiet" onClick={() => setProblem(null)}>Seen</Button>
+          {problem}{' '}
+          <Button tone="quiet" onClick={() => setProblem(null)}>
+            Seen
+          </Button>
         </p>
       )}
     </section>

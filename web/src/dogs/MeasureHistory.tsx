@@ -36,7 +36,7 @@ export function MeasureHistory({ readings, row, rules }: MeasureHistoryProps) {
   const mass = measures[id]?.quantity === 'mass'
   const [fromMm, toMm] = tapeRange(settings.unit, values.length > 0 ? values : [300])
   const last = known.at(-1)
-  // Years of pins: only the first and the last carry their day.
+  // Years of pins carry no days: they stand under the tape.
   const crowded = known.length > 4
   const shown = all ? [...visits].reverse() : [...visits].reverse().slice(0, SHOWN)
   return (
@@ -61,7 +61,7 @@ export function MeasureHistory({ readings, row, rules }: MeasureHistoryProps) {
           pins={known.map((visit, i) => ({
             mm: visit.agreed.mm ?? 0,
             kind: i === known.length - 1 ? ('ink' as const) : ('open' as const),
-            ...(crowded && i > 0 && i < known.length - 1 ? {} : { label: format(parseISO(visit.on), 'd MMM yy') }),
+            ...(crowded ? {} : { label: format(parseISO(visit.on), 'd MMM yy') }),
           }))}
           title={`${tapeName(id, place)} by date`}
           usualWidth={520}
@@ -75,7 +75,11 @@ export function MeasureHistory({ readings, row, rules }: MeasureHistoryProps) {
               <span
                 key={reading.id}
                 className={reading.struck ? 'text-mute line-through' : ''}
-                title={reading.struck ? `Struck out${reading.struck.by ? ` by ${reading.struck.by}` : ''}: ${reading.struck.why}` : `Typed ${reading.asTyped}${reading.by ? `, by ${reading.by}` : ''}`}
+                title={
+                  reading.struck
+                    ? `Struck out${reading.struck.by ? ` by ${reading.struck.by}` : ''}: ${reading.struck.why}`
+                    : `Typed ${reading.asTyped}${reading.by ? `, by ${reading.by}` : ''}`
+                }
               >
                 <RowNumber measure={id} mm={reading.mm} fine />
                 {reading.side === 'one' ? ' × 2' : ''}

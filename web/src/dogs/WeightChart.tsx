@@ -52,5 +52,12 @@ export function WeightChart({ points }: { points: readonly { on: string; kg: num
     }
   }, [points, unit, theme])
   const last = points.at(-1)
-  return <div ref={box} role="img" aria-label={`Weight over time, ${points.length} weighings, last ${last ? last.kg.toFixed(1) : ''} kg`} className="h-[150px] w-full" />
+  return (
+    <div
+      ref={box}
+      role="img"
+      aria-label={`Weight over time, ${points.length} weighings, last ${last ? last.kg.toFixed(1) : ''} kg`}
+      className="h-[150px] w-full"
+    />
+  )
 }

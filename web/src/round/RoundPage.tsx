@@ -10,8 +10,9 @@ import { useKeys } from '../app/use-keys'
 import { Button } from '../ui/controls/Button'
 import { Picker } from '../ui/controls/Picker'
 import { Length } from '../ui/length/Fraction'
+import { TypedLength } from '../ui/length/TypedLength'
 import { Worded } from '../ui/length/Worded'
-import { tapeName } from '../words/measuring'
+import { tapeName, weightText } from '../words/measuring'
 import { measureName } from '../words/stages'
 import { Chip } from '../ticket/measure/TakenHow'
 import { useRound } from './use-round'
@@ -76,7 +77,11 @@ function Plan({ round, onStart, ready }: { round: Round; onStart: () => void; re
                 </b>{' '}
                 <span className="text-mute">every dog’s</span>
               </span>
-              <Button tone="quiet" aria-label={`Leave out ${measureName(id).toLowerCase()}`} onClick={() => setTapes(round.measureIds.filter((each) => each !== id))}>
+              <Button
+                tone="quiet"
+                aria-label={`Leave out ${measureName(id).toLowerCase()}`}
+                onClick={() => setTapes(round.measureIds.filter((each) => each !== id))}
+              >
                 Leave out
               </Button>
             </li>
@@ -86,7 +91,9 @@ function Plan({ round, onStart, ready }: { round: Round; onStart: () => void; re
               label="Another tape"
               value=""
               placeholder="Another tape"
-              options={allIds.filter((id) => !round.measureIds.includes(id) && id !== 'M48' && id !== 'M49').map((id) => ({ value: id, label: measures[id]?.name ?? id, note: id }))}
+              options={allIds
+                .filter((id) => !round.measureIds.includes(id) && id !== 'M48' && id !== 'M49')
+                .map((id) => ({ value: id, label: measures[id]?.name ?? id, note: id }))}
               onChange={(id) => setTapes([...round.measureIds, id])}
               className="w-full"
             />
@@ -193,7 +200,12 @@ function Walk({ round, onEnd }: { round: Round; onEnd: () => void }) {
             >
               <b>{each.dog.name}</b>
               <span>
-                {each.body[tape.key]?.mm != null && (tape.measure === 'M00' ? `${Number((each.body[tape.key]?.mm ?? 0).toFixed(1))} kg` : <Length mm={each.body[tape.key]?.mm ?? 0} look={readingStyle(settings)} unit={false} />)}
+                {each.body[tape.key]?.mm != null &&
+                  (tape.measure === 'M00' ? (
+                    weightText(each.body[tape.key]?.mm ?? 0, unit)
+                  ) : (
+                    <Length mm={each.body[tape.key]?.mm ?? 0} look={readingStyle(settings)} unit={false} />
+                  ))}
               </span>
             </button>
           </li>
@@ -207,14 +219,18 @@ function Walk({ round, onEnd }: { round: Round; onEnd: () => void }) {
         <p className="text-[28px] leading-9 font-bold lg:text-[40px] lg:leading-[48px]">{tapeName(tape.measure, tape.place)}</p>
         <p className="text-[20px] leading-7 text-mute">{measures[tape.measure]?.path}</p>
         <p className="mt-3 text-[64px] leading-[70px] font-bold lg:text-[120px] lg:leading-[124px]">
-          {typed ? <Worded text={typed} /> : <span className="text-mute">–</span>}
+          {typed ? <TypedLength text={typed} /> : <span className="text-mute">–</span>}
           <span className="ml-3 text-[0.4em] font-medium text-mute">{tape.measure === 'M00' ? (unit === 'in' ? 'lb' : 'kg') : unit}</span>
         </p>
         <p aria-live="polite" className={`min-h-8 text-[20px] leading-7 ${problem ? 'font-bold text-snag' : 'text-mute'}`}>
           {problem ??
-            (kept?.mm != null
-              ? `So far ${tape.measure === 'M00' ? `${Number(kept.mm.toFixed(1))} kg` : formatLength(kept.mm, readingStyle(settings)).text}, ${kept.n === 1 ? 'once' : `${kept.n} times`}.`
-              : 'No number yet.')}
+            (kept?.mm != null ? (
+              <Worded
+                text={`So far ${tape.measure === 'M00' ? weightText(kept.mm, unit) : formatLength(kept.mm, readingStyle(settings)).text}, ${kept.n === 1 ? 'once' : `${kept.n} times`}.`}
+              />
+            ) : (
+              'No number yet.'
+            ))}
         </p>
       </section>
       <div className="flex min-h-0 flex-col gap-2 border-t-2 border-ink bg-bench p-2 lg:border-t-0 lg:border-l-2">
@@ -235,8 +251,14 @@ function Walk({ round, onEnd }: { round: Round; onEnd: () => void }) {
           </button>
           {unit === 'in' &&
             ['1/4', '1/2', '3/4'].map((fraction) => (
-              <button key={fraction} type="button" className={big} aria-label={fraction} onClick={() => setTyped(`${typed.replace(/ ?\d\/\d$/, '').trim()} ${fraction}`.trim())}>
-                <Worded text={fraction} />
+              <button
+                key={fraction}
+                type="button"
+                className={big}
+                aria-label={fraction}
+                onClick={() => setTyped(`${typed.replace(/ ?\d\/\d$/, '').trim()} ${fraction}`.trim())}
+              >
+                <TypedLength text={fraction} />
               </button>
             ))}
         </div>

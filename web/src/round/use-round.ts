@@ -35,7 +35,11 @@ export function useRound() {
   /** Tickets opened in this round: the lists that name them may come back later than the next number. */
   const opened = useRef(new Map<string, string>())
   const dogIds = search.get('dogs')?.split(',').filter(Boolean) ?? []
-  const measureIds = search.get('tapes')?.split(',').filter((id) => measures[id]) ?? USUAL
+  const measureIds =
+    search
+      .get('tapes')
+      ?.split(',')
+      .filter((id) => measures[id]) ?? USUAL
 
   const line = useMemo(
     () =>

@@ -98,7 +98,8 @@ function GaugeEntry({ fitter }: { fitter: Fitter }) {
     if (!here) return
     const length = parseLength(typed, settings.unit)
     if (!length.ok) return setProblem(lengthProblemWords(length.problem))
-    if (length.mm < here.from || length.mm > here.to) return setProblem(`Between ${lengthText(here.from, look)} and ${lengthText(here.to, look, true)}, for any hand.`)
+    if (length.mm < here.from || length.mm > here.to)
+      return setProblem(`Between ${lengthText(here.from, look)} and ${lengthText(here.to, look, true)}, for any hand.`)
     const all = { ...read, [here.key]: length.mm }
     setRead(all)
     setTyped('')

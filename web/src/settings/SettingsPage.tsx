@@ -101,7 +101,9 @@ export function SettingsPage() {
               onChange={(school) => void agreed('school', school)}
             />
           </Line>
-          <p className="-mt-2 text-[13.5px] text-mute">A counts from the breastbone under the body, B from the withers over the side. The two are never converted.</p>
+          <p className="-mt-2 text-[13.5px] text-mute">
+            A counts from the breastbone under the body, B from the withers over the side. The two are never converted.
+          </p>
           <Line label="Each tape is taken">
             <Segmented
               label="Repeat rule"
@@ -113,8 +115,18 @@ export function SettingsPage() {
               onChange={(repeat) => void agreed('repeat', repeat)}
             />
           </Line>
-          <SwitchBox label="Largest rings: keep the largest of several" checked={shop.largestCounts} onChange={(on) => void agreed('largestCounts', on)} className="w-full" />
-          <SwitchBox label="Lengths that must not be too long: the shorter on doubt" checked={shop.shorterOnDoubt} onChange={(on) => void agreed('shorterOnDoubt', on)} className="w-full" />
+          <SwitchBox
+            label="Largest rings: keep the largest of several"
+            checked={shop.largestCounts}
+            onChange={(on) => void agreed('largestCounts', on)}
+            className="w-full"
+          />
+          <SwitchBox
+            label="Lengths that must not be too long: the shorter on doubt"
+            checked={shop.shorterOnDoubt}
+            onChange={(on) => void agreed('shorterOnDoubt', on)}
+            className="w-full"
+          />
           <div className="grid grid-cols-3 gap-3">
             {number('toleranceMm', 'Two readings may differ, mm', 'The larger of this', 1)}
             {number('toleranceShare', 'or of the length, per 100', 'and this', 100)}
@@ -131,7 +143,12 @@ export function SettingsPage() {
               onChange={(paper) => void agreed('paper', paper)}
             />
           </Line>
-          <SwitchBox label="Letter keys (R, D, U, P, F, E, C, N, S)" checked={shop.letterKeys} onChange={(on) => void agreed('letterKeys', on)} className="w-full" />
+          <SwitchBox
+            label="Letter keys (R, D, U, P, F, E, C, N, S)"
+            checked={shop.letterKeys}
+            onChange={(on) => void agreed('letterKeys', on)}
+            className="w-full"
+          />
           <h2 className="border-t-2 border-ink pt-3 text-[19px] leading-6">This device</h2>
           <Line label="Unit here">
             <Segmented
@@ -172,10 +189,18 @@ export function SettingsPage() {
         <section aria-label="Sample" className="mat p-6 lg:min-h-full">
           <div className="max-w-[420px] border-[1.5px] border-ink bg-panel px-4 py-3 lg:sticky lg:top-6">
             <h2 className="text-[18px] leading-6">A sample tape</h2>
-            <Tape look={look} fromMm={570} toMm={660} live height={58} pins={[{ mm: SAMPLE_MM, kind: 'ink', value: true }]} title="A sample tape with your settings" />
+            <Tape
+              look={look}
+              fromMm={570}
+              toMm={660}
+              live
+              height={58}
+              pins={[{ mm: SAMPLE_MM, kind: 'ink', value: true }]}
+              title="A sample tape with your settings"
+            />
             <p className="mt-2 text-mute">
-              Values to the shop’s step; single readings are shown finer ({fine.unit === 'in' ? 'sixteenths' : 'millimetres'}), as they were taken. Everything is
-              stored in millimetres.
+              Values to the shop’s step; single readings are shown finer ({fine.unit === 'in' ? 'sixteenths' : 'millimetres'}), as they were taken. Everything
+              is stored in millimetres.
             </p>
           </div>
         </section>

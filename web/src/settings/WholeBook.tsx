@@ -11,7 +11,11 @@ export function WholeBook() {
   const [said, setSaid] = useState<{ good: boolean; text: string } | null>(null)
   const bring = async (name: string, text: string, replace: boolean): Promise<void> => {
     setSaid(null)
-    const answer = await fetch(`/api/book?replace=${replace ? 'yes' : 'no'}`, { method: 'PUT', headers: { 'content-type': 'application/json' }, body: text }).catch(() => null)
+    const answer = await fetch(`/api/book?replace=${replace ? 'yes' : 'no'}`, {
+      method: 'PUT',
+      headers: { 'content-type': 'application/json' },
+      body: text,
+    }).catch(() => null)
     if (!answer) return setSaid({ good: false, text: 'The server does not answer. Nothing was changed.' })
     const body = (await answer.json().catch(() => ({}))) as { code?: string; detail?: string; rows?: number }
     if (body.code === 'shop-not-empty') return setHeld({ name, text })
@@ -59,7 +63,10 @@ export function WholeBook() {
         </div>
       )}
       {said && (
-        <p role={said.good ? 'status' : 'alert'} className={`mt-2 border-l-[5px] px-3 py-2 ${said.good ? 'border-holds bg-holds-bg' : 'border-snag bg-snag-bg'}`}>
+        <p
+          role={said.good ? 'status' : 'alert'}
+          className={`mt-2 border-l-[5px] px-3 py-2 ${said.good ? 'border-holds bg-holds-bg' : 'border-snag bg-snag-bg'}`}
+        >
           {said.text}
         </p>
       )}

@@ -19,10 +19,13 @@ export function NoItem({ title, children, also }: NoItemProps) {
           title={title}
           action={
             <div className="flex flex-wrap gap-2">
-            <Link to={`/tickets/${sheet.ticket.id}/ask`} className="inline-flex min-h-11 items-center border-2 border-ink bg-tape px-4 font-bold text-tape-ink">
-              Choose an item
-            </Link>
-            {also && <Button onClick={also.onClick}>{also.label}</Button>}
+              <Link
+                to={`/tickets/${sheet.ticket.id}/ask`}
+                className="inline-flex min-h-11 items-center border-2 border-ink bg-tape px-4 font-bold text-tape-ink"
+              >
+                Choose an item
+              </Link>
+              {also && <Button onClick={also.onClick}>{also.label}</Button>}
             </div>
           }
         >

@@ -38,10 +38,7 @@ export function TicketFrame() {
   const { data: sheet, error } = useTicketQuery(ticketId)
   const rules = useShop()
   const open = useMemo(
-    () =>
-      sheet
-        ? { sheet, progress: progressOf(sheet, today(), rules), body: bodyOf(sheet.readings, rules), name: sheet.dog?.name ?? 'Counter dog' }
-        : null,
+    () => (sheet ? { sheet, progress: progressOf(sheet, today(), rules), body: bodyOf(sheet.readings, rules), name: sheet.dog?.name ?? 'Counter dog' } : null),
     [sheet, rules],
   )
   if (!open) {
@@ -72,7 +69,8 @@ function FramedStage({ open }: { open: OpenTicket }) {
   const { sheet, progress, name } = open
   const { pathname } = useLocation()
   const navigate = useNavigate()
-  const here = stages.find((stage) => pathname.endsWith(`/${stage}`)) ?? (pathname.endsWith('/docket') ? 'finish' : BY_MEASURE.test(pathname) ? 'measure' : progress.stage)
+  const here =
+    stages.find((stage) => pathname.endsWith(`/${stage}`)) ?? (pathname.endsWith('/docket') ? 'finish' : BY_MEASURE.test(pathname) ? 'measure' : progress.stage)
   const at = stages.indexOf(here)
   const base = `/tickets/${sheet.ticket.id}`
   const go = (by: number) => () => {

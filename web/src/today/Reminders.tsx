@@ -27,7 +27,9 @@ export function Reminders() {
             <Link to={`/dogs/${reminder.dogId}`} className="block px-3.5 pt-2 hover:bg-bench">
               <span className="flex items-baseline justify-between gap-2">
                 <span className="font-display text-[18px] leading-[22px] font-bold">{reminder.dog}</span>
-                <b className={reminder.reasons[0]?.urgency === 'now' ? 'text-snag' : 'text-mute'}>{reminder.reasons[0]?.urgency === 'now' ? 'before use' : 'soon'}</b>
+                <b className={reminder.reasons[0]?.urgency === 'now' ? 'text-snag' : 'text-mute'}>
+                  {reminder.reasons[0]?.urgency === 'now' ? 'before use' : 'soon'}
+                </b>
               </span>
               <span className="block text-[14px] leading-[18px]">
                 {reminder.reasons

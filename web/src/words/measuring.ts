@@ -50,8 +50,7 @@ export const STATIONS: Readonly<Record<Station, string>> = {
 }
 
 /** `Front paw width, left front`. */
-export const tapeName = (measure: string, place: Place | null): string =>
-  `${measures[measure]?.name ?? measure}${place ? `, ${PLACES[place]}` : ''}`
+export const tapeName = (measure: string, place: Place | null): string => `${measures[measure]?.name ?? measure}${place ? `, ${PLACES[place]}` : ''}`
 
 /** A weight as its reading was taken: pounds stay pounds. */
 export const weightText = (kg: number, unit: 'in' | 'cm'): string => formatWeight(kg, unit === 'in' ? 'lb' : 'kg')

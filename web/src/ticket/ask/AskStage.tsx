@@ -53,7 +53,12 @@ export function AskStage() {
   const toggleItem = (family: FamilyId): void => {
     const known = items.find((item) => item.family === family)
     if (known) void changeItem({ ticketId: ticket.id, id: known.id, changes: [{ field: 'removed', from: false, to: true }] })
-    else void addItem({ ticketId: ticket.id, id: uuid(), body: { family, way: 'undecided', school: hasSchools(family) && shop.school !== 'both' ? shop.school : null, at: new Date().toISOString() } })
+    else
+      void addItem({
+        ticketId: ticket.id,
+        id: uuid(),
+        body: { family, way: 'undecided', school: hasSchools(family) && shop.school !== 'both' ? shop.school : null, at: new Date().toISOString() },
+      })
   }
   /** Chosen ones, then what suits the work best; with no work named yet, the two asked for most. */
   const near = FamilyId.options.filter(

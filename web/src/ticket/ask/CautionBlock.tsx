@@ -23,7 +23,9 @@ export function CautionBlock({ caution }: { caution: Caution }) {
       setProblem('Type why it does not bind here. It is printed on the docket.')
       return
     }
-    void acknowledge({ kind: caution.level, code: caution.code, text: `${title}. ${text}`, reason: reason.trim() }).then((answer) => setError(answer.error ?? null))
+    void acknowledge({ kind: caution.level, code: caution.code, text: `${title}. ${text}`, reason: reason.trim() }).then((answer) =>
+      setError(answer.error ?? null),
+    )
   }
   return (
     <section aria-label={title} className={`border-b border-rule px-[18px] py-3 ${stop && !ack ? 'border-b-2 border-snag bg-snag-bg' : ''}`}>

@@ -1,4 +1,15 @@
-import { betweenRule, cautionsFor, families, formatGap, leadOn, orderBy, type LengthStyle, type MeasureFit, type RankedSize, type SizeTable } from '@merry-tailor/core'
+import {
+  betweenRule,
+  cautionsFor,
+  families,
+  formatGap,
+  leadOn,
+  orderBy,
+  type LengthStyle,
+  type MeasureFit,
+  type RankedSize,
+  type SizeTable,
+} from '@merry-tailor/core'
 import { getMonth } from 'date-fns'
 import { Fragment, useState } from 'react'
 import { Link, useNavigate } from 'react-router'

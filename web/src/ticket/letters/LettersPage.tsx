@@ -41,7 +41,9 @@ export function LettersPage() {
           </Link>
         </header>
         <div className="quiet-scroll min-h-0 flex-1">
-          {sheet.asWritten.length === 0 && <p className="px-5 py-4 text-mute">Nothing came by mail or phone. A number with a letter beside it goes in at the left.</p>}
+          {sheet.asWritten.length === 0 && (
+            <p className="px-5 py-4 text-mute">Nothing came by mail or phone. A number with a letter beside it goes in at the left.</p>
+          )}
           <ul>
             {waiting.map((written) => (
               <Waiting key={written.id} written={written} />
@@ -89,7 +91,15 @@ function NewLetter() {
       void act({
         act: 'write-down',
         id: uuid(),
-        body: { letters: letters.trim(), asWritten: asWritten.trim(), came, wanted: wanted || null, remark: remark.trim(), at: new Date().toISOString(), by: fitter },
+        body: {
+          letters: letters.trim(),
+          asWritten: asWritten.trim(),
+          came,
+          wanted: wanted || null,
+          remark: remark.trim(),
+          at: new Date().toISOString(),
+          by: fitter,
+        },
       })
       setLetters('')
       setAsWritten('')
@@ -107,7 +117,12 @@ function NewLetter() {
       }}
     >
       <h2 className="text-[19px] leading-6">A number that came</h2>
-      <Segmented label="How it came" value={came} options={(['mail', 'phone', 'form', 'message'] as const).map((value) => ({ value, label: CAME[value].replace(/^(?:By|On a) /, '') }))} onChange={setCame} />
+      <Segmented
+        label="How it came"
+        value={came}
+        options={(['mail', 'phone', 'form', 'message'] as const).map((value) => ({ value, label: CAME[value].replace(/^(?:By|On a) /, '') }))}
+        onChange={setCame}
+      />
       <TextField
         label="Their letter or word"
         value={letters}

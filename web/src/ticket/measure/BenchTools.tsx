@@ -34,10 +34,24 @@ export function BenchTools({ rows, onPick }: { rows: readonly TapeRow[]; onPick:
   }
   return (
     <div className="flex shrink-0 items-stretch border-b-2 border-ink">
-      <button type="button" aria-label="Undo" aria-disabled={!acts.undo} title={acts.undo ? 'Undo' : 'Nothing to take back yet'} onClick={() => acts.undo?.()} className={icon}>
+      <button
+        type="button"
+        aria-label="Undo"
+        aria-disabled={!acts.undo}
+        title={acts.undo ? 'Undo' : 'Nothing to take back yet'}
+        onClick={() => acts.undo?.()}
+        className={icon}
+      >
         <Undo2 size={20} aria-hidden />
       </button>
-      <button type="button" aria-label="Redo" aria-disabled={!acts.redo} title={acts.redo ? 'Redo' : 'Nothing was taken back'} onClick={() => acts.redo?.()} className={icon}>
+      <button
+        type="button"
+        aria-label="Redo"
+        aria-disabled={!acts.redo}
+        title={acts.redo ? 'Redo' : 'Nothing was taken back'}
+        onClick={() => acts.redo?.()}
+        className={icon}
+      >
         <Redo2 size={20} aria-hidden />
       </button>
       <p className="flex flex-1 items-center px-3 text-[14px] text-mute">{minutes > 0 ? `about ${minutes} min left` : 'all taken'}</p>
@@ -46,7 +60,12 @@ export function BenchTools({ rows, onPick }: { rows: readonly TapeRow[]; onPick:
           Ways <ChevronDown size={18} aria-hidden />
         </DropdownMenu.Trigger>
         <DropdownMenu.Portal>
-          <DropdownMenu.Content align="start" sideOffset={4} collisionPadding={8} className="quiet-scroll z-40 max-h-[76dvh] w-[330px] border-2 border-ink bg-panel text-ink">
+          <DropdownMenu.Content
+            align="start"
+            sideOffset={4}
+            collisionPadding={8}
+            className="quiet-scroll z-40 max-h-[76dvh] w-[330px] border-2 border-ink bg-panel text-ink"
+          >
             <DropdownMenu.Item className={row} onSelect={() => void navigate(`${base}/solo`)}>
               Alone, read from two metres <KeyCap>S</KeyCap>
             </DropdownMenu.Item>

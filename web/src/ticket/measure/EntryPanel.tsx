@@ -25,6 +25,18 @@ export interface EntryPanelProps {
 
 /** Where the Big Inch opens before anything is known of this tape. */
 const USUAL_MM = 305
+const SMALL_MM: Readonly<Record<string, number>> = {
+  M05: 130,
+  M20: 140,
+  M32: 60,
+  M33: 70,
+  M34: 55,
+  M35: 65,
+  M36: 85,
+  M37: 45,
+  M38: 90,
+  M49: 30,
+}
 
 /** Nearer than this two readings are one pin. */
 const ONE_PIN_MM = 1.2
@@ -40,7 +52,7 @@ export function pinsOf(kept: readonly Reading[]): { mm: number; label: string }[
   return pins
 }
 
-export const aroundOf = (kept: readonly Reading[]): number => kept.at(-1)?.mm ?? USUAL_MM
+export const aroundOf = (kept: readonly Reading[], measure: string): number => kept.at(-1)?.mm ?? SMALL_MM[measure] ?? USUAL_MM
 
 /** The line under the field: what the number becomes, or what the field takes, or what is wrong. */
 export function entryNote(entry: Entry, unit: 'in' | 'cm', step: number): string {
@@ -105,11 +117,13 @@ export function EntryPanel({ entry, row, kept, pin, onKey, onUnit }: EntryPanelP
         </p>
         <div className="flex shrink-0 gap-2">
           {dewclaw &&
-            Dewclaw.options.filter((each) => each !== 'single').map((each) => (
-              <Button key={each} tone="quiet" onClick={() => entry.pinDewclaw(each)}>
-                {DEWCLAWS[each]}
-              </Button>
-            ))}
+            Dewclaw.options
+              .filter((each) => each !== 'single')
+              .map((each) => (
+                <Button key={each} tone="quiet" onClick={() => entry.pinDewclaw(each)}>
+                  {DEWCLAWS[each]}
+                </Button>
+              ))}
           {entry.doubling && <SwitchBox label="One side, doubled" checked={entry.oneSide} onChange={entry.setOneSide} cap={<KeyCap>D</KeyCap>} />}
           <button type="button" onClick={onUnit} className="inline-flex min-h-11 items-center gap-2 border border-edge px-3 font-semibold">
             {unit} <KeyCap>U</KeyCap>
@@ -117,7 +131,7 @@ export function EntryPanel({ entry, row, kept, pin, onKey, onUnit }: EntryPanelP
         </div>
       </div>
       <div className={`mt-1.5 ${entry.weight ? 'hidden' : ''}`}>
-        <BigInch unit={unit} mm={entry.weight ? null : entry.mm} aroundMm={aroundOf(kept)} pins={pinsOf(kept)} onSet={entry.setMm} />
+        <BigInch unit={unit} mm={entry.weight ? null : entry.mm} aroundMm={aroundOf(kept, row.tape.measure)} pins={pinsOf(kept)} onSet={entry.setMm} />
       </div>
     </form>
   )

@@ -10,9 +10,7 @@ export function LettersBlock() {
   return (
     <section aria-label="Path unknown" className="border-b-2 border-chalk bg-chalk-bg px-[18px] pt-2.5 pb-3">
       <h3 className="text-[18px] leading-[22px]">Path unknown, as written</h3>
-      <p className="mt-1">
-        {open.map((written) => `“${written.letters}” ${written.asWritten}`).join(', ')}. Kept, not sized on until the answer comes.
-      </p>
+      <p className="mt-1">{open.map((written) => `“${written.letters}” ${written.asWritten}`).join(', ')}. Kept, not sized on until the answer comes.</p>
       <Link to={`/tickets/${sheet.ticket.id}/letters`} className="mt-1 inline-flex min-h-11 items-center font-bold underline">
         Ask back
       </Link>

@@ -85,9 +85,7 @@ export function AboutMeasure({ row }: { row: TapeRow }) {
                   <p className="font-bold">{alternate.said}</p>
                   <p>{alternate.differs}</p>
                   {alternate.converts === 'other' && alternate.is && (
-                    <p className="font-semibold text-snag">
-                      Not made from {measureName(alternate.is).toLowerCase()}. Take this one as drawn.
-                    </p>
+                    <p className="font-semibold text-snag">Not made from {measureName(alternate.is).toLowerCase()}. Take this one as drawn.</p>
                   )}
                 </div>
                 {alternate.converts === 'other' && alternate.is && <PathPicture measure={measure.id} />}

@@ -63,10 +63,7 @@ function Bench() {
 
   const first = rows.find((row) => row.doubt) ?? rows.find((row) => row.agreed?.state !== 'agrees') ?? rows[0]
   const [opened] = useState(first?.key ?? '')
-  const at = Math.max(
-    0,
-    [picked, opened].map((key) => rows.findIndex((row) => row.key === key)).find((index) => index >= 0) ?? 0,
-  )
+  const at = Math.max(0, [picked, opened].map((key) => rows.findIndex((row) => row.key === key)).find((index) => index >= 0) ?? 0)
   const row = rows[at]
   const active = row?.key ?? ''
 

@@ -75,9 +75,10 @@ export function PlateView({ rows, active, doubled, turn, phone = false }: PlateV
         </div>
       )}
       {!phone && lower && lower === 'front' && (
-        <div className="absolute right-3 bottom-[14px] flex flex-col items-center">
-          <p className="mb-0.5 text-[14.5px] font-bold">{PLATE_TITLES[lower]}</p>
-          <PartPlateDrawing plate={lower} measure={measure} doubled={doubled} ears={form.ears} width={Math.max(20, height * 0.34 * ratioOf(lower))} />
+        <div className="absolute right-3 bottom-0 flex flex-col items-center">
+          <PartPlateDrawing plate={lower} measure={measure} doubled={doubled} ears={form.ears} width={Math.max(20, height * 0.36 * ratioOf(lower))} />
+          {/* Its name stands under the floor, clear of the landmarks' names. */}
+          <p className="text-[14.5px] leading-[18px] font-bold">{PLATE_TITLES[lower]}</p>
         </div>
       )}
     </div>

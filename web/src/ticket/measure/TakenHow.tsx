@@ -33,10 +33,7 @@ export function TakenHow({ row }: { row: TapeRow }) {
         <Picker<Method | 'usual'>
           label="Tool"
           value={bench.method ?? 'usual'}
-          options={[
-            { value: 'usual', label: 'The usual tool' },
-            ...TOOLS.map((method) => ({ value: method, label: METHODS[method] })),
-          ]}
+          options={[{ value: 'usual', label: 'The usual tool' }, ...TOOLS.map((method) => ({ value: method, label: METHODS[method] }))]}
           onChange={(method) => change({ method: method === 'usual' ? null : method })}
           className="w-[158px] shrink-0 whitespace-nowrap border! border-edge!"
         />

@@ -31,11 +31,14 @@ export function TapeList({ rows, active, onPick }: TapeListProps) {
         <section key={station} aria-label={`Station ${STATIONS[station]}`}>
           {stations.length > 1 && (
             <div className="flex min-h-8 items-center justify-between border-b border-rule bg-bench pr-1 pl-3.5">
-              <h3 className="font-text text-[14px] font-bold text-mute">
-                {station} {STATIONS[station]}
-              </h3>
+              <h3 className="font-text text-[14px] font-bold text-mute">{STATIONS[station]}</h3>
               {s > 0 && (
-                <button type="button" onClick={() => forward(station)} className="min-h-11 px-2.5 text-[14px] font-semibold underline" aria-label={`${STATIONS[station]} first`}>
+                <button
+                  type="button"
+                  onClick={() => forward(station)}
+                  className="min-h-11 px-2.5 text-[14px] font-semibold underline"
+                  aria-label={`${STATIONS[station]} first`}
+                >
                   do it now
                 </button>
               )}
@@ -43,7 +46,9 @@ export function TapeList({ rows, active, onPick }: TapeListProps) {
           )}
           <ol>
             {rows.map((row, i) =>
-              measures[row.tape.measure]?.station === station ? <TapeItem key={row.key} row={row} number={i + 1} active={row.key === active} onPick={onPick} /> : null,
+              measures[row.tape.measure]?.station === station ? (
+                <TapeItem key={row.key} row={row} number={i + 1} active={row.key === active} onPick={onPick} />
+              ) : null,
             )}
           </ol>
         </section>

@@ -15,7 +15,8 @@ export function useStrayDigits(onStray: (typed: string) => void, onEnter: (byDev
     let stray = ''
     const onKey = (event: KeyboardEvent): void => {
       if (event.ctrlKey || event.metaKey || event.altKey || event.isComposing) return
-      const typing = event.target instanceof HTMLElement && event.target.closest('input, textarea, select, [role="dialog"], [role="menu"], [role="listbox"]') !== null
+      const typing =
+        event.target instanceof HTMLElement && event.target.closest('input, textarea, select, [role="dialog"], [role="menu"], [role="listbox"]') !== null
       const atMs = event.timeStamp
       if (atMs - (strokes.at(-1)?.atMs ?? 0) > 400) {
         strokes = []

@@ -23,8 +23,8 @@ export function AskBack() {
       {open.length > 0 && (
         <>
           <p className="mb-2">
-            Thank you for these numbers. The same word means different paths from one maker to the next, so we don’t order by them yet. Please say beside each which
-            drawing below it follows, or measure again as drawn.
+            Thank you for these numbers. The same word means different paths from one maker to the next, so we don’t order by them yet. Please say beside each
+            which drawing below it follows, or measure again as drawn.
           </p>
           <table className="mb-4">
             <thead>

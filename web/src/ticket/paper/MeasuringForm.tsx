@@ -34,7 +34,8 @@ export function MeasuringForm() {
       </header>
       <p className="mb-2">
         Square stand, four feet under the body, head up. Feel the bones first. Write each number down at once, with its unit; empty boxes are{' '}
-        {unit === 'in' ? 'inches, in eighths' : 'centimetres, in halves'} unless you say otherwise. Coat: dry / wet / clipped / winter. Stop when the dog has had enough.
+        {unit === 'in' ? 'inches, in eighths' : 'centimetres, in halves'} unless you say otherwise. Coat: dry / wet / clipped / winter. Stop when the dog has
+        had enough.
       </p>
       <table>
         <thead>

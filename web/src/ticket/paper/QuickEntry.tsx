@@ -171,7 +171,10 @@ export function QuickEntry() {
                       <Picker<Method>
                         label={`Method of ${label}`}
                         value={methods[row.key] ?? 'tape'}
-                        options={(['tape', 'string', 'loop', 'garment', 'square', 'tracing'] as const).map((method) => ({ value: method, label: METHODS[method] }))}
+                        options={(['tape', 'string', 'loop', 'garment', 'square', 'tracing'] as const).map((method) => ({
+                          value: method,
+                          label: METHODS[method],
+                        }))}
                         onChange={(method) => setMethods((all) => ({ ...all, [row.key]: method }))}
                         className="w-full border! border-edge!"
                       />

@@ -56,7 +56,15 @@ export function PathDrawing({ measure, place = null, width = 150, height = 86 }:
   const size = Math.min(width, height * ratioOf(plate))
   return (
     <div className="flex items-center justify-center" style={{ width, height }}>
-      <PartPlateDrawing plate={plate} measure={measure} place={place} doubled={measure === 'M01'} ears={figure(NOBODY, null).ears} width={size} label={`Path of ${measure}`} />
+      <PartPlateDrawing
+        plate={plate}
+        measure={measure}
+        place={place}
+        doubled={measure === 'M01'}
+        ears={figure(NOBODY, null).ears}
+        width={size}
+        label={`Path of ${measure}`}
+      />
     </div>
   )
 }

@@ -6,7 +6,7 @@ import { readingStyle, settingsChanged } from '../../app/settings'
 import { useAppDispatch, useAppSelector } from '../../app/store'
 import { useKeys } from '../../app/use-keys'
 import { useShop } from '../../app/use-shop'
-import { Worded } from '../../ui/length/Worded'
+import { TypedLength } from '../../ui/length/TypedLength'
 import { PLACES, tapeName, weightText } from '../../words/measuring'
 import { NoItem } from '../NoItem'
 import { useOpenTicket } from '../TicketFrame'
@@ -97,10 +97,12 @@ function Alone() {
           {entry.oneSide ? ', one side' : ''}
         </span>
         <span className="block font-display text-[44px] leading-[48px] font-bold lg:text-[84px] lg:leading-[86px]">{measure.name}</span>
-        {row.tape.place && <span className="block font-display text-[32px] leading-10 font-bold lg:text-[52px] lg:leading-[56px]">{PLACES[row.tape.place]}</span>}
+        {row.tape.place && (
+          <span className="block font-display text-[32px] leading-10 font-bold lg:text-[52px] lg:leading-[56px]">{PLACES[row.tape.place]}</span>
+        )}
         <span className="mt-2 block text-[22px] leading-7 lg:text-[34px] lg:leading-[42px]">{measure.path}</span>
         <span className={`mt-3 block text-[64px] leading-[70px] font-bold tabular-nums lg:text-[150px] lg:leading-[150px] ${entry.problem ? 'text-snag' : ''}`}>
-          {entry.typed ? <Worded text={entry.typed} /> : <span className="text-mute">–</span>}
+          {entry.typed ? <TypedLength text={entry.typed} /> : <span className="text-mute">–</span>}
           <span className="ml-3 text-[0.4em] font-medium text-mute">{entry.weight ? (unit === 'in' ? 'lb' : 'kg') : unit}</span>
         </span>
         <span aria-live="polite" className={`block min-h-8 text-[20px] leading-7 lg:text-[26px] lg:leading-8 ${entry.problem ? 'font-bold text-snag' : ''}`}>
@@ -108,7 +110,8 @@ function Alone() {
         </span>
         {measure.hold === 2 && (
           <span className="mt-1 block text-[18px] leading-6 text-chalk lg:text-[22px] lg:leading-7">
-            Unreliable alone: best with a helper at {name}’s head. {measure.id === 'M01' ? 'A loop over the head helps.' : 'Take it again when there are two of you.'}
+            Unreliable alone: best with a helper at {name}’s head.{' '}
+            {measure.id === 'M01' ? 'A loop over the head helps.' : 'Take it again when there are two of you.'}
           </span>
         )}
       </button>
@@ -119,7 +122,12 @@ function Alone() {
               {digit}
             </button>
           ))}
-          <button type="button" className={big} onClick={() => press(unit === 'in' && !entry.weight ? ' ' : '.')} aria-label={unit === 'in' && !entry.weight ? 'space' : 'point'}>
+          <button
+            type="button"
+            className={big}
+            onClick={() => press(unit === 'in' && !entry.weight ? ' ' : '.')}
+            aria-label={unit === 'in' && !entry.weight ? 'space' : 'point'}
+          >
             {unit === 'in' && !entry.weight ? '␣' : '.'}
           </button>
           <button type="button" className={big} onClick={() => press('0')}>
@@ -130,8 +138,14 @@ function Alone() {
           </button>
           {unit === 'in' && !entry.weight
             ? ['1/4', '1/2', '3/4'].map((fraction) => (
-                <button key={fraction} type="button" className={big} aria-label={fraction} onClick={() => entry.setTyped(`${entry.typed.replace(/ ?\d\/\d$/, '').trim()} ${fraction}`.trim())}>
-                  <Worded text={fraction} />
+                <button
+                  key={fraction}
+                  type="button"
+                  className={big}
+                  aria-label={fraction}
+                  onClick={() => entry.setTyped(`${entry.typed.replace(/ ?\d\/\d$/, '').trim()} ${fraction}`.trim())}
+                >
+                  <TypedLength text={fraction} />
                 </button>
               ))
             : null}

@@ -295,7 +295,13 @@ export function PartPlateDrawing({ plate, measure, place = null, doubled = false
       className="block"
     >
       <g transform={mirrored ? `matrix(-1 0 0 1 ${drawing.width} 0)` : undefined}>
-        <g fill="var(--plate)" stroke="var(--ink)" strokeWidth={plate === 'above' || plate === 'front' || plate === 'below' ? 1.7 : 2} strokeLinejoin="round" strokeLinecap="round">
+        <g
+          fill="var(--plate)"
+          stroke="var(--ink)"
+          strokeWidth={plate === 'above' || plate === 'front' || plate === 'below' ? 1.7 : 2}
+          strokeLinejoin="round"
+          strokeLinecap="round"
+        >
           {plate === 'front' && ears === 'erect' && <path d={EARS.erect} />}
           {drawing.body}
           {plate === 'front' && ears === 'drop' && <path d={EARS.drop} />}

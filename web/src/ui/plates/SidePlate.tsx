@@ -45,8 +45,8 @@ export function SidePlate({ body, about, active, others, width, height, top = 0,
   const form = useMemo(() => figureOf(body, about), [body, about])
   const dog = useMemo(() => cutPlates(form), [form])
   const before = useMemo(() => (ghost ? cutPlates(figureOf(ghost, about)) : null), [ghost, about])
-  const pad = phone ? 14 : 26
-  const floorGap = 18
+  const pad = plain ? 4 : phone ? 14 : 26
+  const floorGap = plain ? 6 : 18
   const widest = Math.max(dog.box.width, before?.box.width ?? 0)
   const tallest = Math.max(dog.box.height, before?.box.height ?? 0)
   const scale = Math.min((width - 2 * pad - (phone ? 0 : 40)) / widest, (height - top - floorGap - pad) / tallest)
@@ -83,7 +83,13 @@ export function SidePlate({ body, about, active, others, width, height, top = 0,
         <g fill="none" stroke="var(--chalk)" strokeWidth={1.5} strokeDasharray="5 4" strokeLinejoin="round">
           {before.plates.map((plate) => (
             // Both stand on the floor, withers over withers.
-            <path key={plate.name} d={smoothClosed(plate.points.map((point) => ({ x: x0 + point.x * scale, y: floor + (point.y - before.floorY) * scale })), 0.85)} />
+            <path
+              key={plate.name}
+              d={smoothClosed(
+                plate.points.map((point) => ({ x: x0 + point.x * scale, y: floor + (point.y - before.floorY) * scale })),
+                0.85,
+              )}
+            />
           ))}
         </g>
       )}
@@ -186,7 +192,9 @@ function ActiveTape({
       })}
       {(plain ? [] : ends).map((id) => {
         const place = PLACE[id]
-        return place && near(to(dog.marks[place]), points) ? <LandmarkLabel key={id} at={to(dog.marks[place])} name={landmarks[id].name} place={place} width={width} phone={phone} top={top} /> : null
+        return place && near(to(dog.marks[place]), points) ? (
+          <LandmarkLabel key={id} at={to(dog.marks[place])} name={landmarks[id].name} place={place} width={width} phone={phone} top={top} />
+        ) : null
       })}
     </g>
   )

@@ -428,7 +428,9 @@ export function cutPlates(figure: Figure): DogPlates {
 export function tapeLine(measure: string, { marks }: DogPlates): { points: Point[]; hidden?: Point[] } | null {
   const { withers, breastbone, underLegs, sternumEnd, lastRib, tailBase, girthTop, girthBottom, spine } = marks
   const bow = (a: Point, b: Point, by: number): Point => ({ x: (a.x + b.x) / 2 - (b.y - a.y) * by, y: (a.y + b.y) / 2 + (b.x - a.x) * by })
-  const ring = (top: PlateMark, bottom: PlateMark, by = 0.1): { points: Point[] } => ({ points: [marks[top], bow(marks[top], marks[bottom], by), marks[bottom]] })
+  const ring = (top: PlateMark, bottom: PlateMark, by = 0.1): { points: Point[] } => ({
+    points: [marks[top], bow(marks[top], marks[bottom], by), marks[bottom]],
+  })
   const straight = (from: PlateMark, to: PlateMark): { points: Point[] } => ({ points: [marks[from], marks[to]] })
   switch (measure) {
     case 'M01':
