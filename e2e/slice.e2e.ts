@@ -3,7 +3,7 @@ import { address, expect, sheets, test } from './bench-of-one.ts'
 
 test('from an empty ticket to a printed docket, by mouse', async ({ page }) => {
   await page.goto('/')
-  await page.getByRole('button', { name: 'new ticket' }).click()
+  await page.getByRole('button', { name: 'new ticket', exact: true }).click()
 
   // Ask
   await page.getByLabel('Dog’s name').fill('Wimbrel')
@@ -116,17 +116,19 @@ test('the counter goes from one number to two sizes to try without any record', 
   await expect(page.getByRole('button', { name: /Try Cedar, then Elm/ })).toBeVisible()
 })
 
-test('a failed save says so, keeps the number, and sends it once when it works again', async ({ page }) => {
+test('a reading the server refuses says so, keeps the number, and is sent once when it works again', async ({ page }) => {
   const { freshTicket } = await import('./bench-of-one.ts')
   const id = await freshTicket([{ family: 'H01', way: 'stock' }])
   await page.goto(`/tickets/${id}/measure`)
-  await page.route('**/readings/**', (route) => route.abort())
+  await page.route('**/readings/**', (route) =>
+    route.fulfill({ status: 500, contentType: 'application/problem+json', body: '{"code":"unexpected","detail":"The reason is in the server’s log."}' }),
+  )
   const field = page.locator('#length-entry')
   await field.fill('10 1/2')
   await field.press('Enter')
   await expect(page.getByRole('alert')).toContainText('Not saved')
   await expect(field).toHaveValue('10 1/2')
-  await expect(page.getByRole('status')).toContainText('The server does not answer.')
+  await expect(page.getByRole('status')).toContainText('The reason is in the server’s log.')
   await page.unroute('**/readings/**')
   await field.press('Enter')
   await expect(field).toHaveValue('')

@@ -29,9 +29,17 @@ export interface ReadCsv {
   problems: { line: number; message: string }[]
 }
 
+/** What stands between the columns' names: a decimal comma further down says nothing. */
+function delimiterOf(text: string): string {
+  const head = (/^[^\r\n]*/.exec(text)?.[0] ?? '').replace(/"[^"]*"/g, '')
+  const count = (sign: string): number => head.split(sign).length
+  return [',', ';', '\t'].reduce((best, sign) => (count(sign) > count(best) ? sign : best))
+}
+
 /** CSV as rows of cells: RFC 4180, with a byte order mark, LF or CR alone, semicolons or tabs taken as well. Never throws. */
 export function readCsv(text: string): ReadCsv {
-  const parsed = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: false, delimitersToGuess: [',', ';', '\t'] })
+  const plain = text.replace(/^\uFEFF/, '')
+  const parsed = Papa.parse<string[]>(plain, { skipEmptyLines: false, delimiter: delimiterOf(plain) })
   const rows = parsed.data.map((row) => row.map(unguardCell))
   // The file's last line end makes no row.
   if (rows.at(-1)?.length === 1 && rows.at(-1)?.[0] === '') rows.pop()

@@ -35,7 +35,9 @@ export function nextTape(tapes: readonly Taken[], at: string, rounds: Rounds, wa
   const backwards = round % 2 === 1
   const order = backwards ? [...tapes].reverse() : [...tapes]
   const place = order.findIndex((tape) => tape.key === at)
-  const next = [...order.slice(place + 1), ...order.slice(0, place + 1)].find((tape) => tape.n === round)
-  const roundDone = (tapes[here]?.n ?? 0) === round && tapes.every((tape) => tape.n >= round) && round > 0
+  const roundDone = (tapes[here]?.n ?? 0) === round && round > 0
+  // A new round begins at its own end; within a round it goes on from here.
+  const onward = roundDone ? order : [...order.slice(place + 1), ...order.slice(0, place + 1)]
+  const next = onward.find((tape) => tape.n === round)
   return { key: next?.key ?? null, rest: roundDone }
 }

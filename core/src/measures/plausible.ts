@@ -184,7 +184,7 @@ export function plausible(body: Body, { readings = [], about = null, rules = USU
   const slips = readingSlips(readings, rules)
   const asked = new Set(slips.map((finding) => finding.measures[0]))
   const neck = neckAgainstGirth(value('M01'), value('M07'))
-  if (neck.length > 0) asked.add('M01')
+  for (const measure of neck.flatMap((finding) => finding.measures)) asked.add(measure)
   const found = [
     ...neck,
     ...routeOrder('M06', 'M10', value),

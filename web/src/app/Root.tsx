@@ -22,18 +22,21 @@ export function Root() {
     document.documentElement.dataset.theme = theme
   }, [theme])
 
-  useKeys({
-    '?': () => setKeysOpen(true),
-    e: () => dispatch(settingsChanged({ theme: theme === 'light' ? 'evening' : 'light' })),
-    u: () => dispatch(settingsChanged({ unit: unit === 'in' ? 'cm' : 'in' })),
-    n: () => void openTicket({ counter: false }),
-    '/': () => {
-      if (pathname !== '/') void navigate('/', { state: { focus: 'find' } })
+  useKeys(
+    {
+      '?': () => setKeysOpen(true),
+      e: () => dispatch(settingsChanged({ theme: theme === 'light' ? 'evening' : 'light' })),
+      u: () => dispatch(settingsChanged({ unit: unit === 'in' ? 'cm' : 'in' })),
+      n: () => void openTicket({ counter: false }),
+      '/': () => {
+        if (pathname !== '/') void navigate('/', { state: { focus: 'find' } })
+      },
+      c: () => {
+        if (pathname !== '/') void navigate('/', { state: { focus: 'counter' } })
+      },
     },
-    c: () => {
-      if (pathname !== '/') void navigate('/', { state: { focus: 'counter' } })
-    },
-  })
+    true,
+  )
 
   return (
     <>

@@ -24,7 +24,7 @@ interface Layer {
   letters: boolean
 }
 
-/** The key maps that are open now, the newest last: a screen's own key goes before one that works everywhere. */
+/** The key maps that are open now, general ones first: a screen's own key goes before one that works everywhere. */
 const layers: { current: Layer }[] = []
 
 /** Does one layer's key, if it has it and may. */
@@ -54,8 +54,10 @@ function onKey(event: KeyboardEvent): void {
 /**
  * Keys of the screen that is open. In text fields single characters are text; letter keys can be turned off in Shop.
  * The newest map is always used, without listening anew.
+ *
+ * @param everywhere keys of the frame around all screens: any screen's own go before them
  */
-export function useKeys(map: KeyMap): void {
+export function useKeys(map: KeyMap, everywhere = false): void {
   const letters = useAppSelector((state) => state.settings.letterKeys)
   const now = useRef({ map, letters })
   useEffect(() => {
@@ -63,10 +65,11 @@ export function useKeys(map: KeyMap): void {
   })
   useEffect(() => {
     if (layers.length === 0) window.addEventListener('keydown', onKey)
-    layers.push(now)
+    if (everywhere) layers.unshift(now)
+    else layers.push(now)
     return () => {
       layers.splice(layers.indexOf(now), 1)
       if (layers.length === 0) window.removeEventListener('keydown', onKey)
     }
-  }, [])
+  }, [everywhere])
 }

@@ -1,0 +1,102 @@
+import { describe, expect, it } from 'vitest'
+import { kennelTemplate, readKennelList, stripPhoto } from './index.ts'
+
+const about = { unit: 'cm' as const, at: '2026-01-01T09:00:00Z', by: 'Test' }
+const problemsOf = (text: string) => readKennelList(text, about).problems.map((problem) => `${problem.line} ${problem.column}`)
+
+describe('a kennel list', () => {
+  it('reads dogs, weights and tapes in the units the columns name', () => {
+    const { rows, problems } = readKennelList(
+      'Name,Sex,Born,Weight,Coat,Owner,M01 half in,M07 (cm),M13\r\nTern,f,2023-05-01,45 lb,thick double,Runa,10 7/8,70.2,78\r\n"Gull, the",m,,,,,,,\r\n',
+      about,
+    )
+    expect(problems).toEqual([])
+    expect(rows[0]?.value).toMatchObject({
+      dog: { name: 'Tern', sex: 'female', born: '2023-05-01', coat: 'thick-double' },
+      owner: 'Runa',
+      readings: [
+        { measure: 'M01', side: 'one', unit: 'in' },
+        { measure: 'M07', mm: 702, side: 'both' },
+        { measure: 'M13', mm: 780, unit: 'cm' },
+      ],
+    })
+    expect(rows[0]?.value?.dog.weightKg).toBeCloseTo(20.41, 2)
+    expect(rows[1]?.value).toMatchObject({ dog: { name: 'Gull, the', sex: 'male' }, readings: [] })
+  })
+
+  it('names every bad cell by line and column and keeps the row for showing', () => {
+    const text = 'name,sex,born,weight,coat,M07 cm\nTern,x,May,heavy,shiny,wide\n,,,,,\n,f,,,,70\nGull,,,,,70,extra\n'
+    expect(problemsOf(text)).toEqual(['2 sex', '2 weight', '2 coat', '2 born', '2 M07 cm', '4 name', '5 '])
+    const { rows } = readKennelList(text, about)
+    expect(rows[0]).toMatchObject({ value: null, cells: { born: 'May' } })
+  })
+
+  it('refuses columns it does not know, doubled girths, paws, and a list without names or dogs', () => {
+    expect(problemsOf('name,colour\nTern,black\n')).toEqual(['1 colour'])
+    expect(problemsOf('name,M07 half cm\nTern,35\n')).toContain('1 M07 half cm')
+    expect(problemsOf('name,M32\nTern,6\n')).toContain('1 M32')
+    expect(problemsOf('name,name\nTern,Gull\n')).toContain('1 name')
+    expect(problemsOf('breed\nHusky\n')).toContain('1 name')
+    expect(problemsOf('')).toContain('2 ')
+    expect(problemsOf('name\n"Tern\n')).toContain('2 ')
+  })
+
+  it('takes semicolons and a byte order mark, and brings its own template in', () => {
+    expect(readKennelList('\uFEFFname;M07 cm\nTern;70,2\n', about).rows[0]?.value?.readings[0]?.mm).toBe(702)
+    expect(readKennelList(kennelTemplate(), about).problems).toEqual([])
+  })
+})
+
+describe('stripPhoto', () => {
+  const join = (...parts: (number[] | string)[]): Uint8Array =>
+    Uint8Array.from(parts.flatMap((part) => (typeof part === 'string' ? [...part].map((sign) => sign.charCodeAt(0)) : part)))
+  const segment = (marker: number, text: string): number[] => [0xff, marker, 0, text.length + 2, ...[...text].map((sign) => sign.charCodeAt(0))]
+  const has = (bytes: Uint8Array, text: string): boolean => Buffer.from(bytes).includes(text)
+
+  it('takes place, camera and comment out of a JPEG and leaves the picture', () => {
+    const picture = join(
+      [0xff, 0xd8],
+      segment(0xe0, 'JFIF\0'),
+      segment(0xe1, 'Exif\0\0GPSLatitude'),
+      segment(0xfe, 'my camera'),
+      segment(0xdb, 'table'),
+      segment(0xda, 'scan'),
+      [1, 2, 0xff, 0, 3, 0xff, 0xd0, 4, 0xff, 0xd9],
+      'trailing place',
+    )
+    const stripped = stripPhoto(picture)
+    expect(stripped).toMatchObject({ ok: true, type: 'image/jpeg' })
+    const bytes = stripped.ok ? stripped.bytes : new Uint8Array()
+    expect(['GPS', 'camera', 'trailing', 'JFIF', 'table', 'scan'].map((text) => has(bytes, text))).toEqual([false, false, false, true, true, true])
+    expect([...bytes.subarray(-10)]).toEqual([1, 2, 0xff, 0, 3, 0xff, 0xd0, 4, 0xff, 0xd9])
+  })
+
+  it('keeps only the chunks of a PNG that make the picture', () => {
+    const chunk = (name: string, data: string): number[] => [0, 0, 0, data.length, ...[...(name + data)].map((sign) => sign.charCodeAt(0)), 9, 9, 9, 9]
+    const stripped = stripPhoto(
+      join([0x89], 'PNG\r\n\u001a\n', chunk('IHDR', 'head'), chunk('eXIf', 'place'), chunk('tEXt', 'author'), chunk('IDAT', 'dots'), chunk('IEND', '')),
+    )
+    const bytes = stripped.ok ? stripped.bytes : new Uint8Array()
+    expect(['IHDR', 'IDAT', 'IEND', 'place', 'author'].map((text) => has(bytes, text))).toEqual([true, true, true, false, false])
+  })
+
+  it('keeps WebP pictures without their EXIF', () => {
+    const riff = (name: string, data: string): number[] => [
+      ...[...name].map((sign) => sign.charCodeAt(0)),
+      data.length,
+      0,
+      0,
+      0,
+      ...[...data].map((sign) => sign.charCodeAt(0)),
+    ]
+    const stripped = stripPhoto(join('RIFF', [44, 0, 0, 0], 'WEBP', riff('VP8 ', 'dots'), riff('EXIF', 'placeplace')))
+    const bytes = stripped.ok ? stripped.bytes : new Uint8Array()
+    expect([has(bytes, 'dots'), has(bytes, 'place'), bytes[4]]).toEqual([true, false, bytes.length - 8])
+  })
+
+  it('refuses what is no picture or is broken', () => {
+    expect(stripPhoto(join('GIF89a and then some more bytes'))).toEqual({ ok: false, problem: 'unknown-kind' })
+    expect(stripPhoto(join([0xff, 0xd8], segment(0xe1, 'cut short, no image follows')))).toEqual({ ok: false, problem: 'broken' })
+    expect(stripPhoto(new Uint8Array())).toEqual({ ok: false, problem: 'unknown-kind' })
+  })
+})
