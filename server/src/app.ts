@@ -1,7 +1,7 @@
 import helmet from '@fastify/helmet'
 import swagger from '@fastify/swagger'
 import fastifyStatic from '@fastify/static'
-import Fastify, { type FastifyError, type FastifyInstance } from 'fastify'
+import Fastify, { type FastifyError, type FastifyInstance, type RouteOptions } from 'fastify'
 import { hasZodFastifySchemaValidationErrors, jsonSchemaTransform, serializerCompiler, validatorCompiler } from 'fastify-type-provider-zod'
 import { existsSync } from 'node:fs'
 import { openDatabase, type Db } from './db/open.ts'
@@ -23,6 +23,8 @@ export interface AppOptions {
   /** Further host names this server answers to, besides loopback. */
   hosts?: readonly string[]
   log?: boolean
+  /** Told of every route as it is registered. */
+  onRoute?: (route: RouteOptions) => void
 }
 
 /** One request may hold this much; a whole size table is far below. */
@@ -40,6 +42,7 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
   const app = Fastify({ bodyLimit: BODY_LIMIT, logger: options.log ? { level: 'warn' } : false })
   app.setValidatorCompiler(validatorCompiler)
   app.setSerializerCompiler(serializerCompiler)
+  if (options.onRoute) app.addHook('onRoute', options.onRoute)
   app.addHook('onClose', () => {
     db.close()
   })

@@ -15,7 +15,6 @@ const KINDS = {
   'name-taken': [409, 'This name is taken.'],
   'bad-document': [422, 'This document cannot be taken in.'],
   'shop-not-empty': [409, 'There is a book here already.'],
-  'nothing-simulated': [404, 'No simulated device is switched on.'],
   'wrong-host': [421, 'This server answers only to its own address.'],
   'too-large': [413, 'That is more than one request may hold.'],
   'unsupported-type': [415, 'Send JSON.'],
