@@ -1,14 +1,16 @@
 import AxeBuilder from '@axe-core/playwright'
-import { expect, setLook, sheetOf, test } from './bench-of-one.ts'
+import { address, expect, setLook, sheetOf, test } from './bench-of-one.ts'
 
 for (const theme of ['light', 'evening'] as const) {
   test(`axe finds nothing serious on any screen, ${theme}`, async ({ page }) => {
-    test.setTimeout(420_000)
+    test.setTimeout(600_000)
     await setLook(page, { theme, fitter: 'Ylva' })
-    const [halyard, bilberry, marlin, dulse, skiff, cockle] = await Promise.all(
-      ['Halyard', 'Bilberry', 'Marlin', 'Dulse', 'Skiff', 'Cockle'].map((dog) => sheetOf(dog)),
+    const [halyard, bilberry, marlin, dulse, skiff, cockle, thrift, pebble] = await Promise.all(
+      ['Halyard', 'Bilberry', 'Marlin', 'Dulse', 'Skiff', 'Cockle', 'Thrift', 'Pebble'].map((dog) => sheetOf(dog)),
     )
     const ticket = (sheet: typeof halyard, stage: string) => `/tickets/${sheet?.ticket.id ?? ''}/${stage}`
+    const dogs = (await (await fetch(`${address()}/api/dogs`)).json()) as { id: string; name: string }[]
+    const spinnaker = dogs.find((dog) => dog.name === 'Spinnaker')
     const screens = [
       '/',
       '/dogs',
@@ -22,6 +24,17 @@ for (const theme of ['light', 'evening'] as const) {
       ticket(marlin, 'try-on'),
       ticket(dulse, 'finish'),
       ticket(dulse, 'docket'),
+      ticket(thrift, 'measure'),
+      ticket(pebble, 'letters'),
+      ticket(pebble, 'ask-back'),
+      ticket(halyard, 'solo'),
+      ticket(halyard, 'form'),
+      ticket(thrift, 'quick'),
+      '/dogs/bring-in',
+      `/round?dogs=${halyard?.dog?.id ?? ''},${skiff?.dog?.id ?? ''}`,
+      `/round/sheet?dogs=${halyard?.dog?.id ?? ''}`,
+      `/round/entry?dogs=${halyard?.dog?.id ?? ''}`,
+      `/dogs/${spinnaker?.id ?? ''}`,
     ]
     for (const [i, size] of [
       { width: 1280, height: 800 },

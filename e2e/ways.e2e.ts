@@ -1,0 +1,265 @@
+import { expect, freshTicket, setLook, sheetOf, sheets, test } from './bench-of-one.ts'
+
+const kept = async (id: string) => (await sheets()).find((sheet) => sheet.ticket.id === id)?.readings ?? []
+
+test('every act on the bench is taken back and done again', async ({ page }) => {
+  await setLook(page, { fitter: 'Ylva' })
+  const id = await freshTicket([{ family: 'H01', way: 'stock' }])
+  await page.goto(`/tickets/${id}/measure`)
+  const field = page.locator('#length-entry')
+  await field.fill('11')
+  await field.press('Enter')
+  await page.keyboard.press('Control+z')
+  await expect.poll(async () => (await kept(id))[0]?.struck).toMatchObject({ why: 'Unpinned', by: 'Ylva' })
+  await page.keyboard.press('Control+y')
+  await expect.poll(async () => (await kept(id))[0]?.struck).toBeUndefined()
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect.poll(async () => (await kept(id))[0]?.struck?.why).toBe('Unpinned')
+  // A strike by hand, put back by hand, and both undone.
+  await field.fill('11 1/4')
+  await field.press('Enter')
+  await page.keyboard.press('Alt+1')
+  await page.keyboard.press('r')
+  await expect.poll(async () => (await kept(id))[1]?.struck?.why).toBe('Taken again')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect.poll(async () => (await kept(id))[1]?.struck).toBeUndefined()
+  // The whole body sheet is an act too.
+  await page.getByRole('button', { name: 'Ways' }).click()
+  await page.getByRole('menuitemcheckbox', { name: /All of it/ }).click()
+  await expect(page.getByRole('button', { name: /Standing height, head/ })).toBeVisible()
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByRole('button', { name: /Standing height, head/ })).toBeHidden()
+})
+
+test('circumstances, other tools, a station drawn forward, a rest and the round backwards', async ({ page }) => {
+  await setLook(page, { fitter: 'Ylva', helper: 'Orrin' })
+  const id = await freshTicket([{ family: 'H11', way: 'made', school: 'A' }])
+  await page.goto(`/tickets/${id}/measure`)
+  const title = page.getByRole('heading', { level: 1 })
+  const field = page.locator('#length-entry')
+  await page.getByRole('button', { name: 'Ways' }).click()
+  await page.getByRole('menuitemcheckbox', { name: /One round, rest/ }).click()
+  await page.getByRole('button', { name: 'Underside first' }).click()
+  await expect(title).toHaveText('Last rib, under-route')
+  await page.getByRole('combobox', { name: 'Tool' }).click()
+  await page.getByRole('option', { name: 'String and ruler' }).click()
+  await page.getByRole('radio', { name: 'Left' }).click()
+  await page.getByText('how taken').click()
+  await page.getByRole('button', { name: 'wet' }).click()
+  await page.getByRole('button', { name: 'Leaned' }).click()
+  await page.getByRole('switch', { name: /one chalk mark/ }).click()
+  await page.keyboard.press('Escape')
+  for (const text of ['16 1/8', '10 3/8', '11 5/8']) {
+    await field.fill(text)
+    await field.press('Enter')
+  }
+  await expect(page.getByRole('timer')).toBeVisible()
+  await expect(title).toHaveText('Harness neck')
+  await page.getByRole('button', { name: 'On now' }).click()
+  await field.fill('11 1/2')
+  await field.press('Enter')
+  await expect(title).toHaveText('Rib to tail')
+  await expect
+    .poll(async () => (await kept(id))[0])
+    .toMatchObject({
+      measure: 'M10',
+      place: 'left',
+      method: 'string',
+      coat: 'wet',
+      postureDoubt: 'Leaned',
+      chalkMark: true,
+      school: 'A',
+      definition: 1,
+      by: 'Ylva',
+      heldBy: 'Orrin',
+    })
+  // Through one mark the overall length follows, shown as derived.
+  await page.getByRole('button', { name: 'Ways' }).click()
+  await page.getByRole('menuitem', { name: 'Another tape…' }).press('ArrowRight')
+  await page.getByRole('menuitem', { name: /Overall pulling length/ }).click()
+  await expect(page.getByRole('button', { name: /Overall pulling length/ })).toBeVisible()
+  await page.getByRole('button', { name: /Harness neck/ }).click()
+  await expect(page.getByRole('button', { name: /Overall pulling length/ })).toContainText('derived, not to order by')
+})
+
+test('alone: any tap goes on, keys pin, and the voice is silent until it is asked for', async ({ page }) => {
+  const id = await freshTicket([{ family: 'H01', way: 'stock' }])
+  await page.addInitScript(() => {
+    const said: string[] = []
+    Object.assign(window, { said })
+    Object.defineProperty(window, 'speechSynthesis', { value: { cancel: () => undefined, speak: (line: { text: string }) => said.push(line.text) } })
+    Object.assign(window, {
+      SpeechSynthesisUtterance: class {
+        constructor(readonly text: string) {}
+      },
+    })
+  })
+  await page.goto(`/tickets/${id}/measure`)
+  await expect(page.locator('#length-entry')).toBeFocused()
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('s')
+  await expect(page).toHaveURL(/solo$/)
+  await expect(page.getByText('Unreliable alone')).toBeVisible()
+  await page.keyboard.type('10 3/4')
+  await page.keyboard.press('Enter')
+  await page.getByRole('button', { name: '1', exact: true }).click()
+  await page.getByRole('button', { name: '0', exact: true }).click()
+  await page.getByRole('button', { name: '3/4' }).click()
+  await page.getByRole('button', { name: 'Pin it and go on' }).click()
+  await expect(page.getByRole('button', { name: 'Next tape' })).toContainText('Sternum length')
+  expect(await page.evaluate(() => (window as unknown as { said: string[] }).said)).toEqual([])
+  await page.getByRole('switch', { name: 'Voice' }).click()
+  await page.getByRole('button', { name: 'Next tape' }).click()
+  await expect.poll(() => page.evaluate(() => (window as unknown as { said: string[] }).said.at(-1))).toContain('Girth, largest')
+  await page.keyboard.type('26')
+  await page.keyboard.press('Enter')
+  await expect.poll(() => page.evaluate(() => (window as unknown as { said: string[] }).said)).toContainEqual('26 inches. Kept.')
+  expect((await kept(id)).map((reading) => [reading.measure, reading.method])).toEqual([
+    ['M01', 'loop'],
+    ['M01', 'loop'],
+    ['M07', 'tape'],
+  ])
+})
+
+test('a squeeze of the digital tape pins into the active tape; a wedge types into it', async ({ page }) => {
+  const id = await freshTicket([{ family: 'H01', way: 'stock' }])
+  await page.goto(`/tickets/${id}/measure`)
+  await page.getByRole('combobox', { name: 'Tool' }).click()
+  await page.getByRole('option', { name: 'Digital tape' }).click()
+  await page.getByRole('button', { name: 'Simulated tape' }).click()
+  await page.getByLabel('Roll it to').fill('11 3/8')
+  await page.getByRole('button', { name: 'Roll', exact: true }).click()
+  await expect(page.getByText('battery 90 of 100')).toBeVisible()
+  await page.getByRole('button', { name: 'Squeeze' }).click()
+  await expect
+    .poll(async () => (await kept(id)).map((reading) => [reading.measure, Math.round(reading.mm), reading.method, reading.side]))
+    .toEqual([['M01', 289, 'digital', 'one']])
+  await page.getByLabel('Battery').fill('12')
+  await page.getByLabel('Lost of 100').focus()
+  await page.getByRole('button', { name: 'Roll', exact: true }).click()
+  await expect(page.getByText(/battery 12 of 100: change it soon/)).toBeVisible()
+  await page.getByRole('button', { name: 'Let go' }).click()
+  // A device that types: digits and Enter faster than a hand, with nothing focused.
+  await page.getByRole('combobox', { name: 'Tool' }).click()
+  await page.getByRole('option', { name: 'The usual tool' }).click()
+  await page.getByRole('button', { name: /Girth, largest/ }).click()
+  await page.locator('#length-entry').blur()
+  await page.keyboard.type('26.5\n')
+  await expect.poll(async () => (await kept(id)).at(-1)).toMatchObject({ measure: 'M07', method: 'digital', asTyped: '26.5' })
+})
+
+test('a filled form is typed in by keyboard, and a bad box keeps what was typed', async ({ page }) => {
+  const id = await freshTicket([{ family: 'H01', way: 'stock' }])
+  await page.goto(`/tickets/${id}/quick`)
+  await page.getByLabel('Harness neck, 1. reading').fill('10 5/8')
+  await page.keyboard.press('Enter')
+  await page.keyboard.type('10 3/4')
+  await page.getByLabel('Girth, largest, 1. reading').fill('sixty')
+  await page.getByRole('button', { name: 'Pin 3 readings' }).click()
+  await expect(page.getByRole('alert')).toContainText('Can’t read that as a length')
+  await expect(page.getByLabel('Girth, largest, 1. reading')).toHaveValue('sixty')
+  expect(await kept(id)).toEqual([])
+  await page.getByLabel('Girth, largest, 1. reading').fill('66 cm')
+  await page.getByRole('button', { name: 'Pin 3 readings' }).click()
+  await expect(page).toHaveURL(/measure$/)
+  expect((await kept(id)).map((reading) => [reading.measure, reading.asTyped, reading.side, reading.remark])).toEqual([
+    ['M01', '10 5/8', 'one', 'From the paper form'],
+    ['M01', '10 3/4', 'one', 'From the paper form'],
+    ['M07', '66 cm', 'both', 'From the paper form'],
+  ])
+})
+
+test('a number under other people’s letters is asked back about, answered and never sized on before', async ({ page }) => {
+  await setLook(page, { fitter: 'Ylva', unit: 'cm', unitChosen: true })
+  const id = await freshTicket([{ family: 'C4', way: 'made' }])
+  await page.goto(`/tickets/${id}/letters`)
+  await page.getByRole('button', { name: 'Keep as written' }).click()
+  await expect(page.getByText('What did they call it?')).toBeVisible()
+  await page.getByLabel('Their letter or word').fill('B')
+  await page.getByLabel('The number, as written').fill('36')
+  await page.getByRole('button', { name: 'Keep as written' }).click()
+  await expect(page.getByText('“B” 36')).toBeVisible()
+  expect(await kept(id)).toEqual([])
+  await page.getByRole('link', { name: 'Ask-back page' }).click()
+  await expect(page.getByRole('cell', { name: '“B”' })).toBeVisible()
+  await expect(page.getByRole('cell', { name: /Back length/ }).first()).toBeVisible()
+  await page.getByRole('link', { name: 'Back' }).click()
+  await page.getByRole('button', { name: 'They answered' }).click()
+  await page.getByRole('combobox', { name: 'The measure it is' }).click()
+  await page.getByRole('option', { name: 'Back length', exact: true }).click()
+  await page.getByRole('button', { name: 'Take it as a reading' }).click()
+  await expect(page.getByText('became back length')).toBeVisible()
+  expect(await kept(id)).toMatchObject([{ measure: 'M14', mm: 360, remark: 'Came as “B”, answered by the sender' }])
+})
+
+test('one tape goes down a line of dogs on large keys, then the next tape', async ({ page }) => {
+  const [a, b] = await Promise.all([sheetOf('Lodestar'), sheetOf('Marlin')])
+  await setLook(page, { unit: 'cm', unitChosen: true })
+  await page.goto(`/round?dogs=${a.dog?.id ?? ''},${b.dog?.id ?? ''}&tapes=M08,M29`)
+  await page.getByRole('button', { name: 'Down the line' }).click()
+  const who = page.getByRole('heading', { level: 1, name: /Lodestar|Marlin|line is done/ })
+  for (const [dog, number] of [
+    ['Lodestar', '65,1'],
+    ['Marlin', '71,3'],
+    ['Lodestar', '60,4'],
+    ['Marlin', '66,2'],
+  ]) {
+    await expect(who).toHaveText(dog ?? '')
+    await page.keyboard.type(number ?? '')
+    await page.keyboard.press('Enter')
+  }
+  await expect(who).toHaveText('The line is done')
+  const of = async (dog: string) =>
+    (await sheetOf(dog)).readings.filter((reading) => ['M08', 'M29'].includes(reading.measure)).map((reading) => [reading.measure, reading.mm])
+  await expect
+    .poll(() => of('Lodestar'))
+    .toEqual([
+      ['M08', 651],
+      ['M29', 604],
+    ])
+  expect(await of('Marlin')).toHaveLength(2)
+  await page.goto(`/round/sheet?dogs=${a.dog?.id ?? ''},${b.dog?.id ?? ''}&tapes=M08,M29`)
+  await expect(page.getByRole('cell', { name: '2. Marlin' })).toBeVisible()
+})
+
+test('a kennel list shows its bad cells and goes in whole when they are right', async ({ page }) => {
+  await page.goto('/dogs/bring-in')
+  const choose = (text: string) =>
+    page.getByLabel('Kennel list or body sheet').setInputFiles({ name: 'yard.csv', mimeType: 'text/csv', buffer: Buffer.from(text) })
+  await choose('name,sex,M07 cm\nKittiwake,f,wide\nPuffin,m,61.2\n')
+  await expect(page.getByRole('status')).toContainText('2 dogs read, 1 good; one cell to put right')
+  await expect(
+    page
+      .getByText('“wide” is no length', { exact: false })
+      .or(page.getByText('"wide" is no length', { exact: false }))
+      .first(),
+  ).toBeVisible()
+  const rows = Array.from({ length: 4998 }, (_, i) => `Yard dog ${i},m,${60 + (i % 9)}`)
+  await choose(['name,sex,M07 cm', 'Kittiwake,f,58.4', 'Puffin,m,61.2', ...rows].join('\n'))
+  // The page goes on drawing while five thousand rows are read.
+  await expect(page.getByRole('status')).toContainText('5000 dogs read, 5000 good')
+  await page.getByRole('button', { name: 'Take 5000 dogs in' }).click()
+  await expect(page).toHaveURL(/dogs$/, { timeout: 60_000 })
+  await page.goto('/')
+  await page.getByPlaceholder('Dog, owner, ticket').fill('kittiw')
+  await expect(page.getByText('Kittiwake').first()).toBeVisible()
+})
+
+test('a dog’s page compares two dates, keeps notes and photographs, and takes its body sheet out', async ({ page }) => {
+  const { dogs } = { dogs: (await (await fetch(`${process.env.MERRY_ADDRESS ?? ''}/api/dogs`)).json()) as { id: string; name: string }[] }
+  const spinnaker = dogs.find((dog) => dog.name === 'Spinnaker')
+  await page.goto(`/dogs/${spinnaker?.id ?? ''}`)
+  await expect(page.getByRole('img', { name: /Weight over time, 9 weighings/ })).toBeVisible()
+  const compared = page.getByRole('region', { name: 'Two dates compared' })
+  await page.getByRole('slider', { name: 'Compared with' }).press('Home')
+  await expect(compared).toContainText('+')
+  await page.getByLabel('Where, how').fill('Healed pad')
+  await page.getByRole('button', { name: 'Add note' }).click()
+  await expect(page.getByText('Healed pad')).toBeVisible()
+  const png = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mP8z8BQDwAEhQGAhKmMIQAAAABJRU5ErkJggg==', 'base64')
+  await page.getByLabel('Side photograph').setInputFiles({ name: 'side.png', mimeType: 'image/png', buffer: png })
+  await expect(page.getByRole('img', { name: /^Side,/ })).toBeVisible()
+  const download = page.waitForEvent('download')
+  await page.getByRole('link', { name: 'JSON' }).click()
+  expect((await download).suggestedFilename()).toBe('Spinnaker-body-sheet.json')
+})
