@@ -111,7 +111,7 @@ class Outbox {
       do {
         this.#again = false
         await this.#locked(() => this.#sendAll())
-      } while (this.#again && this.#reached)
+      } while (this.#again)
     }
     this.#draining = run().finally(() => {
       this.#draining = null

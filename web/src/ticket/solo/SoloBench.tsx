@@ -85,7 +85,10 @@ function Alone() {
   if (!row || !measure) return null
   const big = 'flex min-h-[64px] items-center justify-center rounded-[2px] border-2 border-ink bg-panel text-[32px] font-bold active:bg-ink active:text-panel'
   return (
-    <div className="grid min-h-0 flex-1 grid-rows-[1fr_auto] bg-panel lg:grid-cols-[1fr_420px] lg:grid-rows-1">
+    <div className="relative grid min-h-0 flex-1 grid-rows-[1fr_auto] bg-panel lg:grid-cols-[1fr_420px] lg:grid-rows-1">
+      <h1 className="sr-only">
+        Alone with {name}: {measure.name}
+      </h1>
       <button
         type="button"
         onClick={next}
