@@ -4,4 +4,5 @@ import { chromiumPath, build, install, needChromium, node } from './setup.mjs'
 install()
 needChromium()
 build()
-node('node_modules/tsx/dist/cli.mjs', ['bench/pin-frames.ts'], { env: { ...process.env, CHROMIUM: chromiumPath() } })
+for (const bench of ['first-load', 'server-cost', 'browser-cost', 'pin-frames', 'fuzz'])
+  node('node_modules/tsx/dist/cli.mjs', [`bench/${bench}.ts`], { env: { ...process.env, CHROMIUM: chromiumPath() } })

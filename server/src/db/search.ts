@@ -89,9 +89,20 @@ const MOST = 12
 const LAST = '\u{10FFFF}'
 
 interface Hit {
+  kind: Kind
   ref: string
   title: string
   detail: string
+}
+
+/** One statement for all three kinds: an index range to each, for so many words typed. */
+const queryFor = (more: number): string => {
+  const also = 'AND EXISTS (SELECT 1 FROM search_words b WHERE b.kind = a.kind AND b.ref = a.ref AND b.word >= ? AND b.word < ?) '.repeat(more)
+  return SHARE.map(
+    // Twice the limit: one record may be found by two of its words.
+    ([kind, limit]) =>
+      `SELECT * FROM (SELECT kind, ref, title, detail FROM search_words a WHERE kind = '${kind}' AND word >= ? AND word < ? ${also}LIMIT ${limit * 2})`,
+  ).join(' UNION ALL ')
 }
 
 /**
@@ -99,19 +110,19 @@ interface Hit {
  * begin one of theirs. At most 12 lines; an index range to each kind, however many dogs there are.
  */
 export function find(db: Db, typed: string): Found[] {
-  const [first, ...more] = wordsOf(typed)
-  if (first === undefined) return []
-  const also = more.map(() => 'AND EXISTS (SELECT 1 FROM search_words b WHERE b.kind = a.kind AND b.ref = a.ref AND b.word >= ? AND b.word < ?)').join(' ')
-  const query = db.prepare<unknown[], Hit>(`SELECT ref, title, detail FROM search_words a WHERE kind = ? AND word >= ? AND word < ? ${also} LIMIT ?`)
+  const words = wordsOf(typed)
+  if (words.length === 0) return []
+  const ranges = words.flatMap((word) => [word, word + LAST])
+  const hits = db.prepare<unknown[], Hit>(queryFor(words.length - 1)).all(...ranges, ...ranges, ...ranges)
+  const room = new Map<Kind, number>(SHARE)
+  const seen = new Set<string>()
   const found: Found[] = []
-  for (const [kind, limit] of SHARE) {
-    const seen = new Set<string>()
-    // Twice the limit: one record may be found by two of its words.
-    for (const { ref, title, detail } of query.all(kind, first, first + LAST, ...more.flatMap((word) => [word, word + LAST]), limit * 2)) {
-      if (seen.has(ref) || seen.size >= limit) continue
-      seen.add(ref)
-      found.push({ kind, id: ref, title, detail })
-    }
+  for (const { kind, ref, title, detail } of hits) {
+    const left = room.get(kind) ?? 0
+    if (left === 0 || seen.has(ref)) continue
+    seen.add(ref)
+    room.set(kind, left - 1)
+    found.push({ kind, id: ref, title, detail })
   }
   return found.slice(0, MOST)
 }

@@ -16,6 +16,8 @@ type Listener = (state: OutboxState) => void
 /** How long one request may take before the server counts as gone. */
 const TIMEOUT_MS = 15_000
 const RETRY_MS = 3_000
+/** So many are read from the device at once. */
+const BATCH = 50
 
 /** Gateways that stand before a server that is gone answer these. */
 const GONE = new Set([502, 503, 504])
@@ -129,21 +131,24 @@ class Outbox {
     const db = await deviceStore()
     let late = 0
     for (;;) {
-      const cursor = await db.transaction('outbox').store.openCursor()
-      if (!cursor) break
-      const write = cursor.value as WaitingWrite
-      const sent = await post(write.request)
-      if (sent.kind === 'kept-here') {
-        this.#reached = false
-        break
+      const batch = (await db.getAll('outbox', null, BATCH)) as WaitingWrite[]
+      if (batch.length === 0) break
+      /** Writes the server has answered: taken off together. Sent again after a crash they still count once, by their ids. */
+      const done: number[] = []
+      for (const write of batch) {
+        const sent = await post(write.request)
+        this.#reached = sent.kind !== 'kept-here'
+        if (sent.kind === 'kept-here') break
+        const awaited = this.#awaited.get(write.seq)
+        if (sent.kind === 'refused' && !awaited) await db.put('refused', { ...write, problem: sent.data })
+        this.#awaited.delete(write.seq)
+        done.push(write.seq)
+        if (awaited) awaited(sent)
+        else late += 1
       }
-      this.#reached = true
-      const awaited = this.#awaited.get(write.seq)
-      if (sent.kind === 'refused' && !awaited) await db.put('refused', { ...write, problem: sent.data })
-      await db.delete('outbox', write.seq)
-      this.#awaited.delete(write.seq)
-      if (awaited) awaited(sent)
-      else late += 1
+      const shelf = db.transaction('outbox', 'readwrite')
+      await Promise.all([...done.map((seq) => shelf.store.delete(seq)), shelf.done])
+      if (!this.#reached) break
     }
     if (!this.#reached) {
       // Whoever awaits is told that it is kept; it goes out later without them.

@@ -10,6 +10,8 @@ import { circumstances, tapeName } from '../words/measuring'
 
 /** So many days are shown at once; the rest opens on demand, so that years of readings open as fast as one. */
 const SHOWN = 3
+/** As many pins as one tape can carry. */
+const PINS = 24
 
 interface MeasureHistoryProps {
   readings: readonly Reading[]
@@ -26,11 +28,12 @@ export function MeasureHistory({ readings, row, rules }: MeasureHistoryProps) {
   if (!first) return null
   const { measure: id } = first
   const place = (measures[id]?.places.length ?? 0) > 0 ? first.place : null
-  const days = [...new Set(readings.map((reading) => reading.takenAt.slice(0, 10)))].sort()
-  const visits = days.map((on) => {
-    const of = readings.filter((reading) => reading.takenAt.startsWith(on))
-    return { on, readings: of, agreed: agree(id, of, rules) }
-  })
+  const byDay = new Map<string, Reading[]>()
+  for (const reading of readings) {
+    const on = reading.takenAt.slice(0, 10)
+    byDay.set(on, [...(byDay.get(on) ?? []), reading])
+  }
+  const visits = [...byDay].sort(([a], [b]) => a.localeCompare(b)).map(([on, of]) => ({ on, readings: of, agreed: agree(id, of, rules) }))
   const known = visits.filter((visit) => visit.agreed.mm !== null && visit.agreed.mm > 0)
   const values = known.flatMap((visit) => (visit.agreed.mm === null ? [] : [visit.agreed.mm]))
   const mass = measures[id]?.quantity === 'mass'
@@ -58,9 +61,9 @@ export function MeasureHistory({ readings, row, rules }: MeasureHistoryProps) {
           fromMm={fromMm}
           toMm={toMm}
           height={24}
-          pins={known.map((visit, i) => ({
+          pins={known.slice(-PINS).map((visit, i, pinned) => ({
             mm: visit.agreed.mm ?? 0,
-            kind: i === known.length - 1 ? ('ink' as const) : ('open' as const),
+            kind: i === pinned.length - 1 ? ('ink' as const) : ('open' as const),
             ...(crowded ? {} : { label: format(parseISO(visit.on), 'd MMM yy') }),
           }))}
           title={`${tapeName(id, place)} by date`}

@@ -1,4 +1,4 @@
-import { bodyOf, type AgreedBody, type AgreeRules, type TicketSheet } from '@merry-tailor/core'
+import { bodyOf, type AgreedBody, type AgreeRules, type Reading, type TicketSheet } from '@merry-tailor/core'
 
 /** One day of measuring: what was read, and the body as it was known that day. */
 export interface Visit {
@@ -12,15 +12,23 @@ export interface Visit {
 
 /** The days on which a dog was measured, oldest first. */
 export function visitsOf(tickets: readonly TicketSheet[], rules: AgreeRules): Visit[] {
-  const readings = tickets.flatMap((sheet) => sheet.readings)
-  const days = [...new Set(readings.filter((reading) => !reading.struck).map((reading) => reading.takenAt.slice(0, 10)))].sort()
+  const byDay = new Map<string, { readings: Reading[]; tickets: Set<TicketSheet> }>()
+  for (const sheet of tickets) {
+    for (const reading of sheet.readings) {
+      const on = reading.takenAt.slice(0, 10)
+      const day = byDay.get(on) ?? { readings: [], tickets: new Set() }
+      day.readings.push(reading)
+      day.tickets.add(sheet)
+      byDay.set(on, day)
+    }
+  }
   let known: AgreedBody = {}
-  return days.map((on) => {
-    const read = bodyOf(
-      readings.filter((reading) => reading.takenAt.startsWith(on)),
-      rules,
-    )
-    known = { ...known, ...read }
-    return { on, read, known, tickets: tickets.filter((sheet) => sheet.readings.some((reading) => reading.takenAt.startsWith(on))) }
-  })
+  return [...byDay]
+    .filter(([, day]) => day.readings.some((reading) => !reading.struck))
+    .sort(([a], [b]) => a.localeCompare(b))
+    .map(([on, day]) => {
+      const read = bodyOf(day.readings, rules)
+      known = { ...known, ...read }
+      return { on, read, known, tickets: [...day.tickets] }
+    })
 }

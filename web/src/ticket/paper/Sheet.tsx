@@ -40,7 +40,10 @@ export function PaperRoom({ title, back, children }: { title: string; back: stri
           <Printer size={20} aria-hidden /> Print
         </button>
       </div>
-      <div className={`paper paper-${paper.toLowerCase()}`}>{children}</div>
+      {/* On a phone the page is wider than the screen and is moved by hand or arrow keys. */}
+      <div role="region" aria-label={title} tabIndex={0} className={`paper paper-${paper.toLowerCase()}`}>
+        {children}
+      </div>
     </div>
   )
 }

@@ -1,0 +1,86 @@
+import Database from 'better-sqlite3'
+import Fastify from 'fastify'
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { v7 as uuid } from 'uuid'
+import { buildApp } from '../server/src/app.ts'
+import { find } from '../server/src/db/search.ts'
+import { openDatabase } from '../server/src/db/open.ts'
+import { line, median, timed } from './sample.ts'
+
+/*
+ * What the server costs beside the bare things it is made of, side by side in one run: a reading beside a bare route and
+ * a bare durable insert; a dog of years beside a dog of one visit; a search over 50,000 dogs beside one indexed query.
+ */
+const folder = mkdtempSync(join(tmpdir(), 'merry-bench-'))
+const at = new Date().toISOString()
+const host = { host: 'localhost' }
+
+const app = await buildApp({ database: join(folder, 'shop.sqlite') })
+const put = (url: string, payload: object) => app.inject({ method: 'PUT', url, payload, headers: host })
+const reading = (mm: number) => ({ measure: 'M07', mm, side: 'both', asTyped: String(mm), unit: 'mm', method: 'tape', takenAt: at, by: 'Bench' })
+
+async function dogWith(readings: number): Promise<string> {
+  const [dog, ticket] = [uuid(), uuid()]
+  await put(`/api/dogs/${dog}`, { name: `Dog of ${readings}`, at })
+  await put(`/api/tickets/${ticket}`, { dogId: dog, ownerId: null, counter: false, at, by: '' })
+  for (let i = 0; i < readings; i++) await put(`/api/tickets/${ticket}/readings/${uuid()}`, reading(600 + (i % 90)))
+  return dog
+}
+
+// A reading.
+const ticket = uuid()
+await put(`/api/tickets/${ticket}`, { dogId: null, ownerId: null, counter: true, at, by: '' })
+const ours = await timed(600, (i) => put(`/api/tickets/${ticket}/readings/${uuid()}`, reading(600 + (Math.abs(i) % 90))))
+
+const bareApp = Fastify()
+bareApp.put('/readings/:id', (request) => request.body)
+const bareRoute = await timed(600, (i) => bareApp.inject({ method: 'PUT', url: `/readings/${i}`, payload: reading(600) }))
+const bareDb = new Database(join(folder, 'bare.sqlite'))
+bareDb.pragma('journal_mode = WAL')
+bareDb.pragma('synchronous = FULL')
+bareDb.exec(
+  'CREATE TABLE readings (id TEXT PRIMARY KEY, ticket TEXT, measure TEXT, mm REAL, side TEXT, as_typed TEXT, unit TEXT, method TEXT, at TEXT, by_whom TEXT) STRICT',
+)
+const insert = bareDb.prepare('INSERT INTO readings VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)')
+const bareInsert = await timed(600, () => bareDb.transaction(() => insert.run(uuid(), ticket, 'M07', 640, 'both', '640', 'mm', 'tape', at, '')).immediate())
+console.log('Server, medians:')
+line('a reading kept', median(ours), 'bare route + bare durable insert', median(bareRoute) + median(bareInsert))
+
+// A dog of years.
+const [few, many] = [await dogWith(20), await dogWith(2000)]
+const open = (dog: string) => timed(120, () => app.inject({ url: `/api/dogs/${dog}`, headers: host }))
+const [openMany, openFew] = [median(await open(many)), median(await open(few))]
+line('a dog with 2,000 readings opened', openMany, 'a dog with 20 readings opened', openFew)
+await app.close()
+
+// A search over 50,000 dogs.
+const db = openDatabase(join(folder, 'large.sqlite'))
+const names = ['Bilberry', 'Marlin', 'Skiff', 'Halyard', 'Oakum', 'Dulse', 'Tern', 'Gull', 'Skua', 'Petrel', 'Fulmar', 'Gannet']
+const search = await import('../server/src/db/search.ts')
+db.transaction(() => {
+  const dog = db.prepare('INSERT INTO dogs (id, name, breed, created_at) VALUES (?, ?, ?, ?)')
+  for (let i = 0; i < 50_000; i++) dog.run(uuid(), `${names[i % names.length] ?? ''} ${i.toString(36)}`, i % 3 ? 'Siberian Husky' : 'Border Collie', at)
+})()
+search.indexEverything(db)
+db.exec(
+  'CREATE TABLE bare_dogs (name TEXT, id TEXT, detail TEXT) STRICT; INSERT INTO bare_dogs SELECT lower(name), id, breed FROM dogs; CREATE INDEX bare_by_name ON bare_dogs (name)',
+)
+const bareQuery = db.prepare('SELECT id, name, detail FROM bare_dogs WHERE name >= ? AND name < ? LIMIT 12')
+const typed = ['bil', 'skua 1', 'petrel', 'g', 'hal', 'fulmar 2z']
+const found = await timed(3000, (i) => find(db, typed[Math.abs(i) % typed.length] ?? ''))
+const bareFound = await timed(3000, (i) => bareQuery.all(typed[Math.abs(i) % typed.length], `${typed[Math.abs(i) % typed.length] ?? ''}\u{10FFFF}`))
+line('search over 50,000 dogs, three kinds', median(found), 'one bare indexed query', median(bareFound))
+const largeApp = await buildApp({ database: join(folder, 'large.sqlite') })
+largeApp.get('/bare', (request) => {
+  const { q } = request.query as { q: string }
+  return bareQuery.all(q, `${q}\u{10FFFF}`)
+})
+const asked = await timed(800, (i) => largeApp.inject({ url: `/api/find?q=${encodeURIComponent(typed[Math.abs(i) % typed.length] ?? '')}`, headers: host }))
+const bareAsked = await timed(800, (i) => largeApp.inject({ url: `/bare?q=${encodeURIComponent(typed[Math.abs(i) % typed.length] ?? '')}`, headers: host }))
+line('the same asked over the interface', median(asked), 'a route with one bare indexed query', median(bareAsked), '   (aim: under 3)')
+await largeApp.close()
+db.close()
+bareDb.close()
+rmSync(folder, { recursive: true, force: true })
