@@ -154,30 +154,42 @@ export function oddNumbers(value: Value, readings: readonly Reading[], about: Sl
   })
 }
 
+/** So many of the newest readings of a tape are held against each other: a slip is asked about while it is fresh. */
+const FRESH = 6
+
 /** Two readings of one tape that differ by exactly one slip: the strongest sign there is. */
 export function readingSlips(readings: readonly Reading[], rules: AgreeRules = USUAL_RULES): Finding[] {
-  const kept = readings.filter((reading) => !reading.struck && reading.mm > 0)
+  const byTape = new Map<string, Reading[]>()
+  for (const reading of readings) {
+    if (reading.struck || !(reading.mm > 0)) continue
+    const key = `${reading.measure}/${reading.place ?? ''}`
+    byTape.set(key, [...(byTape.get(key) ?? []).slice(1 - FRESH), reading])
+  }
   const found: Finding[] = []
-  kept.forEach((one, i) => {
-    for (const two of kept.slice(i + 1)) {
-      if (one.measure !== two.measure || one.place !== two.place) continue
-      const full = (reading: Reading): number => reading.mm * (reading.side === 'one' ? 2 : 1)
-      const tolerance = toleranceMm(full(one), rules, one.measure)
-      if (Math.abs(full(one) - full(two)) <= tolerance) continue
-      const slip = [...slipsOf(two).map((each) => ({ ...each, against: full(one) })), ...slipsOf(one).map((each) => ({ ...each, against: full(two) }))]
-        .filter((each) => Math.abs(each.would - each.against) <= toleranceMm(each.against, rules, one.measure))
-        .sort((a, b) => Math.abs(a.would - a.against) - Math.abs(b.would - b.against))[0]
-      if (!slip || found.some((each) => each.measures[0] === one.measure)) continue
-      found.push({
-        rule: 'readings-slip',
-        measures: [one.measure],
-        byMm: Math.abs(full(one) - full(two)),
-        because: { code: 'readings-slip', limit: full(one), found: full(two), would: slip.against },
-        ask: [slip.cause],
-      })
-    }
-  })
+  for (const list of byTape.values()) {
+    const slip = list.flatMap((one, i) => list.slice(i + 1).map((two) => slipBetween(one, two, rules))).find((each) => each !== null)
+    if (slip && !found.some((each) => each.measures[0] === slip.measures[0])) found.push(slip)
+  }
   return found
+}
+
+const fullLength = (reading: Reading): number => reading.mm * (reading.side === 'one' ? 2 : 1)
+
+function slipBetween(one: Reading, two: Reading, rules: AgreeRules): Finding | null {
+  const [a, b] = [fullLength(one), fullLength(two)]
+  if (Math.abs(a - b) <= toleranceMm(a, rules, one.measure)) return null
+  const off = (slip: Slip & { against: number }): number => Math.abs(slip.would - slip.against)
+  const [slip] = [...slipsOf(two).map((each) => ({ ...each, against: a })), ...slipsOf(one).map((each) => ({ ...each, against: b }))]
+    .filter((each) => off(each) <= toleranceMm(each.against, rules, one.measure))
+    .sort((left, right) => off(left) - off(right))
+  if (!slip) return null
+  return {
+    rule: 'readings-slip',
+    measures: [one.measure],
+    byMm: Math.abs(a - b),
+    because: { code: 'readings-slip', limit: a, found: b, would: slip.against },
+    ask: [slip.cause],
+  }
 }
 
 /** A weight outside half to double of what the breed's standard states, or a unit away from the weight known. */
