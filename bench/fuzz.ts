@@ -1,5 +1,14 @@
 import { newReader, readFrames, writeFrame } from '../core/src/index.ts'
-import { bodySheetFromJson, bodySheetToJson, kennelTemplate, readKennelList, sizeTableFromCsv, stripPhoto } from '../core/src/formats/index.ts'
+import {
+  bodySheetFromCsv,
+  bodySheetFromJson,
+  bodySheetToCsv,
+  bodySheetToJson,
+  kennelTemplate,
+  readKennelList,
+  sizeTableFromCsv,
+  stripPhoto,
+} from '../core/src/formats/index.ts'
 import { aSheet } from '../core/check/a-sheet.ts'
 import { buildApp } from '../server/src/app.ts'
 
@@ -48,13 +57,15 @@ while (bytes < 1_000_000) {
 console.log(`Device parser: ${bytes} bytes of noise and hurt frames, ${frames} whole frames, no throw.`)
 
 const sheet = bodySheetToJson(aSheet())
+const flat = bodySheetToCsv(aSheet())
 const list = kennelTemplate()
 const table = 'id,x\r\nname,X\r\nmaker,Y\r\nfamily,H01\r\nway,stock\r\nunit,cm\r\nlead weeks,0\r\n\r\nsize,M07 from,M07 to\r\nS,50,60\r\n'
-const counts = { sheets: 0, lists: 0, tables: 0, photos: 0 }
+const counts = { sheets: 0, flat: 0, lists: 0, tables: 0, photos: 0 }
 const RUNS = 6000
 for (let i = 0; i < RUNS; i++) {
   const text = i % 3 === 0 ? latin(noise(200)) : ''
   if (bodySheetFromJson(text || mutated(sheet)).ok) counts.sheets += 1
+  if (bodySheetFromCsv(text || mutated(flat)).ok) counts.flat += 1
   if (readKennelList(text || mutated(list), { unit: 'cm', at: '2026-01-01T00:00:00Z', by: '' }).problems.length === 0) counts.lists += 1
   if (sizeTableFromCsv(text || mutated(table)).ok) counts.tables += 1
   const photo = noise(120)
@@ -62,7 +73,7 @@ for (let i = 0; i < RUNS; i++) {
   if (stripPhoto(photo).ok) counts.photos += 1
 }
 console.log(
-  `Importers: ${RUNS} files each; still readable: ${counts.sheets} body sheets, ${counts.lists} lists, ${counts.tables} size tables, ${counts.photos} pictures; no throw.`,
+  `Importers: ${RUNS} files each; still readable: ${counts.sheets} body sheets as JSON, ${counts.flat} as CSV, ${counts.lists} lists, ${counts.tables} size tables, ${counts.photos} pictures; no throw.`,
 )
 
 const app = await buildApp({ database: ':memory:' })

@@ -1,6 +1,6 @@
 import type { DogSheet, TicketSheet } from '@merry-tailor/core'
 import { newReader, readFrames } from '@merry-tailor/core'
-import type { BodySheet } from '@merry-tailor/core/formats'
+import { bodySheetFromCsv, readKennelList, type BodySheet } from '@merry-tailor/core/formats'
 import type { FastifyInstance } from 'fastify'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { buildApp } from './app.ts'
@@ -176,7 +176,12 @@ describe('in and out', () => {
     expect((await send(other.app, 'GET', `/api/dogs/${bad.dog.id}`)).status).toBe(404)
     const csv = await app.inject({ method: 'GET', url: `/api/dogs/${dog}/body-sheet.csv`, headers: { host: 'localhost' } })
     expect(csv.headers['content-type']).toContain('text/csv')
-    expect(csv.body.split('\r\n')).toHaveLength(5)
+    expect(bodySheetFromCsv(csv.body)).toEqual({ ok: true, value: out })
+    const list = await app.inject({ method: 'GET', url: '/api/kennel-list.csv', headers: { host: 'localhost' } })
+    expect(readKennelList(list.body, { unit: 'cm', at: AT, by: '' }).rows.find((row) => row.cells.name === 'Gull')?.cells).toMatchObject({
+      'M06 cm': '29.2',
+      'M07 cm': '69',
+    })
     await other.close()
   })
 

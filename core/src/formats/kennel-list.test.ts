@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { kennelTemplate, readKennelList, stripPhoto } from './index.ts'
+import { kennelListToCsv, kennelTemplate, readKennelList, stripPhoto } from './index.ts'
 
 const about = { unit: 'cm' as const, at: '2026-01-01T09:00:00Z', by: 'Test' }
 const problemsOf = (text: string) => readKennelList(text, about).problems.map((problem) => `${problem.line} ${problem.column}`)
@@ -45,6 +45,24 @@ describe('a kennel list', () => {
     expect(readKennelList('\uFEFFname;M07 cm\nTern;70,2\n', about).rows[0]?.value?.readings[0]?.mm).toBe(702)
     expect(readKennelList(kennelTemplate(), about).problems).toEqual([])
   })
+})
+
+it('a kennel list comes in again as it went out', () => {
+  const row = {
+    dog: { name: '=Tern', breed: 'Husky', crossWith: '', sex: 'female' as const, born: '2023-05-01', weightKg: 20.4, coat: 'wire' as const, notes: 'a, "b"' },
+    owner: '+Runa',
+    values: { M00: 20.4, M07: 702.5, M01: 552 },
+  }
+  const text = kennelListToCsv([row])
+  expect(text).toContain("'=Tern")
+  const { rows, problems } = readKennelList(text, about)
+  expect(problems).toEqual([])
+  expect(rows[0]?.value).toMatchObject({ dog: { name: '=Tern', notes: 'a, "b"', weightKg: 20.4 }, owner: '+Runa' })
+  expect(rows[0]?.value?.readings.map((reading) => [reading.measure, reading.mm, reading.side])).toEqual([
+    ['M00', 20.4, 'both'],
+    ['M01', 552, 'both'],
+    ['M07', 702.5, 'both'],
+  ])
 })
 
 describe('stripPhoto', () => {

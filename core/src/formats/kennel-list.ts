@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { measures } from '../measures/index.ts'
-import { CoatClass, Id, Moment, NewDog, NewReading, Sex, line } from '../model/index.ts'
+import { CoatClass, Id, Moment, NewDog, NewReading, Sex, line, type Dog } from '../model/index.ts'
 import { parseLength, parseWeight, type LengthUnit } from '../units/index.ts'
 import { readCsv, writeCsv } from './csv.ts'
 
@@ -175,6 +175,34 @@ function readingOf(column: MeasureColumn, cell: string, at: string, by: string):
     by,
     remark: 'From a kennel list',
   }
+}
+
+/** A dog as a row of a kennel list: what is known of it, and its agreed values in mm (M00 kg) by measure. */
+export interface KennelRow {
+  dog: Pick<Dog, 'name' | 'breed' | 'crossWith' | 'sex' | 'born' | 'weightKg' | 'coat' | 'notes'>
+  owner: string
+  values: Readonly<Record<string, number>>
+}
+
+/** A kennel list as CSV, in centimetres and kilograms, formulas guarded: it can be brought in as it is. */
+export function kennelListToCsv(rows: readonly KennelRow[]): string {
+  const ids = Object.keys(measures).filter((id) => (measures[id]?.places.length ?? 0) === 0 && rows.some((row) => row.values[id] !== undefined))
+  const number = (value: number): string => String(Number(value.toFixed(3)))
+  return writeCsv([
+    [...COLUMNS, ...ids.map((id) => (id === 'M00' ? 'M00 kg' : `${id} cm`))],
+    ...rows.map(({ dog, owner, values }) => [
+      dog.name,
+      dog.breed,
+      dog.crossWith,
+      dog.sex ?? '',
+      dog.born ?? '',
+      dog.weightKg === null ? '' : `${number(dog.weightKg)} kg`,
+      dog.coat ?? '',
+      owner,
+      dog.notes,
+      ...ids.map((id) => (values[id] === undefined ? '' : id === 'M00' ? `${number(values[id])} kg` : number(values[id] / 10))),
+    ]),
+  ])
 }
 
 /** An empty list to fill in: the columns and one example row of invented data. */

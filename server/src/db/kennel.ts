@@ -1,10 +1,13 @@
-import type { KennelImport } from '@merry-tailor/core/formats'
+import { bodyOf } from '@merry-tailor/core'
+import { kennelListToCsv, type KennelImport } from '@merry-tailor/core/formats'
 import { ProblemError } from '../problems.ts'
-import { addDog } from './dogs.ts'
+import { addDog, listDogs } from './dogs.ts'
+import { marksOfTicket, newestMarks } from './marks.ts'
 import type { Db } from './open.ts'
-import { addOwner } from './owners.ts'
-import { addReading } from './readings.ts'
-import { addTicket } from './tickets.ts'
+import { addOwner, listOwners } from './owners.ts'
+import { addReading, readingsOfTicket, withMark } from './readings.ts'
+import { readShop } from './shop.ts'
+import { addTicket, listTickets } from './tickets.ts'
 
 /**
  * Stores a kennel list: dogs, their owners by name, and a ticket with the readings of each dog that has any. Runs
@@ -28,4 +31,25 @@ export function takeKennelList(db: Db, { at, by, dogs }: KennelImport): { dogs: 
     })
   }
   return { dogs: dogs.length, readings }
+}
+
+/** Every dog of the book as a kennel list, with each measure's newest agreed value. */
+export function kennelList(db: Db): string {
+  const rules = readShop(db)
+  const owners = new Map(listOwners(db).map((owner) => [owner.id, owner.name]))
+  return kennelListToCsv(
+    listDogs(db).map((dog) => {
+      const values: Record<string, number> = {}
+      // Oldest ticket first, so that the newest value stays.
+      for (const ticket of listTickets(db, 'all', dog.id).reverse()) {
+        const newest = newestMarks(marksOfTicket(db, ticket.id))
+        const body = bodyOf(
+          readingsOfTicket(db, ticket.id).map((reading) => withMark(reading, newest)),
+          rules,
+        )
+        for (const [id, agreed] of Object.entries(body)) if (agreed.mm !== null && !id.includes('/')) values[id] = agreed.mm
+      }
+      return { dog, owner: owners.get(dog.ownerId ?? '') ?? '', values }
+    }),
+  )
 }

@@ -2,7 +2,7 @@ import { Changes, Day, Id, NewFitter } from '@merry-tailor/core'
 import { KennelImport } from '@merry-tailor/core/formats'
 import { z } from 'zod'
 import { Book, bringBack, copyOut } from '../db/book.ts'
-import { takeKennelList } from '../db/kennel.ts'
+import { kennelList, takeKennelList } from '../db/kennel.ts'
 import { remindersOn } from '../db/reminders.ts'
 import { addFitter, changeFitter, changeShop, listFitters, readShop } from '../db/shop.ts'
 import { inOneTransaction, typed, type Routes } from './typed.ts'
@@ -28,6 +28,10 @@ export const shopRoutes: Routes = (app, db) => {
 
   api.post('/api/kennel-list', { bodyLimit: LIST_LIMIT, schema: { body: KennelImport } }, (request) =>
     inOneTransaction(db, () => takeKennelList(db, request.body)),
+  )
+
+  api.get('/api/kennel-list.csv', (_, reply) =>
+    reply.header('content-disposition', 'attachment; filename="kennel-list.csv"').type('text/csv; charset=utf-8').send(kennelList(db)),
   )
 
   api.get('/api/book', (_, reply) => {

@@ -1,4 +1,4 @@
-import { bodySheetFromJson, kennelTemplate, type BodySheet, type KennelList } from '@merry-tailor/core/formats'
+import { bodySheetFromCsv, bodySheetFromJson, kennelTemplate, type BodySheet, type KennelList } from '@merry-tailor/core/formats'
 import { useRef, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { v7 as uuid } from 'uuid'
@@ -33,8 +33,9 @@ export function BringIn() {
   const read = async (name: string, text: string): Promise<void> => {
     setReading(true)
     try {
-      if (/\.json$/i.test(name) || text.trimStart().startsWith('{')) {
-        const found = bodySheetFromJson(text)
+      const isSheet = text.startsWith('format,')
+      if (isSheet || /\.json$/i.test(name) || text.trimStart().startsWith('{')) {
+        const found = isSheet ? bodySheetFromCsv(text) : bodySheetFromJson(text)
         setCame(found.ok ? { kind: 'sheet', name, sheet: found.value } : { kind: 'bad', name, problems: found.problems })
       } else {
         const found = await readKennel(text, { unit, at: new Date().toISOString(), by: fitter })
@@ -85,6 +86,9 @@ export function BringIn() {
             href={`data:text/csv;charset=utf-8,${encodeURIComponent(kennelTemplate())}`}
           >
             An empty list to fill in
+          </a>
+          <a className="inline-flex min-h-11 items-center font-bold underline" download="kennel-list.csv" href="/api/kennel-list.csv">
+            Take all dogs out
           </a>
           <Link className="inline-flex min-h-11 items-center font-bold underline" to="/dogs">
             Back to the dogs
