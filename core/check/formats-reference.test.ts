@@ -55,7 +55,7 @@ describe('CSV (RFC 4180)', () => {
         // A head of plain words, as every list of ours has one.
         const rows = [['one', 'two', 'three'], ...body]
         const text = writeCsv(rows)
-        expect((parse(text, { relax_column_count: true, skip_empty_lines: false }) as string[][]).map((row) => row.map(unguardCell))).toEqual(rows)
+        expect(parse(text, { relax_column_count: true, skip_empty_lines: false }).map((row) => row.map(unguardCell))).toEqual(rows)
         expect(readCsv(text).rows).toEqual(rows)
       }),
       { numRuns: 400 },
@@ -102,7 +102,7 @@ describe('the body sheet', () => {
   it('goes to a spreadsheet with its formulas guarded', () => {
     const sheet = aSheet()
     sheet.dog.name = '=cmd()'
-    const rows = parse(bodySheetToCsv(sheet), { relax_column_count: true }) as string[][]
+    const rows = parse(bodySheetToCsv(sheet), { relax_column_count: true })
     expect(rows.find((row) => row[0] === 'name')?.[1]).toBe("'=cmd()")
     const head = rows.findIndex((row) => row[1] === 'taken at')
     expect(rows.slice(head + 1, head + 3).map((row) => row[9])).toEqual(['yes', 'no'])

@@ -1,7 +1,8 @@
 import { measures, parseLength, parseWeight, type NewObservation } from '@merry-tailor/core'
 import { pathToFileURL } from 'node:url'
 import { v7 as uuid } from 'uuid'
-import { dogs, fitters, gauges, notes, owners, tickets, type ReadingStory, type TicketStory } from './scenario.ts'
+import { dogs, fitters, gauges, notes, owners, tickets } from './scenario.ts'
+import type { ReadingStory, TicketStory } from './stories.ts'
 import { sizeTables } from './size-tables.ts'
 
 const DAY_MS = 86_400_000

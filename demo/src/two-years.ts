@@ -1,4 +1,4 @@
-import type { DogStory, ReadingStory, TicketStory } from './scenario.ts'
+import type { DogStory, ReadingStory, TicketStory } from './stories.ts'
 
 /** Spinnaker, two years of tapes: from a pup of eleven weeks to a grown team dog. Invented, as is every number. */
 interface VisitStory {

@@ -5,6 +5,7 @@ import Fastify, { type FastifyError, type FastifyInstance, type RouteOptions } f
 import { hasZodFastifySchemaValidationErrors, jsonSchemaTransform, serializerCompiler, validatorCompiler } from 'fastify-type-provider-zod'
 import { existsSync } from 'node:fs'
 import { openDatabase, type Db } from './db/open.ts'
+import { indexIfEmpty } from './db/search.ts'
 import { allowedHosts, type HostRule } from './hosts.ts'
 import { ProblemError, problemOf, type ProblemCode } from './problems.ts'
 import { dogRoutes } from './routes/dogs.ts'
@@ -39,6 +40,7 @@ const FASTIFY_PROBLEMS: Readonly<Record<string, ProblemCode>> = {
 /** The whole server as a value: tests call it without a port. */
 export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
   const db: Db = openDatabase(options.database)
+  indexIfEmpty(db)
   const app = Fastify({ bodyLimit: BODY_LIMIT, logger: options.log ? { level: 'warn' } : false })
   app.setValidatorCompiler(validatorCompiler)
   app.setSerializerCompiler(serializerCompiler)

@@ -74,7 +74,7 @@ describe('the line protocol', () => {
 })
 
 describe('isWedge', () => {
-  const typed = (text: string, gap: number) => [...text, 'Enter'].map((key, i) => ({ key, atMs: i * gap }))
+  const typed = (text: string, gap: number) => [...Array.from(text), 'Enter'].map((key, i) => ({ key, atMs: i * gap }))
 
   it('tells a device that types from a hand that types', () => {
     expect(isWedge(typed('298.6', 4))).toBe(true)

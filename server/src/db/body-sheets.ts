@@ -10,14 +10,20 @@ import { addReading } from './readings.ts'
 import { dogSheet } from './sheets.ts'
 import { addTicket } from './tickets.ts'
 
+/** The same without one field. */
+function without<T extends object, K extends keyof T>(whole: T, field: K): Omit<T, K> {
+  const rest = { ...whole }
+  Reflect.deleteProperty(rest, field)
+  return rest
+}
+
 /** One dog's body sheet: visits with readings only, oldest first. */
 export function bodySheetOf(db: Db, dogId: string): BodySheet {
   const { dog, owner, tickets, notes } = dogSheet(db, dogId)
-  const { ownerId: _, ...plainDog } = dog
   return {
     format: 'merry-tailor/body-sheet',
     version: 1,
-    dog: plainDog,
+    dog: without(dog, 'ownerId'),
     owner: owner ? { name: owner.name, contact: owner.contact } : null,
     visits: tickets
       .filter((sheet) => sheet.readings.length > 0)
@@ -26,7 +32,7 @@ export function bodySheetOf(db: Db, dogId: string): BodySheet {
         ticketId: ticket.id,
         openedAt: ticket.createdAt,
         by: ticket.by,
-        readings: readings.map(({ struck: _struck, ...reading }) => reading),
+        readings: readings.map((reading) => without(reading, 'struck')),
         marks: marks.filter((mark) => mark.what === 'reading'),
       })),
     notes,

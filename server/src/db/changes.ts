@@ -45,11 +45,11 @@ export function checkedChanges<T extends object>(now: T, shape: Readonly<Record<
 }
 
 /** Applies single-field changes to a row; nothing is changed when one of them is stale or wrong. */
-export function applyChanges<T extends object>(
+export function applyChanges(
   db: Db,
   { table, fields }: Columns,
   id: string,
-  now: T,
+  now: object,
   shape: Readonly<Record<string, z.ZodType>>,
   changes: readonly Change[],
 ): void {

@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterEach, beforeEach, expect, it } from 'vitest'
 import { NewerDatabaseError, openDatabase } from './open.ts'
+import { indexIfEmpty } from './search.ts'
 
 let folder: string
 beforeEach(() => {
@@ -74,6 +75,7 @@ it('brings a book of the first version forward with its strikes as marks', () =>
     { about: '01900000-0000-7000-8000-000000000010', kind: 'struck', why: 'dog turned', by_whom: 'Orrin' },
   ])
   expect(db.prepare('SELECT measure, definition, held_by FROM readings').all()).toEqual([{ measure: 'M01', definition: 1, held_by: '' }])
+  indexIfEmpty(db)
   expect(db.prepare("SELECT title FROM search_words WHERE kind = 'dog' AND word = 'tern'").all()).toEqual([{ title: 'Tern' }])
   db.close()
 })

@@ -2,7 +2,6 @@ import Database from 'better-sqlite3'
 import { existsSync, mkdirSync, readFileSync, readdirSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
-import { indexEverything } from './search.ts'
 
 export type Db = Database.Database
 
@@ -52,7 +51,6 @@ export function openDatabase(file: string, folder: string = FOLDER): Db {
       db.pragma(`user_version = ${migration.version}`)
     })()
   }
-  if (known.length > 1 && !db.prepare('SELECT 1 FROM search_words LIMIT 1').get()) indexEverything(db)
   return db
 }
 

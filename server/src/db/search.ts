@@ -67,6 +67,11 @@ export function indexOwner(db: Db, id: string): void {
   for (const ticket of db.prepare<[string], TicketRow>(`${TICKETS} WHERE tickets.owner_id = ?`).all(id)) indexTicketRow(db, ticket)
 }
 
+/** A book that came from before there were words gets them; any other keeps its own. */
+export function indexIfEmpty(db: Db): void {
+  if (!db.prepare('SELECT 1 FROM search_words LIMIT 1').get()) indexEverything(db)
+}
+
 /** Makes the words anew from the records: after a migration or when a whole book came in. */
 export function indexEverything(db: Db): void {
   db.transaction(() => {

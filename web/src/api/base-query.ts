@@ -23,6 +23,8 @@ async function keptCopy(path: string): Promise<unknown> {
 }
 
 async function ask(path: string): Promise<{ data: unknown } | { error: FetchBaseQueryError }> {
+  // What waited when the question left may be on its way in while the answer is on its way out.
+  const before = await outbox.waiting()
   let answer: Response | null
   try {
     answer = await fetch(`/api${path}`, { signal: AbortSignal.timeout(TIMEOUT_MS) })
@@ -42,7 +44,9 @@ async function ask(path: string): Promise<{ data: unknown } | { error: FetchBase
     return here === null ? { error: { status: answer.status, data } } : { data: here }
   }
   if (isKept(path)) void deviceStore().then((db) => db.put('kept', data, path))
-  return { data: withWaiting(path, data, await outbox.waiting()) }
+  const now = await outbox.waiting()
+  const between = before.filter((write) => write.endpoint === 'act' && !now.some((each) => each.seq === write.seq))
+  return { data: withWaiting(path, data, [...between, ...now]) }
 }
 
 /**

@@ -49,9 +49,9 @@ class Outbox {
   readonly #awaited = new Map<number, (sent: Sent) => void>()
   #timer: ReturnType<typeof setTimeout> | null = null
   #reached = true
-  /** A drain under way, and whether another must follow it. */
+  /** A drain under way, and one more that must follow it. */
   #draining: Promise<void> | null = null
-  #again = false
+  #following: Promise<void> | null = null
 
   /** @returns stops telling */
   onChange(listener: Listener): () => void {
@@ -103,19 +103,16 @@ class Outbox {
     return sent
   }
 
-  /** Sends what waits, in order, until it is empty or the server is gone. */
+  /** Sends what waits, in order, until it is empty or the server is gone. Asked for in the middle of a drain, one more follows it. */
   drain(): Promise<void> {
     if (this.#draining) {
-      this.#again = true
-      return this.#draining
+      this.#following ??= this.#draining.then(() => {
+        this.#following = null
+        return this.drain()
+      })
+      return this.#following
     }
-    const run = async (): Promise<void> => {
-      do {
-        this.#again = false
-        await this.#locked(() => this.#sendAll())
-      } while (this.#again)
-    }
-    this.#draining = run().finally(() => {
+    this.#draining = this.#locked(() => this.#sendAll()).finally(() => {
       this.#draining = null
     })
     return this.#draining

@@ -59,6 +59,9 @@ export const shopApi = createApi({
   baseQuery,
   tagTypes: ['Tickets', 'Dogs', 'Owners', 'SizeTables', 'Found', 'Shop', 'Fitters', 'Reminders'],
   keepUnusedDataFor: 600,
+  // Another device or tab may have worked on the same ticket meanwhile.
+  refetchOnFocus: true,
+  refetchOnReconnect: true,
   endpoints: (build) => {
     /** A write with its name and argument, so that it can wait in the outbox. */
     const named =

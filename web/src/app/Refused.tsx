@@ -29,7 +29,7 @@ const valueWords = (value: unknown): string =>
         : 'no'
       : Array.isArray(value)
         ? value.join(', ') || 'nothing'
-        : String(value as string | number)
+        : JSON.stringify(value)
 
 /** What was done, in a line, so that somebody can decide on it later. */
 function useDoneWords(): (write: RefusedWrite) => string {

@@ -31,7 +31,7 @@ interface Meta {
   arg?: { type?: string }
   baseQueryMeta?: { keptHere?: boolean }
 }
-const metaOf = (action: unknown): Meta => ((action as { meta?: unknown }).meta ?? {}) as Meta
+const metaOf = (action: unknown): Meta => (action as { meta?: Meta }).meta ?? {}
 const isWrite = (action: unknown): boolean => metaOf(action).arg?.type === 'mutation'
 
 listener.startListening({

@@ -2,7 +2,7 @@ import { formatGap, formatWeight, measures, stationOrder, toleranceMm, type Agre
 import { format, parseISO } from 'date-fns'
 import { valueStyle } from '../app/settings'
 import { useAppSelector } from '../app/store'
-import { RowNumber } from '../ticket/measure/TapeList'
+import { RowNumber } from '../ticket/measure/RowNumber'
 import { Worded } from '../ui/length/Worded'
 import { measureName } from '../words/stages'
 import type { Visit } from './visits'

@@ -1,12 +1,12 @@
 import { KG_PER_POUND } from '@merry-tailor/core'
 import { LineChart } from 'echarts/charts'
 import { GridComponent, TooltipComponent } from 'echarts/components'
-import { init, use } from 'echarts/core'
+import { init, use as register } from 'echarts/core'
 import { SVGRenderer } from 'echarts/renderers'
 import { useEffect, useRef } from 'react'
 import { useAppSelector } from '../app/store'
 
-use([LineChart, GridComponent, TooltipComponent, SVGRenderer])
+register([LineChart, GridComponent, TooltipComponent, SVGRenderer])
 
 const token = (name: string): string => getComputedStyle(document.documentElement).getPropertyValue(name).trim()
 

@@ -1,6 +1,7 @@
 import { measures } from '@merry-tailor/core'
 import { longDay, today } from '../app/today'
-import { PathDrawing, PaperRoom } from '../ticket/paper/Sheet'
+import { PaperRoom } from '../ticket/paper/PaperRoom'
+import { PathDrawing } from '../ui/plates/PathDrawing'
 import { tapeName } from '../words/measuring'
 import { useRound } from './use-round'
 

@@ -34,7 +34,7 @@ export function useRound() {
   const [send] = useActMutation()
   /** Tickets opened in this round: the lists that name them may come back later than the next number. */
   const opened = useRef(new Map<string, string>())
-  const dogIds = search.get('dogs')?.split(',').filter(Boolean) ?? []
+  const dogList = search.get('dogs') ?? ''
   const measureIds =
     search
       .get('tapes')
@@ -43,15 +43,13 @@ export function useRound() {
 
   const line = useMemo(
     () =>
-      dogIds.flatMap((id): RoundDog[] => {
+      dogList.split(',').flatMap((id): RoundDog[] => {
         const dog = dogs.find((each) => each.id === id)
         if (!dog) return []
         const sheet = sheets.find((each) => each.ticket.dogId === id)
         return [{ dog, sheet, body: bodyOf(sheet?.readings ?? [], rules) }]
       }),
-    // The list in the address is new with every look at it; its text is not.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [search.get('dogs'), dogs, sheets, rules],
+    [dogList, dogs, sheets, rules],
   )
   const tapes = measureIds.flatMap((measure): RoundTape[] => {
     const places = measures[measure]?.places ?? []

@@ -1,10 +1,12 @@
 import { didAct, NO_HISTORY, type Act, type History } from '@merry-tailor/core'
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
 
+const nothing: Record<string, History> = {}
+
 /** What was done on each ticket on this device, so that it can be taken back. */
 export const historySlice = createSlice({
   name: 'history',
-  initialState: {} as Record<string, History>,
+  initialState: nothing,
   reducers: {
     did: (state, { payload: { ticketId, act } }: PayloadAction<{ ticketId: string; act: Act }>) => {
       state[ticketId] = didAct(state[ticketId] ?? NO_HISTORY, act)

@@ -7,8 +7,33 @@ import { againWords } from '../words/reminders'
 
 const SHOWN = 12
 
-/** Who is to be measured again, by urgency with the reason, and who is expected back. */
+/** On screens without a right side the reminders open from the foot. */
+export function FoldedReminders() {
+  const { data } = useRemindersQuery(today())
+  return (
+    <details className="group shrink-0 border-t-2 border-ink bg-panel bench:hidden">
+      <summary className="flex min-h-11 cursor-pointer items-center justify-between border-b border-tape-ink bg-tape-rest px-4 font-bold text-tape-ink">
+        <span>Measure again: {data?.again.length ?? 0}</span>
+        <span>Coming back: {data?.back.length ?? 0}</span>
+      </summary>
+      <div className="quiet-scroll max-h-[50dvh]" tabIndex={-1}>
+        <ReminderLists />
+      </div>
+    </details>
+  )
+}
+
+/** Who is to be measured again and who is expected back, at the right of Today. */
 export function Reminders() {
+  return (
+    <aside aria-label="Reminders" className="quiet-scroll hidden min-h-0 border-l-2 border-ink bg-panel bench:block" tabIndex={-1}>
+      <ReminderLists />
+    </aside>
+  )
+}
+
+/** By urgency with the reason, then by day. */
+function ReminderLists() {
   const on = today()
   const { data } = useRemindersQuery(on)
   const unit = useAppSelector((state) => state.settings.unit)
@@ -16,7 +41,7 @@ export function Reminders() {
   const again = data?.again ?? []
   const back = data?.back ?? []
   return (
-    <aside aria-label="Reminders" className="quiet-scroll hidden min-h-0 border-l-2 border-ink bg-panel bench:block" tabIndex={-1}>
+    <>
       <h2 className="flex items-baseline justify-between border-b border-rule px-3.5 py-2.5 text-[19px] leading-6">
         Measure again
         <span className="font-text text-[15px] font-normal text-mute">{again.length === 1 ? '1 dog' : `${again.length} dogs`}</span>
@@ -69,6 +94,6 @@ export function Reminders() {
         ))}
         {back.length === 0 && <li className="px-3.5 py-3 text-mute">No look agreed. Set the next look under Finish.</li>}
       </ul>
-    </aside>
+    </>
   )
 }

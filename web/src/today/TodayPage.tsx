@@ -19,7 +19,7 @@ import { problemWords } from '../words/problems'
 import { familyName, stageName, waitsForWords } from '../words/stages'
 import { Counter } from './Counter'
 import { Find } from './Find'
-import { Reminders } from './Reminders'
+import { FoldedReminders, Reminders } from './Reminders'
 
 const GROUPS: readonly { urgency: Urgency; title: string }[] = [
   { urgency: 'overdue', title: 'Overdue' },
@@ -129,6 +129,7 @@ export function TodayPage() {
               })
             )}
           </div>
+          <FoldedReminders />
           <footer className="hidden h-11 shrink-0 items-center gap-4 border-t-2 border-ink px-4 text-mute phone:flex">
             <span className="flex items-center gap-1.5">
               <KeyCap>↑</KeyCap>

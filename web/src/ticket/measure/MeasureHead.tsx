@@ -2,8 +2,7 @@ import { landmarks, measures } from '@merry-tailor/core'
 import { Popover } from 'radix-ui'
 import { PLACES } from '../../words/measuring'
 import { familyName, measureName } from '../../words/stages'
-import { PartPlateDrawing } from '../../ui/plates/PartPlates'
-import { platesOf } from '../../ui/plates/plate-of'
+import { PathDrawing } from '../../ui/plates/PathDrawing'
 import { ordinal } from './ReadingsList'
 import type { TapeRow } from './use-tapes'
 
@@ -88,7 +87,12 @@ export function AboutMeasure({ row }: { row: TapeRow }) {
                     <p className="font-semibold text-snag">Not made from {measureName(alternate.is).toLowerCase()}. Take this one as drawn.</p>
                   )}
                 </div>
-                {alternate.converts === 'other' && alternate.is && <PathPicture measure={measure.id} />}
+                {alternate.converts === 'other' && alternate.is && (
+                  <figure className="mat w-[124px] shrink-0 self-start p-1 text-center">
+                    <PathDrawing measure={measure.id} place={measure.places[0] ?? null} width={116} height={72} />
+                    <figcaption className="text-[13px] leading-4 font-bold">take this</figcaption>
+                  </figure>
+                )}
               </li>
             ))}
           </ul>
@@ -96,16 +100,6 @@ export function AboutMeasure({ row }: { row: TapeRow }) {
       </Popover.Portal>
     </Popover.Root>
   )
-}
-
-/** A small picture of what to take instead. */
-function PathPicture({ measure }: { measure: string }) {
-  const plate = platesOf(measure).find((each) => each !== 'side')
-  return plate ? (
-    <div className="mat flex w-[104px] shrink-0 items-center justify-center p-1.5">
-      <PartPlateDrawing plate={plate} measure={measure} width={plate === 'front' ? 34 : 92} label={`The path of ${measureName(measure).toLowerCase()}`} />
-    </div>
-  ) : null
 }
 
 const WORDS = ['First', 'Second', 'Third', 'Fourth', 'Fifth'] as const

@@ -10,6 +10,7 @@ import { PLACES, tapeName } from '../../words/measuring'
 import { BenchTools } from './BenchTools'
 import { LengthField } from './LengthField'
 import { AboutMeasure } from './MeasureHead'
+import { RestBlock } from './RestBlock'
 import { TakenHow } from './TakenHow'
 import { PlateView } from './PlateView'
 import { ordinal, ReadingsList } from './ReadingsList'
@@ -61,7 +62,7 @@ export function PhoneMeasure({ entry, row, kept, pin, onKey, onUnit, rows, at, t
         </div>
         <details className="group text-[15px] leading-[19px]">
           <summary className="flex min-h-11 cursor-pointer list-none items-center gap-2">
-            <span className="min-w-0 flex-1 truncate text-mute">{measure?.howTo?.howTight ?? measure?.path}</span>
+            <span className="min-w-0 flex-1 truncate text-mute">{measure?.howTo.howTight ?? measure?.path}</span>
             <b>How</b>
             <ChevronDown size={20} aria-hidden />
           </summary>
@@ -77,6 +78,7 @@ export function PhoneMeasure({ entry, row, kept, pin, onKey, onUnit, rows, at, t
           )}
         </details>
       </header>
+      <RestBlock />
       <button type="button" onClick={onTurn} aria-label="The form from another side" className="flex min-h-[110px] flex-1 border-b-2 border-ink">
         <PlateView rows={rows} active={row} doubled={entry.oneSide} turn={turn} phone />
       </button>

@@ -5,7 +5,7 @@ import { clock } from '../../app/today'
 import { Button } from '../../ui/controls/Button'
 import { TextField } from '../../ui/controls/TextField'
 import { circumstances } from '../../words/measuring'
-import { RowNumber } from './TapeList'
+import { RowNumber } from './RowNumber'
 
 const REASONS = ['Dog moved', 'Wrong place', 'Tape slipped', 'Misread', 'Doubled twice'] as const
 

@@ -1,12 +1,10 @@
 import { measures, type Station } from '@merry-tailor/core'
 import { ArrowRight } from 'lucide-react'
 import type { CSSProperties } from 'react'
-import { readingStyle, valueStyle } from '../../app/settings'
-import { useAppSelector } from '../../app/store'
-import { Length } from '../../ui/length/Fraction'
 import { Mark } from '../../ui/marks/Mark'
-import { PLACES, STATIONS, weightText } from '../../words/measuring'
+import { PLACES, STATIONS } from '../../words/measuring'
 import { ordinal } from './ReadingsList'
+import { RowNumber } from './RowNumber'
 import { useBench } from './use-bench'
 import type { TapeRow } from './use-tapes'
 
@@ -76,6 +74,7 @@ function TapeItem({ row, number, active, onPick }: { row: TapeRow; number: numbe
           <span className="block text-[17px] leading-[21px] font-bold">{measure?.name}</span>
           <span className={`block text-[13.5px] leading-[17px] ${active ? '' : 'text-mute'}`}>
             {path}
+            {measure?.school ? `; school ${measure.school}` : ''}
             {row.tape.either && !row.agreed ? `; or ${(measures[row.tape.either]?.name ?? '').toLowerCase()}` : ''}
           </span>
         </span>
@@ -85,14 +84,6 @@ function TapeItem({ row, number, active, onPick }: { row: TapeRow; number: numbe
       </button>
     </li>
   )
-}
-
-/** A value of a row: a length, a weight, or the word that there is no dewclaw. */
-export function RowNumber({ measure, mm, fine = false, stacked = false }: { measure: string; mm: number; fine?: boolean; stacked?: boolean }) {
-  const settings = useAppSelector((state) => state.settings)
-  if (measures[measure]?.quantity === 'mass') return <>{weightText(mm, settings.unit)}</>
-  if (mm === 0) return <>none</>
-  return <Length mm={mm} look={fine ? readingStyle(settings) : valueStyle(settings)} unit={!fine} stacked={stacked} />
 }
 
 function RowValue({ row, active }: { row: TapeRow; active: boolean }) {

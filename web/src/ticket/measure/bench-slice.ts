@@ -31,9 +31,11 @@ export const FRESH_BENCH: BenchState = {
   side: null,
 }
 
+const nothing: Record<string, BenchState> = {}
+
 export const benchSlice = createSlice({
   name: 'bench',
-  initialState: {} as Record<string, BenchState>,
+  initialState: nothing,
   reducers: {
     benchChanged: (state, { payload: { ticketId, ...change } }: PayloadAction<{ ticketId: string } & Partial<BenchState>>) => {
       state[ticketId] = { ...(state[ticketId] ?? FRESH_BENCH), ...change }

@@ -3,7 +3,8 @@ import { longDay, today } from '../../app/today'
 import { isOpen } from '../letters/is-open'
 import { useTapes } from '../measure/use-tapes'
 import { useOpenTicket } from '../TicketFrame'
-import { PaperRoom, PathDrawing } from './Sheet'
+import { PathDrawing } from '../../ui/plates/PathDrawing'
+import { PaperRoom } from './PaperRoom'
 
 /** The page that goes back to whoever sent letters: what came, and the drawn path of each measure wanted. */
 export function AskBack() {

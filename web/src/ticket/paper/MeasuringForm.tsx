@@ -6,7 +6,8 @@ import { METHODS, PLACES } from '../../words/measuring'
 import { familyName } from '../../words/stages'
 import { useTapes, type TapeRow } from '../measure/use-tapes'
 import { useOpenTicket } from '../TicketFrame'
-import { PaperRoom, PathDrawing } from './Sheet'
+import { PathDrawing } from '../../ui/plates/PathDrawing'
+import { PaperRoom } from './PaperRoom'
 
 const METHOD_BOXES = ['tape', 'string', 'loop', 'garment'] as const
 

@@ -10,6 +10,7 @@ import { TypedLength } from '../../ui/length/TypedLength'
 import { PLACES, tapeName, weightText } from '../../words/measuring'
 import { NoItem } from '../NoItem'
 import { useOpenTicket } from '../TicketFrame'
+import { RestBlock } from '../measure/RestBlock'
 import { useBench } from '../measure/use-bench'
 import { useEntry } from '../measure/use-entry'
 import { useTapes } from '../measure/use-tapes'
@@ -85,110 +86,115 @@ function Alone() {
   if (!row || !measure) return null
   const big = 'flex min-h-[64px] items-center justify-center rounded-[2px] border-2 border-ink bg-panel text-[32px] font-bold active:bg-ink active:text-panel'
   return (
-    <div className="relative grid min-h-0 flex-1 grid-rows-[1fr_auto] bg-panel lg:grid-cols-[1fr_420px] lg:grid-rows-1">
-      <h1 className="sr-only">
-        Alone with {name}: {measure.name}
-      </h1>
-      <button
-        type="button"
-        onClick={next}
-        aria-label={entry.typed.trim() === '' ? 'Next tape' : 'Pin it and go on'}
-        className="flex min-h-0 flex-col justify-center overflow-hidden border-ink px-6 py-4 text-left lg:border-r-2 lg:px-10"
-      >
-        <span className="block text-[20px] text-mute">
-          {at + 1} of {rows.length}. {kept === 0 ? 'First reading' : `Reading ${kept + 1}`}
-          {entry.oneSide ? ', one side' : ''}
-        </span>
-        <span className="block font-display text-[44px] leading-[48px] font-bold lg:text-[84px] lg:leading-[86px]">{measure.name}</span>
-        {row.tape.place && (
-          <span className="block font-display text-[32px] leading-10 font-bold lg:text-[52px] lg:leading-[56px]">{PLACES[row.tape.place]}</span>
-        )}
-        <span className="mt-2 block text-[22px] leading-7 lg:text-[34px] lg:leading-[42px]">{measure.path}</span>
-        <span className={`mt-3 block text-[64px] leading-[70px] font-bold tabular-nums lg:text-[150px] lg:leading-[150px] ${entry.problem ? 'text-snag' : ''}`}>
-          {entry.typed ? <TypedLength text={entry.typed} /> : <span className="text-mute">–</span>}
-          <span className="ml-3 text-[0.4em] font-medium text-mute">{entry.weight ? (unit === 'in' ? 'lb' : 'kg') : unit}</span>
-        </span>
-        <span aria-live="polite" className={`block min-h-8 text-[20px] leading-7 lg:text-[26px] lg:leading-8 ${entry.problem ? 'font-bold text-snag' : ''}`}>
-          {entry.problem ?? (last ? `Kept: ${last}` : measure.howTo.howTight)}
-        </span>
-        {measure.hold === 2 && (
-          <span className="mt-1 block text-[18px] leading-6 text-chalk lg:text-[22px] lg:leading-7">
-            Unreliable alone: best with a helper at {name}’s head.{' '}
-            {measure.id === 'M01' ? 'A loop over the head helps.' : 'Take it again when there are two of you.'}
+    <>
+      <RestBlock />
+      <div className="relative grid min-h-0 flex-1 grid-rows-[1fr_auto] bg-panel lg:grid-cols-[1fr_420px] lg:grid-rows-1">
+        <h1 className="sr-only">
+          Alone with {name}: {measure.name}
+        </h1>
+        <button
+          type="button"
+          onClick={next}
+          aria-label={entry.typed.trim() === '' ? 'Next tape' : 'Pin it and go on'}
+          className="flex min-h-0 flex-col justify-center overflow-hidden border-ink px-6 py-4 text-left lg:border-r-2 lg:px-10"
+        >
+          <span className="block text-[20px] text-mute">
+            {at + 1} of {rows.length}. {kept === 0 ? 'First reading' : `Reading ${kept + 1}`}
+            {entry.oneSide ? ', one side' : ''}
           </span>
-        )}
-      </button>
-      <div className="flex min-h-0 flex-col gap-2 border-t-2 border-ink bg-bench p-2 lg:border-t-0">
-        <div className="grid flex-1 grid-cols-3 gap-2">
-          {KEYS.map((digit) => (
-            <button key={digit} type="button" className={big} onClick={() => press(digit)}>
-              {digit}
-            </button>
-          ))}
-          <button
-            type="button"
-            className={big}
-            onClick={() => press(unit === 'in' && !entry.weight ? ' ' : '.')}
-            aria-label={unit === 'in' && !entry.weight ? 'space' : 'point'}
+          <span className="block font-display text-[44px] leading-[48px] font-bold lg:text-[84px] lg:leading-[86px]">{measure.name}</span>
+          {row.tape.place && (
+            <span className="block font-display text-[32px] leading-10 font-bold lg:text-[52px] lg:leading-[56px]">{PLACES[row.tape.place]}</span>
+          )}
+          <span className="mt-2 block text-[22px] leading-7 lg:text-[34px] lg:leading-[42px]">{measure.path}</span>
+          <span
+            className={`mt-3 block text-[64px] leading-[70px] font-bold tabular-nums lg:text-[150px] lg:leading-[150px] ${entry.problem ? 'text-snag' : ''}`}
           >
-            {unit === 'in' && !entry.weight ? '␣' : '.'}
-          </button>
-          <button type="button" className={big} onClick={() => press('0')}>
-            0
-          </button>
-          <button type="button" className={big} onClick={back} aria-label="Take back">
-            <Delete size={34} aria-hidden />
-          </button>
-          {unit === 'in' && !entry.weight
-            ? ['1/4', '1/2', '3/4'].map((fraction) => (
-                <button
-                  key={fraction}
-                  type="button"
-                  className={big}
-                  aria-label={fraction}
-                  onClick={() => entry.setTyped(`${entry.typed.replace(/ ?\d\/\d$/, '').trim()} ${fraction}`.trim())}
-                >
-                  <TypedLength text={fraction} />
-                </button>
-              ))
-            : null}
-        </div>
-        <div className="grid grid-cols-2 gap-2">
-          {entry.doubling ? (
+            {entry.typed ? <TypedLength text={entry.typed} /> : <span className="text-mute">–</span>}
+            <span className="ml-3 text-[0.4em] font-medium text-mute">{entry.weight ? (unit === 'in' ? 'lb' : 'kg') : unit}</span>
+          </span>
+          <span aria-live="polite" className={`block min-h-8 text-[20px] leading-7 lg:text-[26px] lg:leading-8 ${entry.problem ? 'font-bold text-snag' : ''}`}>
+            {entry.problem ?? (last ? `Kept: ${last}` : measure.howTo.howTight)}
+          </span>
+          {measure.hold === 2 && (
+            <span className="mt-1 block text-[18px] leading-6 text-chalk lg:text-[22px] lg:leading-7">
+              Unreliable alone: best with a helper at {name}’s head.{' '}
+              {measure.id === 'M01' ? 'A loop over the head helps.' : 'Take it again when there are two of you.'}
+            </span>
+          )}
+        </button>
+        <div className="flex min-h-0 flex-col gap-2 border-t-2 border-ink bg-bench p-2 lg:border-t-0">
+          <div className="grid flex-1 grid-cols-3 gap-2">
+            {KEYS.map((digit) => (
+              <button key={digit} type="button" className={big} onClick={() => press(digit)}>
+                {digit}
+              </button>
+            ))}
+            <button
+              type="button"
+              className={big}
+              onClick={() => press(unit === 'in' && !entry.weight ? ' ' : '.')}
+              aria-label={unit === 'in' && !entry.weight ? 'space' : 'point'}
+            >
+              {unit === 'in' && !entry.weight ? '␣' : '.'}
+            </button>
+            <button type="button" className={big} onClick={() => press('0')}>
+              0
+            </button>
+            <button type="button" className={big} onClick={back} aria-label="Take back">
+              <Delete size={34} aria-hidden />
+            </button>
+            {unit === 'in' && !entry.weight
+              ? ['1/4', '1/2', '3/4'].map((fraction) => (
+                  <button
+                    key={fraction}
+                    type="button"
+                    className={big}
+                    aria-label={fraction}
+                    onClick={() => entry.setTyped(`${entry.typed.replace(/ ?\d\/\d$/, '').trim()} ${fraction}`.trim())}
+                  >
+                    <TypedLength text={fraction} />
+                  </button>
+                ))
+              : null}
+          </div>
+          <div className="grid grid-cols-2 gap-2">
+            {entry.doubling ? (
+              <button
+                type="button"
+                role="switch"
+                aria-checked={entry.oneSide}
+                onClick={() => entry.setOneSide(!entry.oneSide)}
+                className={`min-h-14 border-2 border-ink text-[17px] font-bold ${entry.oneSide ? 'bg-ink text-panel' : 'bg-panel'}`}
+              >
+                One side, doubled
+              </button>
+            ) : (
+              <button type="button" onClick={step(-1)} className="min-h-14 border-2 border-ink bg-panel text-[17px] font-bold">
+                Tape before
+              </button>
+            )}
             <button
               type="button"
               role="switch"
-              aria-checked={entry.oneSide}
-              onClick={() => entry.setOneSide(!entry.oneSide)}
-              className={`min-h-14 border-2 border-ink text-[17px] font-bold ${entry.oneSide ? 'bg-ink text-panel' : 'bg-panel'}`}
+              aria-checked={voice && canSpeak()}
+              onClick={() => dispatch(settingsChanged({ voice: !voice }))}
+              className={`min-h-14 border-2 border-ink text-[17px] font-bold ${voice && canSpeak() ? 'bg-ink text-panel' : 'bg-panel'}`}
             >
-              One side, doubled
+              {canSpeak() ? 'Voice' : 'No voice in this browser'}
             </button>
-          ) : (
-            <button type="button" onClick={step(-1)} className="min-h-14 border-2 border-ink bg-panel text-[17px] font-bold">
-              Tape before
-            </button>
-          )}
-          <button
-            type="button"
-            role="switch"
-            aria-checked={voice && canSpeak()}
-            onClick={() => dispatch(settingsChanged({ voice: !voice }))}
-            className={`min-h-14 border-2 border-ink text-[17px] font-bold ${voice && canSpeak() ? 'bg-ink text-panel' : 'bg-panel'}`}
-          >
-            {canSpeak() ? 'Voice' : 'No voice in this browser'}
+          </div>
+          <button type="button" onClick={next} className="min-h-[84px] border-2 border-ink bg-tape text-[30px] font-bold text-tape-ink">
+            {entry.typed.trim() === '' ? 'Next' : 'Pin it'}
           </button>
+          <p className="flex items-center justify-between text-[15px] text-mute">
+            <span className="max-lg:hidden">{letterKeys ? 'Space or Enter: next. Digits type. Arrows move.' : 'Enter: next. Arrows move.'}</span>
+            <Link to={`/tickets/${sheet.ticket.id}/measure`} className="inline-flex min-h-11 items-center font-bold text-ink underline">
+              Back to the bench
+            </Link>
+          </p>
         </div>
-        <button type="button" onClick={next} className="min-h-[84px] border-2 border-ink bg-tape text-[30px] font-bold text-tape-ink">
-          {entry.typed.trim() === '' ? 'Next' : 'Pin it'}
-        </button>
-        <p className="flex items-center justify-between text-[15px] text-mute">
-          <span className="max-lg:hidden">{letterKeys ? 'Space or Enter: next. Digits type. Arrows move.' : 'Enter: next. Arrows move.'}</span>
-          <Link to={`/tickets/${sheet.ticket.id}/measure`} className="inline-flex min-h-11 items-center font-bold text-ink underline">
-            Back to the bench
-          </Link>
-        </p>
       </div>
-    </div>
+    </>
   )
 }

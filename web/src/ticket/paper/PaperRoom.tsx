@@ -1,14 +1,9 @@
-import { figure } from '@merry-tailor/core'
 import { ArrowLeft, Printer } from 'lucide-react'
 import type { ReactNode } from 'react'
 import { Link } from 'react-router'
 import { settingsChanged } from '../../app/settings'
 import { useAppDispatch, useAppSelector } from '../../app/store'
 import { Segmented } from '../../ui/controls/Segmented'
-import { SidePlate } from '../../ui/plates/SidePlate'
-import { PartPlateDrawing, ratioOf } from '../../ui/plates/PartPlates'
-import { platesOf } from '../../ui/plates/plate-of'
-import type { Body, Place } from '@merry-tailor/core'
 import './paper.css'
 
 /** Paper on screen: the sheet as it will be printed, with its size chosen and the printer at hand. */
@@ -44,30 +39,6 @@ export function PaperRoom({ title, back, children }: { title: string; back: stri
       <div role="region" aria-label={title} tabIndex={0} className={`paper paper-${paper.toLowerCase()}`}>
         {children}
       </div>
-    </div>
-  )
-}
-
-const NOBODY: Body = {}
-
-/** The path of one tape as a line drawing, small enough for a form. */
-export function PathDrawing({ measure, place = null, width = 150, height = 86 }: { measure: string; place?: Place | null; width?: number; height?: number }) {
-  const plate = platesOf(measure, place)[0] ?? 'side'
-  if (plate === 'side') {
-    return <SidePlate body={NOBODY} about={null} active={measure} others={[]} width={width} height={height} stand={false} phone plain />
-  }
-  const size = Math.min(width, height * ratioOf(plate))
-  return (
-    <div className="flex items-center justify-center" style={{ width, height }}>
-      <PartPlateDrawing
-        plate={plate}
-        measure={measure}
-        place={place}
-        doubled={measure === 'M01'}
-        ears={figure(NOBODY, null).ears}
-        width={size}
-        label={`Path of ${measure}`}
-      />
     </div>
   )
 }

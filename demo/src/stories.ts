@@ -1,0 +1,78 @@
+import type {
+  Acknowledgement,
+  Activity,
+  DogFields,
+  DogNoteKind,
+  FamilyId,
+  ItemWay,
+  LengthUnit,
+  NewAsWritten,
+  NewObservation,
+  NewReading,
+  School,
+} from '@merry-tailor/core'
+
+/** How the demonstration is told: people, dogs, tickets and notes as data, in the words and units of the bench. */
+export interface OwnerStory {
+  key: string
+  name: string
+  contact: string
+  notes?: string
+}
+
+export type DogStory = { key: string; owner: string; ageDays: number } & Pick<DogFields, 'name'> & Partial<Omit<DogFields, 'name' | 'born' | 'ownerId'>>
+
+/** Measure and how it was typed; `one` side is as taken. `struck` gives the reason. */
+export interface ReadingStory {
+  measure: string
+  typed: string
+  one?: true
+  struck?: string
+  by?: string
+  with?: Partial<Pick<NewReading, 'place' | 'method' | 'coat' | 'chalkMark' | 'postureDoubt' | 'heldBy' | 'dewclaw' | 'remark'>>
+}
+
+export interface RoundStory {
+  label: string
+  changed?: string
+  /** Minutes after the ticket's clock. */
+  after: number
+  seen: [check: string, state: NewObservation['state'], grade: NewObservation['grade'], typed?: string][]
+  symptoms?: [id: string, remedy: number | null][]
+}
+
+export interface ItemStory {
+  family: FamilyId
+  way: ItemWay
+  school?: School
+  choice?: { table: string; labels: string[]; overruled?: { advised: string; why: string } }
+  rounds?: RoundStory[]
+}
+
+export interface TicketStory {
+  dog: string | null
+  /** Days before today the ticket was opened, and at what time. */
+  daysAgo: number
+  clock: string
+  activities: Activity[]
+  /** Days from today. */
+  needed?: number
+  promised?: number
+  unit: LengthUnit
+  items: ItemStory[]
+  readings: ReadingStory[]
+  asWritten?: Pick<NewAsWritten, 'letters' | 'asWritten' | 'came' | 'wanted' | 'remark'>[]
+  wholeBody?: true
+  acknowledged?: Pick<Acknowledgement, 'kind' | 'code' | 'text' | 'reason'>[]
+  closed?: true
+  nextLook?: number
+  notes?: string
+}
+
+export interface NoteStory {
+  dog: string
+  kind: DogNoteKind
+  text: string
+  daysAgo: number
+  overDaysAgo?: number
+}
