@@ -1,5 +1,4 @@
 import { formatLength, measureIds as allIds, measures } from '@merry-tailor/core'
-import { Delete } from 'lucide-react'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { useOwnersQuery } from '../api/shop-api'
@@ -8,6 +7,7 @@ import { PlaceFrame } from '../app/Strip'
 import { useAppSelector } from '../app/store'
 import { useKeys } from '../app/use-keys'
 import { Button } from '../ui/controls/Button'
+import { KnucklePad, padKeys } from '../ui/controls/KnucklePad'
 import { Picker } from '../ui/controls/Picker'
 import { Length } from '../ui/length/Fraction'
 import { TypedLength } from '../ui/length/TypedLength'
@@ -122,8 +122,6 @@ function Plan({ round, onStart, ready }: { round: Round; onStart: () => void; re
   )
 }
 
-const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9'] as const
-
 function Walk({ round, onEnd }: { round: Round; onEnd: () => void }) {
   const { line, tapes, unit } = round
   const settings = useAppSelector((state) => state.settings)
@@ -154,17 +152,16 @@ function Walk({ round, onEnd }: { round: Round; onEnd: () => void }) {
     const readable = /\d/.test(typed)
     if (readable) step(1)
   }
-  const press = (digit: string): void => {
-    setTyped(`${typed}${digit}`)
+  const type = (next: string): void => {
+    setTyped(next)
     setProblem(null)
   }
   useKeys({
     Enter: next,
-    ' ': () => (typed === '' ? next() : press(' ')),
-    Backspace: () => setTyped(typed.slice(0, -1)),
+    ' ': () => (typed === '' ? next() : type(`${typed} `)),
     ArrowRight: () => step(1),
     ArrowLeft: () => step(-1),
-    ...Object.fromEntries(['0', ...KEYS, '.', ',', '/'].map((digit) => [digit, () => press(digit)])),
+    ...padKeys(typed, type),
   })
   if (done) {
     return (
@@ -186,7 +183,6 @@ function Walk({ round, onEnd }: { round: Round; onEnd: () => void }) {
   }
   const kept = here.body[tape.key]
   const doubling = measures[tape.measure]?.doubling === true
-  const big = 'flex min-h-[72px] items-center justify-center rounded-[2px] border-2 border-ink bg-panel text-[34px] font-bold active:bg-ink active:text-panel'
   return (
     <div className="grid min-h-0 flex-1 grid-rows-[1fr_auto] lg:grid-cols-[230px_1fr_420px] lg:grid-rows-1">
       <ol aria-label="The line" className="quiet-scroll min-h-0 border-r-2 border-ink bg-panel max-lg:hidden">
@@ -234,34 +230,7 @@ function Walk({ round, onEnd }: { round: Round; onEnd: () => void }) {
         </p>
       </section>
       <div className="flex min-h-0 flex-col gap-2 border-t-2 border-ink bg-bench p-2 lg:border-t-0 lg:border-l-2">
-        <div className="grid flex-1 grid-cols-3 gap-2">
-          {KEYS.map((digit) => (
-            <button key={digit} type="button" className={big} onClick={() => press(digit)}>
-              {digit}
-            </button>
-          ))}
-          <button type="button" className={big} aria-label={unit === 'in' ? 'space' : 'point'} onClick={() => press(unit === 'in' ? ' ' : '.')}>
-            {unit === 'in' ? '␣' : '.'}
-          </button>
-          <button type="button" className={big} onClick={() => press('0')}>
-            0
-          </button>
-          <button type="button" className={big} aria-label="Take back" onClick={() => setTyped(typed.slice(0, -1))}>
-            <Delete size={36} aria-hidden />
-          </button>
-          {unit === 'in' &&
-            ['1/4', '1/2', '3/4'].map((fraction) => (
-              <button
-                key={fraction}
-                type="button"
-                className={big}
-                aria-label={fraction}
-                onClick={() => setTyped(`${typed.replace(/ ?\d\/\d$/, '').trim()} ${fraction}`.trim())}
-              >
-                <TypedLength text={fraction} />
-              </button>
-            ))}
-        </div>
+        <KnucklePad typed={typed} onType={type} fractions={unit === 'in' && tape.measure !== 'M00'} />
         <div className="grid grid-cols-2 gap-2">
           <button type="button" onClick={() => step(-1)} className="min-h-16 border-2 border-ink bg-panel text-[18px] font-bold">
             Dog before

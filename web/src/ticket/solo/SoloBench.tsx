@@ -1,11 +1,11 @@
 import { formatLength, measures, nextTape, readingsWanted } from '@merry-tailor/core'
-import { Delete } from 'lucide-react'
 import { useEffect, useState } from 'react'
 import { Link } from 'react-router'
 import { readingStyle, settingsChanged } from '../../app/settings'
 import { useAppDispatch, useAppSelector } from '../../app/store'
 import { useKeys } from '../../app/use-keys'
 import { useShop } from '../../app/use-shop'
+import { KnucklePad, padKeys } from '../../ui/controls/KnucklePad'
 import { TypedLength } from '../../ui/length/TypedLength'
 import { PLACES, tapeName, weightText } from '../../words/measuring'
 import { NoItem } from '../NoItem'
@@ -15,8 +15,6 @@ import { useBench } from '../measure/use-bench'
 import { useEntry } from '../measure/use-entry'
 import { useTapes } from '../measure/use-tapes'
 import { canSpeak, say } from './speak'
-
-const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9'] as const
 
 /** Alone with the dog: read from two metres, any tap goes on, knuckle-sized keys, prompts spoken when wished. */
 export function SoloBench() {
@@ -68,23 +66,18 @@ function Alone() {
       if (onward.key) go(onward.key)
     }
   }
-  const press = (digit: string): void => entry.setTyped(`${entry.typed}${digit}`)
-  const back = (): void => entry.setTyped(entry.typed.slice(0, -1))
-  const typing = Object.fromEntries(['0', ...KEYS, '.', ',', '/'].map((digit) => [digit, () => press(digit)]))
   useKeys({
     Enter: next,
-    ' ': () => (entry.typed.trim() === '' ? next() : press(' ')),
+    ' ': () => (entry.typed.trim() === '' ? next() : entry.setTyped(`${entry.typed} `)),
     ArrowRight: step(1),
     ArrowLeft: step(-1),
     ArrowDown: step(1),
     ArrowUp: step(-1),
-    Backspace: back,
     d: () => entry.doubling && entry.setOneSide(!entry.oneSide),
     u: () => dispatch(settingsChanged({ unit: unit === 'in' ? 'cm' : 'in' })),
-    ...typing,
+    ...padKeys(entry.typed, entry.setTyped),
   })
   if (!row || !measure) return null
-  const big = 'flex min-h-[64px] items-center justify-center rounded-[2px] border-2 border-ink bg-panel text-[32px] font-bold active:bg-ink active:text-panel'
   return (
     <>
       <RestBlock />
@@ -124,40 +117,7 @@ function Alone() {
           )}
         </button>
         <div className="flex min-h-0 flex-col gap-2 border-t-2 border-ink bg-bench p-2 lg:border-t-0">
-          <div className="grid flex-1 grid-cols-3 gap-2">
-            {KEYS.map((digit) => (
-              <button key={digit} type="button" className={big} onClick={() => press(digit)}>
-                {digit}
-              </button>
-            ))}
-            <button
-              type="button"
-              className={big}
-              onClick={() => press(unit === 'in' && !entry.weight ? ' ' : '.')}
-              aria-label={unit === 'in' && !entry.weight ? 'space' : 'point'}
-            >
-              {unit === 'in' && !entry.weight ? '␣' : '.'}
-            </button>
-            <button type="button" className={big} onClick={() => press('0')}>
-              0
-            </button>
-            <button type="button" className={big} onClick={back} aria-label="Take back">
-              <Delete size={34} aria-hidden />
-            </button>
-            {unit === 'in' && !entry.weight
-              ? ['1/4', '1/2', '3/4'].map((fraction) => (
-                  <button
-                    key={fraction}
-                    type="button"
-                    className={big}
-                    aria-label={fraction}
-                    onClick={() => entry.setTyped(`${entry.typed.replace(/ ?\d\/\d$/, '').trim()} ${fraction}`.trim())}
-                  >
-                    <TypedLength text={fraction} />
-                  </button>
-                ))
-              : null}
-          </div>
+          <KnucklePad typed={entry.typed} onType={entry.setTyped} fractions={unit === 'in' && !entry.weight} />
           <div className="grid grid-cols-2 gap-2">
             {entry.doubling ? (
               <button
