@@ -44,7 +44,7 @@ export function DevicePanel({ device, waitsFor }: { device: Device; waitsFor: st
       {port && (
         <>
           <p className="mt-1 text-mute">
-            {port.name}. A squeeze of its button pins into {waitsFor.toLowerCase()}.
+            {port.name}. A squeeze of its button pins into {port.name.endsWith('scale') ? 'weight' : waitsFor.toLowerCase()}.
           </p>
           <p className="mt-1 flex items-baseline justify-between gap-3" aria-live="polite">
             <span className="text-[25px] leading-8 font-bold">

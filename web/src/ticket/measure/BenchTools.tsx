@@ -76,6 +76,9 @@ export function BenchTools({ rows, onPick }: { rows: readonly TapeRow[]; onPick:
             >
               One round, rest, round backwards <Tick on={bench.rounds === 'apart'} />
             </DropdownMenu.CheckboxItem>
+            <DropdownMenu.CheckboxItem className={row} checked={bench.method === 'digital'} onCheckedChange={(on) => change({ method: on ? 'digital' : null })}>
+              Digital tape or scale <Tick on={bench.method === 'digital'} />
+            </DropdownMenu.CheckboxItem>
             <DropdownMenu.CheckboxItem
               className={row}
               checked={whole}

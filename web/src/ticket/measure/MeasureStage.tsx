@@ -178,7 +178,7 @@ function Bench() {
   const soFar = <SoFar active={row.tape.measure} onAgain={again} device={device} waitsFor={tapeName(row.tape.measure, row.tape.place)} />
 
   return (
-    <div className="grid min-h-0 flex-1 grid-cols-[320px_1fr] bench:grid-cols-[388px_1fr_344px]">
+    <div className="grid min-h-0 flex-1 grid-cols-[320px_minmax(0,1fr)] bench:grid-cols-[388px_minmax(0,1fr)_344px]">
       <section aria-label="Tapes for this ticket" className="flex min-h-0 flex-col border-r-2 border-ink bg-panel">
         <h2 className="flex shrink-0 items-baseline justify-between px-4 py-[7px] text-[19px] leading-6">
           <span>

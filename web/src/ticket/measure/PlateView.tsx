@@ -54,6 +54,8 @@ export function PlateView({ rows, active, doubled, turn, phone = false }: PlateV
       </div>
     )
   }
+  /** On a low mat the dog itself needs the room. */
+  const roomy = height >= 270
   const [upper, lower] = [small.find((plate) => plate === 'above' || plate === 'below'), small.find((plate) => plate !== 'above' && plate !== 'below')]
   return (
     <div ref={ref} className="mat relative min-h-0 flex-1 overflow-hidden">
@@ -64,11 +66,11 @@ export function PlateView({ rows, active, doubled, turn, phone = false }: PlateV
         others={phone ? [] : others}
         width={width}
         height={height}
-        top={phone ? 4 : 62}
+        top={phone ? 4 : roomy ? 62 : 12}
         stand={!phone}
         phone={phone}
       />
-      {!phone && upper && (
+      {!phone && roomy && upper && (
         <div className="absolute top-3 left-[18px]">
           <p className="text-[14.5px] font-bold">{PLATE_TITLES[upper]}</p>
           <PartPlateDrawing plate={upper} measure={measure} doubled={doubled} width={width * 0.4} />
