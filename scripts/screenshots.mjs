@@ -15,6 +15,11 @@ const url = await address
 node('node_modules/tsx/dist/cli.mjs', ['demo/src/load.ts', url])
 const sheets = await (await fetch(`${url}/api/tickets?state=open`)).json()
 const of = (name) => sheets.find((sheet) => sheet.dog?.name === name)
+const spinnaker = (await (await fetch(`${url}/api/dogs`)).json()).find((dog) => dog.name === 'Spinnaker')
+const walk = async (page) => {
+  await page.getByRole('button', { name: 'Down the line' }).click()
+  await page.keyboard.type('11 1/4')
+}
 const at = (name, stage) => `/tickets/${of(name).ticket.id}/${stage}`
 
 const bench = { width: 1280, height: 800 }
@@ -31,7 +36,12 @@ const views = [
   ['finish', at('Dulse', 'finish'), bench],
   ['docket', at('Dulse', 'docket'), bench],
   ['dogs', '/dogs', bench],
-  ['dog', `/dogs/${of('Oakum').dog.id}`, bench],
+  ['dog', `/dogs/${spinnaker.id}`, bench],
+  ['measure-paws', at('Thrift', 'measure'), bench],
+  ['solo', at('Sextant', 'solo'), bench, 'light', (page) => page.keyboard.type('12 3/8')],
+  ['round', `/round?dogs=${['Bilberry', 'Marlin', 'Lodestar', 'Oakum'].map((name) => of(name).dog.id).join(',')}&tapes=M01,M07`, bench, 'light', walk],
+  ['form', at('Sextant', 'form'), { width: 1024, height: 1100 }],
+  ['letters', at('Pebble', 'letters'), bench],
   ['sizes', '/sizes', bench],
   ['shop', '/shop', bench],
 ]
@@ -42,7 +52,7 @@ const browser = await chromium.launch({
 for (const [name, path, viewport, theme = 'light', act] of views) {
   const context = await browser.newContext({ viewport, hasTouch: viewport === phone, locale: 'en-GB' })
   const page = await context.newPage()
-  await page.addInitScript((kept) => localStorage.setItem('merry-tailor-settings', JSON.stringify(kept)), { theme, fitter: 'Ylva' })
+  await page.addInitScript((kept) => localStorage.setItem('merry-tailor-settings', JSON.stringify(kept)), { theme, fitter: 'Ylva', helper: 'Orrin' })
   await page.goto(url + path)
   await page.waitForLoadState('networkidle')
   await act?.(page)
