@@ -1,3 +1,4 @@
+import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs'
 import { expect, freshTicket, setLook, sheetOf, sheets, test } from './bench-of-one.ts'
 
 const kept = async (id: string) => (await sheets()).find((sheet) => sheet.ticket.id === id)?.readings ?? []
@@ -146,6 +147,40 @@ test('a squeeze of the digital tape pins into the active tape; a wedge types int
   await page.locator('#length-entry').blur()
   await page.keyboard.type('26.5\n')
   await expect.poll(async () => (await kept(id)).at(-1)).toMatchObject({ measure: 'M07', method: 'digital', asTyped: '26.5' })
+})
+
+test('the measuring form and the ask-back page print on A4 and Letter with every tape and its path', async ({ page }) => {
+  const [sextant, pebble] = await Promise.all([sheetOf('Sextant'), sheetOf('Pebble')])
+  for (const [path, words] of [
+    [
+      `/tickets/${sextant.ticket.id}/form`,
+      ['Harness neck', 'Sternum length', 'Girth, largest', 'Overall pulling length', 'Last rib, over-route', 'by a garment'],
+    ],
+    [`/tickets/${pebble.ticket.id}/ask-back`, ['“A–B”', '26,5 cm', 'Back length from neck base', 'Head circumference']],
+  ] as const) {
+    await page.goto(path)
+    await expect(page.getByRole('table').first()).toBeVisible()
+    // A drawn path in every row.
+    const rows = page.locator('.paper tbody tr').filter({ has: page.locator('svg') })
+    expect(await rows.count()).toBeGreaterThanOrEqual(5)
+    for (const format of ['A4', 'Letter'] as const) {
+      await page.getByRole('radio', { name: format }).click()
+      const pdf = await getDocument({ data: new Uint8Array(await page.pdf({ format, preferCSSPageSize: true })), verbosity: 0 }).promise
+      const first = await pdf.getPage(1)
+      const [, , width, height] = first.view
+      expect([Math.round(((width ?? 0) / 72) * 25.4), Math.round(((height ?? 0) / 72) * 25.4)]).toEqual(format === 'A4' ? [210, 297] : [216, 279])
+      const texts = await Promise.all(
+        Array.from({ length: pdf.numPages }, async (_, i) =>
+          (await (await pdf.getPage(i + 1)).getTextContent()).items.map((item) => ('str' in item ? item.str : '')).join(' '),
+        ),
+      )
+      const text = texts.join(' ').replace(/\s+/g, ' ')
+      for (const word of words) expect(text).toContain(word)
+      // The frame of the screen is not printed.
+      expect(text).not.toContain('Merry Tailor')
+      await pdf.destroy()
+    }
+  }
 })
 
 test('a filled form is typed in by keyboard, and a bad box keeps what was typed', async ({ page }) => {

@@ -18,7 +18,15 @@ self.addEventListener('activate', (event) => {
   event.waitUntil(
     caches
       .keys()
-      .then((names) => Promise.all(names.filter((name) => name !== CACHE).map((name) => caches.delete(name))))
+      // The build before stays: a page that is open may still ask for one of its rooms.
+      .then((names) =>
+        Promise.all(
+          names
+            .filter((name) => name !== CACHE)
+            .slice(0, -1)
+            .map((name) => caches.delete(name)),
+        ),
+      )
       .then(() => self.clients.claim()),
   )
 })
@@ -28,7 +36,7 @@ self.addEventListener('fetch', (event) => {
   if (event.request.method !== 'GET' || url.origin !== self.location.origin || url.pathname.startsWith('/api/')) return
   if (event.request.mode === 'navigate') {
     // A page comes from the server while it is there, so that a new build is seen at once.
-    event.respondWith(fetch(event.request).catch(async () => (await caches.match('/')) ?? Response.error()))
+    event.respondWith(fetch(event.request).catch(async () => (await (await caches.open(CACHE)).match('/')) ?? Response.error()))
     return
   }
   event.respondWith(caches.match(event.request).then((kept) => kept ?? fetch(event.request)))

@@ -16,6 +16,7 @@ import { FindingBlock } from './FindingBlock'
 import { LettersBlock } from './LettersBlock'
 import { useBench } from './use-bench'
 import { useTapes } from './use-tapes'
+import { WeightBlock } from './WeightBlock'
 
 interface SoFarProps {
   active: string
@@ -40,6 +41,7 @@ export function SoFar({ active, onAgain, device, waitsFor }: SoFarProps) {
           <FindingBlock key={`${finding.rule}-${finding.measures.join()}`} finding={finding} inHand={finding.measures[0] === active} onAgain={onAgain} />
         ))}
         <LettersBlock />
+        <WeightBlock />
         {(bench.method === 'digital' || device.port !== null || device.problem !== null) && <DevicePanel device={device} waitsFor={waitsFor} />}
         {items.map((item) => (
           <ItemSoFar key={item.id} item={item} />

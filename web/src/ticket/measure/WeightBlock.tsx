@@ -1,0 +1,30 @@
+import { useChangeDogMutation } from '../../api/shop-api'
+import { useAppSelector } from '../../app/store'
+import { Button } from '../../ui/controls/Button'
+import { weightText } from '../../words/measuring'
+import { useOpenTicket } from '../TicketFrame'
+
+/** Nearer than this share the record's weight is the weighed one. */
+const SAME_SHARE = 0.01
+
+/** The dog was weighed and the record says something else: one tap takes it over, nothing does so by itself. */
+export function WeightBlock() {
+  const { sheet, body, name } = useOpenTicket()
+  const unit = useAppSelector((state) => state.settings.unit)
+  const [change] = useChangeDogMutation()
+  const weighed = body.M00?.mm ?? null
+  const { dog } = sheet
+  if (!dog || weighed === null) return null
+  const known = dog.weightKg
+  if (known !== null && Math.abs(known - weighed) <= SAME_SHARE * weighed) return null
+  const kg = Math.round(weighed * 10) / 10
+  return (
+    <section aria-label="Weight in the record" className="border-b border-rule px-[18px] pt-2.5 pb-3">
+      <h3 className="text-[18px] leading-[22px]">Weighed {weightText(weighed, unit)}</h3>
+      <p className="mt-1">{known === null ? `${name}’s record has no weight yet.` : `${name}’s record says ${weightText(known, unit)}.`}</p>
+      <Button className="mt-2" onClick={() => void change({ id: dog.id, changes: [{ field: 'weightKg', from: known, to: kg }] })}>
+        Take it into the record
+      </Button>
+    </section>
+  )
+}
