@@ -115,11 +115,13 @@ test('alone: any tap goes on, keys pin, and the voice is silent until it is aske
   await page.keyboard.type('26')
   await page.keyboard.press('Enter')
   await expect.poll(() => page.evaluate(() => (window as unknown as { said: string[] }).said)).toContainEqual('26 inches. Kept.')
-  expect((await kept(id)).map((reading) => [reading.measure, reading.method])).toEqual([
-    ['M01', 'loop'],
-    ['M01', 'loop'],
-    ['M07', 'tape'],
-  ])
+  await expect
+    .poll(async () => (await kept(id)).map((reading) => [reading.measure, reading.method]))
+    .toEqual([
+      ['M01', 'loop'],
+      ['M01', 'loop'],
+      ['M07', 'tape'],
+    ])
 })
 
 test('a squeeze of the digital tape pins into the active tape; a wedge types into it', async ({ page }) => {

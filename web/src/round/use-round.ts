@@ -66,16 +66,11 @@ export function useRound() {
     const read = parseEntry(tape.measure, typed, unit)
     if (!read.ok) return read.problem
     const at = new Date().toISOString()
-    let ticketId = dog.sheet?.ticket.id ?? opened.current.get(dog.dog.id)
-    if (!ticketId) {
-      ticketId = uuid()
-      opened.current.set(dog.dog.id, ticketId)
-      const made = await addTicket({ id: ticketId, body: { dogId: dog.dog.id, ownerId: dog.dog.ownerId, counter: false, at, by: fitter } })
-      if (made.error) {
-        opened.current.delete(dog.dog.id)
-        return 'No ticket could be opened. The number stays here.'
-      }
-    }
+    const known = dog.sheet?.ticket.id ?? opened.current.get(dog.dog.id)
+    const ticketId = known ?? uuid()
+    // Both are kept in the order they were done; the number does not wait for the ticket's answer.
+    const making = known ? null : addTicket({ id: ticketId, body: { dogId: dog.dog.id, ownerId: dog.dog.ownerId, counter: false, at, by: fitter } })
+    if (making) opened.current.set(dog.dog.id, ticketId)
     const answer = await send({
       ticketId,
       act: {
@@ -98,6 +93,10 @@ export function useRound() {
         },
       },
     })
+    if (making && (await making).error) {
+      opened.current.delete(dog.dog.id)
+      return 'No ticket could be opened. The number stays here.'
+    }
     return answer.error ? 'Not saved. The number stays here.' : null
   }
   return { search: search.toString(), dogs, line, tapes, measureIds, set, pin, unit }

@@ -1,0 +1,93 @@
+import { fireEvent, screen, waitFor } from '@testing-library/react'
+import { describe, expect, it } from 'vitest'
+import { aDog, anItem, aTicket, renderPage, testShop, useTestShop } from '../test/shop'
+import { RoundEntry } from './RoundEntry'
+import { RoundPage } from './RoundPage'
+import { YardSheet } from './YardSheet'
+
+useTestShop()
+const press = (key: string): void => void fireEvent.keyDown(document.body, { key })
+
+/** Two dogs, the first with a ticket. */
+function line(): string {
+  const [one, two] = [aDog({ name: 'Fulmar' }), aDog({ name: 'Gannet' })]
+  testShop().dogs.push(one, two)
+  testShop().tickets.push(aTicket({ dog: one, items: [anItem()] }))
+  return `${one.id},${two.id}`
+}
+
+describe('a team round', () => {
+  it('is planned by tapping dogs in their order and choosing tapes', async () => {
+    line()
+    renderPage('/round', '/round', <RoundPage />)
+    expect(await screen.findByRole('button', { name: 'Waits for a dog' })).toBeDefined()
+    fireEvent.click(await screen.findByRole('button', { name: 'Gannet' }))
+    fireEvent.click(await screen.findByRole('button', { name: 'Fulmar' }))
+    expect(await screen.findByRole('button', { name: '1. Gannet' })).toBeDefined()
+    expect(screen.getByRole('button', { name: '2. Fulmar' })).toBeDefined()
+    fireEvent.click(screen.getByRole('button', { name: 'Leave out harness neck' }))
+    fireEvent.click(screen.getByRole('button', { name: 'Leave out girth, largest' }))
+    expect(await screen.findByRole('button', { name: 'Waits for a tape' })).toBeDefined()
+  })
+
+  it('runs one tape down the line, opens a ticket once for a dog without one, and brings the next tape', async () => {
+    const dogs = line()
+    renderPage(`/round?dogs=${dogs}&tapes=M07,M08`, '/round', <RoundPage />)
+    fireEvent.click(await screen.findByRole('button', { name: 'Down the line' }))
+    for (const number of ['66', '71', '65', '69']) {
+      for (const key of number) press(key)
+      press('Enter')
+    }
+    await screen.findByRole('heading', { name: 'The line is done' })
+    await waitFor(() => expect(testShop().sent.filter((each) => each.path.includes('/readings/'))).toHaveLength(4))
+    const opened = testShop().sent.filter((each) => /^\/tickets\/[^/]+$/.test(each.path))
+    expect(opened).toHaveLength(1)
+    const of = (i: number) => testShop().sent.filter((each) => each.path.includes('/readings/'))[i]
+    expect([of(0)?.body, of(3)?.body]).toMatchObject([
+      { measure: 'M07', mm: 660 },
+      { measure: 'M08', mm: 690 },
+    ])
+    // Both of Gannet's go to the ticket that was opened for her.
+    expect(of(1)?.path.split('/')[2]).toBe(of(3)?.path.split('/')[2])
+  })
+
+  it('goes on without a number, and back to the dog before', async () => {
+    renderPage(`/round?dogs=${line()}&tapes=M07`, '/round', <RoundPage />)
+    fireEvent.click(await screen.findByRole('button', { name: 'Down the line' }))
+    press('Enter')
+    expect(screen.getByRole('heading', { level: 1, name: 'Gannet' })).toBeDefined()
+    fireEvent.click(screen.getByRole('button', { name: 'Dog before' }))
+    expect(screen.getByRole('heading', { level: 1, name: 'Fulmar' })).toBeDefined()
+  })
+
+  it('prints a yard sheet with two boxes for each dog and tape, and the paths', async () => {
+    renderPage(`/round/sheet?dogs=${line()}&tapes=M01,M07`, '/round/sheet', <YardSheet />)
+    const row = await screen.findByRole('row', { name: /2\. Gannet/ })
+    expect(row.querySelectorAll('.write')).toHaveLength(4)
+    expect(document.querySelectorAll('figure svg')).toHaveLength(2)
+  })
+
+  it('takes a filled sheet, and names a bad box without losing it', async () => {
+    renderPage(`/round/entry?dogs=${line()}&tapes=M01,M07`, '/round/entry', <RoundEntry />)
+    const box = (name: string) => screen.findByLabelText<HTMLInputElement>(name)
+    fireEvent.change(await box('Fulmar, Harness neck, 1. reading'), { target: { value: '27,6' } })
+    fireEvent.change(await box('Gannet, Girth, largest, 1. reading'), { target: { value: 'big' } })
+    fireEvent.change(await box('Gannet, Girth, largest, 2. reading'), { target: { value: '70' } })
+    fireEvent.click(screen.getByRole('button', { name: 'Pin 3 readings' }))
+    expect((await screen.findByRole('alert')).textContent).toContain('Can’t read that')
+    expect(testShop().sent).toEqual([])
+    fireEvent.change(await box('Gannet, Girth, largest, 1. reading'), { target: { value: '70,4' } })
+    fireEvent.click(screen.getByRole('button', { name: 'Pin 3 readings' }))
+    await screen.findByText('elsewhere')
+    expect(
+      testShop()
+        .sent.filter((each) => each.path.includes('/readings/'))
+        .map((each) => each.body),
+    ).toMatchObject([
+      { measure: 'M01', side: 'one', remark: 'From the yard sheet' },
+      { measure: 'M07', mm: 704 },
+      { measure: 'M07', mm: 700 },
+    ])
+    expect(testShop().sent.filter((each) => /^\/tickets\/[^/]+$/.test(each.path))).toHaveLength(1)
+  })
+})

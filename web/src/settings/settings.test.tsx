@@ -1,0 +1,131 @@
+import { fireEvent, screen, waitFor, within } from '@testing-library/react'
+import { describe, expect, it } from 'vitest'
+import { AT, nextId, renderPage, testShop, useTestShop } from '../test/shop'
+import { store } from '../app/store'
+import { SettingsPage } from './SettingsPage'
+
+useTestShop()
+const open = () => renderPage('/shop', '/shop', <SettingsPage />)
+const changes = () =>
+  testShop()
+    .sent.filter((each) => each.path === '/shop')
+    .map((each) => (each.body as { changes: unknown[] }).changes[0])
+
+describe('the shop’s agreements', () => {
+  it('are sent each against the value seen, and every device follows', async () => {
+    open()
+    fireEvent.click(await screen.findByRole('radio', { name: 'Three times, mean' }))
+    fireEvent.click(screen.getByRole('radio', { name: 'School B' }))
+    fireEvent.click(screen.getByRole('radio', { name: 'A sixteenth' }))
+    fireEvent.click(screen.getByRole('switch', { name: /Largest rings/ }))
+    await waitFor(() =>
+      expect(changes()).toEqual([
+        { field: 'repeat', from: 'twice', to: 'three' },
+        { field: 'school', from: 'both', to: 'B' },
+        { field: 'inchStep', from: 0.125, to: 0.0625 },
+        { field: 'largestCounts', from: true, to: false },
+      ]),
+    )
+    await waitFor(() => expect(store.getState().settings.inchStep).toBe(0.0625))
+  })
+
+  it('show what is wrong with a number at its field, and both values when somebody was faster', async () => {
+    open()
+    const field = await screen.findByLabelText<HTMLInputElement>('Two readings may differ, mm')
+    fireEvent.change(field, { target: { value: 'a lot' } })
+    fireEvent.blur(field)
+    expect((await screen.findByRole('alert')).textContent).toBe('A number, please.')
+    testShop().answers['PATCH /shop'] = () =>
+      new Response('{"code":"stale-edit","detail":"Both are given.","conflicts":[{"field":"toleranceMm","yours":12,"theirs":8}]}', { status: 409 })
+    fireEvent.change(field, { target: { value: '12' } })
+    fireEvent.blur(field)
+    expect((await screen.findByRole('alert')).textContent).toContain('somebody set it to “8”; you typed “12”')
+  })
+
+  it('keep the rest in minutes and the share of the length in hundredths', async () => {
+    open()
+    const rest = await screen.findByLabelText<HTMLInputElement>('Rest between rounds, min')
+    expect(rest.value).toBe('3')
+    fireEvent.change(rest, { target: { value: '5' } })
+    fireEvent.blur(rest)
+    const share = screen.getByLabelText('or of the length, per 100')
+    fireEvent.change(share, { target: { value: '1,5' } })
+    fireEvent.blur(share)
+    await waitFor(() =>
+      expect(changes()).toEqual([
+        { field: 'restSeconds', from: 180, to: 300 },
+        { field: 'toleranceShare', from: 0.02, to: 0.015 },
+      ]),
+    )
+  })
+})
+
+describe('fitters', () => {
+  it('come in by name and are chosen by chip', async () => {
+    testShop().fitters.push(
+      { id: nextId(), name: 'Orrin', gauge: null, left: false, createdAt: AT },
+      { id: nextId(), name: 'Gone', gauge: null, left: true, createdAt: AT },
+    )
+    open()
+    fireEvent.click(await screen.findByRole('button', { name: 'Orrin' }))
+    expect(store.getState().settings.fitter).toBe('Orrin')
+    expect(screen.queryByRole('button', { name: 'Gone' })).toBeNull()
+    fireEvent.click(screen.getByRole('button', { name: 'Take in' }))
+    expect((await screen.findByRole('alert')).textContent).toContain('A name')
+    testShop().answers['PUT /fitters'] = () => new Response('{"code":"name-taken","detail":"There is a Orrin at the bench already."}', { status: 409 })
+    fireEvent.change(screen.getByLabelText('Take a fitter in'), { target: { value: 'Orrin' } })
+    fireEvent.click(screen.getByRole('button', { name: 'Take in' }))
+    await waitFor(() => expect(screen.getByRole('alert').textContent).toContain('already'))
+    expect(screen.getByLabelText<HTMLInputElement>('Take a fitter in').value).toBe('Orrin')
+  })
+
+  it('measure their own fingers in four steps, and a hand that is none is asked again', async () => {
+    testShop().fitters.push({ id: nextId(), name: 'Ylva', gauge: null, left: false, createdAt: AT })
+    open()
+    fireEvent.click(await screen.findByRole('button', { name: 'Measure them' }))
+    const step = async (title: RegExp, typed: string): Promise<void> => {
+      await screen.findByText(title)
+      fireEvent.change(screen.getByLabelText('Length, cm'), { target: { value: typed } })
+      fireEvent.click(screen.getByRole('button', { name: /Next|Keep/ }))
+    }
+    await step(/1 of 4\. The index finger/, '14')
+    expect((await screen.findByRole('alert')).textContent).toContain('for any hand')
+    await step(/1 of 4/, '1,4')
+    await step(/2 of 4/, '3,2')
+    await step(/3 of 4/, '6,8')
+    await step(/4 of 4/, '2,3')
+    await waitFor(() =>
+      expect(testShop().sent.at(-1)).toMatchObject({
+        method: 'PATCH',
+        body: { changes: [{ field: 'gauge', from: null, to: { indexMm: 14, twoMm: 32, fourMm: 68, handMm: 23 } }] },
+      }),
+    )
+  })
+})
+
+describe('the whole book', () => {
+  const choose = (text: string): void => {
+    const file = new File([text], 'book.json')
+    Object.assign(file, { text: () => Promise.resolve(text) })
+    fireEvent.change(screen.getByLabelText('A copy of the whole book'), { target: { files: [file] } })
+  }
+
+  it('is replaced only when that is said', async () => {
+    testShop().answers['PUT /book?replace=no'] = () => new Response('{"code":"shop-not-empty"}', { status: 409 })
+    testShop().answers['PUT /book?replace=yes'] = () => new Response('{"rows":42}')
+    open()
+    await screen.findByText('The whole book')
+    choose('{"format":"merry-tailor/book"}')
+    const asked = await screen.findByText('There is a book here already.')
+    fireEvent.click(within(asked.closest('[role="alert"]') as HTMLElement).getByRole('button', { name: 'Replace this book' }))
+    await screen.findByText('book.json is back: 42 records.')
+  })
+
+  it('says what is wrong and that nothing was changed', async () => {
+    testShop().answers['PUT /book'] = () => new Response('{"code":"bad-document","detail":"dogs, row 1: the column \\"tail\\" does not fit."}', { status: 422 })
+    open()
+    await screen.findByText('The whole book')
+    choose('{}')
+    expect((await screen.findByRole('alert')).textContent).toContain('does not fit. Nothing was changed.')
+  })
+})

@@ -1,0 +1,79 @@
+import { fireEvent, screen, waitFor, within } from '@testing-library/react'
+import { describe, expect, it } from 'vitest'
+import { AskBack } from '../paper/AskBack'
+import { AT, aReading, anItem, aTicket, nextId, renderStage, testShop, useTestShop } from '../../test/shop'
+import { isOpen } from './is-open'
+import { LettersPage } from './LettersPage'
+
+useTestShop()
+const written = (letters: string, asWritten: string) => ({
+  id: nextId(),
+  letters,
+  asWritten,
+  came: 'mail' as const,
+  wanted: 'M14',
+  remark: '',
+  at: AT,
+  by: 'Ylva',
+  became: null,
+})
+
+describe('numbers as written', () => {
+  it('are kept just as they stood, with what is missing said at the field', async () => {
+    renderStage(aTicket(), 'letters', <LettersPage />)
+    fireEvent.click(await screen.findByRole('button', { name: 'Keep as written' }))
+    expect((await screen.findByRole('alert')).textContent).toContain('What did they call it?')
+    fireEvent.change(screen.getByLabelText('Their letter or word'), { target: { value: 'length' } })
+    fireEvent.click(screen.getByRole('button', { name: 'Keep as written' }))
+    expect((await screen.findByRole('alert')).textContent).toContain('just as it stood')
+    fireEvent.change(screen.getByLabelText('The number, as written'), { target: { value: '34 or 35' } })
+    fireEvent.click(screen.getByRole('button', { name: 'Keep as written' }))
+    await screen.findByText('“length” 34 or 35')
+    await waitFor(() => expect(testShop().sent).toHaveLength(1))
+    expect(testShop().sent[0]?.body).toMatchObject({ letters: 'length', asWritten: '34 or 35', came: 'mail', wanted: null, by: 'Ylva' })
+  })
+
+  it('become a reading when the sender answers, with where it came from', async () => {
+    renderStage(aTicket({ asWritten: [written('B', '36')] }), 'letters', <LettersPage />)
+    fireEvent.click(await screen.findByRole('button', { name: 'They answered' }))
+    fireEvent.change(screen.getByLabelText('The number, read'), { target: { value: 'about 36' } })
+    fireEvent.click(screen.getByRole('button', { name: 'Take it as a reading' }))
+    expect((await screen.findByRole('alert')).textContent).toContain('Can’t read that')
+    fireEvent.change(screen.getByLabelText('The number, read'), { target: { value: '36' } })
+    fireEvent.click(screen.getByRole('button', { name: 'Take it as a reading' }))
+    await screen.findByText(/became back length/)
+    await waitFor(() => expect(testShop().sent).toHaveLength(2))
+    expect(testShop().sent.map((each) => each.path.split('/')[3])).toEqual(['readings', 'as-written'])
+    expect(testShop().sent[0]?.body).toMatchObject({ measure: 'M14', mm: 360, remark: 'Came as “B”, answered by the sender' })
+  })
+
+  it('are struck when nobody answers', async () => {
+    renderStage(aTicket({ asWritten: [written('B', '36')] }), 'letters', <LettersPage />)
+    fireEvent.click(await screen.findByRole('button', { name: 'Strike out' }))
+    await screen.findByText(/struck out .* by Ylva/)
+    expect(screen.queryByRole('button', { name: 'They answered' })).toBeNull()
+  })
+
+  it('wait again when the reading they became is taken back', () => {
+    const reading = aReading('M14', 360)
+    const answered = { ...written('B', '36'), became: { readingId: reading.id, at: AT, by: '' } }
+    expect(isOpen(answered, [reading])).toBe(false)
+    expect(isOpen(answered, [{ ...reading, struck: { why: 'x', at: AT, by: '' } }])).toBe(true)
+    expect(isOpen({ ...answered, struck: { why: 'x', at: AT, by: '' } }, [reading])).toBe(false)
+  })
+
+  it('are asked back about on a page with the drawn path of each measure wanted', async () => {
+    renderStage(aTicket({ items: [anItem({ family: 'C1', way: 'made' })], asWritten: [written('B', '36')] }), 'ask-back', <AskBack />)
+    const page = await screen.findByRole('region', { name: 'Ask-back page, Tern' })
+    expect(within(page).getByRole('cell', { name: '“B”' })).toBeDefined()
+    const drawn = within(page)
+      .getAllByRole('row')
+      .filter((row) => row.querySelector('svg'))
+    // The measure the letter may be, and the three a rug wants.
+    expect(drawn.map((row) => row.textContent.slice(0, 26))).toEqual(
+      ['1. Back length Withers to ', '2. Half drop of rug Centre', '3. Front shoulder to shoul', '4. Back length from collar'].map(
+        (text) => expect.stringContaining(text.slice(3, 14)) as string,
+      ),
+    )
+  })
+})
