@@ -259,29 +259,6 @@ test('one tape goes down a line of dogs on large keys, then the next tape', asyn
   await expect(page.getByRole('cell', { name: '2. Marlin' })).toBeVisible()
 })
 
-test('a kennel list shows its bad cells and goes in whole when they are right', async ({ page }) => {
-  await page.goto('/dogs/bring-in')
-  const choose = (text: string) =>
-    page.getByLabel('Kennel list or body sheet').setInputFiles({ name: 'yard.csv', mimeType: 'text/csv', buffer: Buffer.from(text) })
-  await choose('name,sex,M07 cm\nKittiwake,f,wide\nPuffin,m,61.2\n')
-  await expect(page.getByRole('status')).toContainText('2 dogs read, 1 good; one cell to put right')
-  await expect(
-    page
-      .getByText('“wide” is no length', { exact: false })
-      .or(page.getByText('"wide" is no length', { exact: false }))
-      .first(),
-  ).toBeVisible()
-  const rows = Array.from({ length: 4998 }, (_, i) => `Yard dog ${i},m,${60 + (i % 9)}`)
-  await choose(['name,sex,M07 cm', 'Kittiwake,f,58.4', 'Puffin,m,61.2', ...rows].join('\n'))
-  // The page goes on drawing while five thousand rows are read.
-  await expect(page.getByRole('status')).toContainText('5000 dogs read, 5000 good')
-  await page.getByRole('button', { name: 'Take 5000 dogs in' }).click()
-  await expect(page).toHaveURL(/dogs$/, { timeout: 60_000 })
-  await page.goto('/')
-  await page.getByPlaceholder('Dog, owner, ticket').fill('kittiw')
-  await expect(page.getByText('Kittiwake').first()).toBeVisible()
-})
-
 test('a dog’s page compares two dates, keeps notes and photographs, and takes its body sheet out', async ({ page }) => {
   const { dogs } = { dogs: (await (await fetch(`${process.env.MERRY_ADDRESS ?? ''}/api/dogs`)).json()) as { id: string; name: string }[] }
   const spinnaker = dogs.find((dog) => dog.name === 'Spinnaker')

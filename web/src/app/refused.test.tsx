@@ -2,12 +2,12 @@ import { fireEvent, render, screen, waitFor } from '@testing-library/react'
 import { Provider } from 'react-redux'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { deviceStore, type RefusedWrite } from '../api/device-store'
-import { AT, testShop, useTestShop } from '../test/shop'
+import { AT, testShop, withTestShop } from '../test/shop'
 import { Refused } from './Refused'
 import { outboxChanged } from './saving'
 import { store } from './store'
 
-useTestShop()
+withTestShop()
 
 async function refused(write: Partial<RefusedWrite>): Promise<void> {
   const whole: RefusedWrite = {

@@ -3,12 +3,12 @@ import { act, fireEvent, render, screen, waitFor } from '@testing-library/react'
 import { Provider } from 'react-redux'
 import { describe, expect, it, vi } from 'vitest'
 import { store } from '../app/store'
-import { testShop, useTestShop } from '../test/shop'
+import { testShop, withTestShop } from '../test/shop'
 import { DevicePanel } from './DevicePanel'
 import { listen, type DevicePort } from './port'
 import { useDevice, valueOf, type DeviceValue } from './use-device'
 
-useTestShop()
+withTestShop()
 const frame = (over: Partial<Frame> = {}): Frame => ({ id: 'TAPE7', seq: 1, event: 'squeeze', value: 298.6, unit: 'mm', battery: 87, ...over })
 const bytes = (text: string): Uint8Array => Uint8Array.from(text, (sign) => sign.charCodeAt(0))
 

@@ -8,6 +8,8 @@ import { Empty, Snag, Unrolling } from '../ui/State'
 import { dogLine } from '../words/dogs'
 import { problemWords } from '../words/problems'
 import { useMemo } from 'react'
+import { DogFinder, MoreDogs } from './DogFinder'
+import { useDogFinder } from './use-dog-finder'
 
 /** Every dog in the book, by name. */
 export function DogsPage() {
@@ -18,7 +20,8 @@ export function DogsPage() {
   const navigate = useNavigate()
   const ownerId = search.get('owner')
   const owner = owners.find((each) => each.id === ownerId)
-  const shown = (dogs ?? []).filter((dog) => !ownerId || dog.ownerId === ownerId)
+  const shown = useMemo(() => (dogs ?? []).filter((dog) => !ownerId || dog.ownerId === ownerId), [dogs, ownerId])
+  const finding = useDogFinder(shown)
   const bodies = useMemo(() => new Map(sheets.flatMap((sheet) => (sheet.dog ? [[sheet.dog.id, bodyOf(sheet.readings)] as const] : []))), [sheets])
   return (
     <PlaceFrame name="Dogs" detail={owner ? `of ${owner.name}${owner.contact ? `, ${owner.contact}` : ''}` : `${shown.length} in the book`}>
@@ -57,11 +60,19 @@ export function DogsPage() {
             No dog here yet. A dog comes into the book with its first ticket.
           </Empty>
         ) : (
-          <ul className="grid content-start md:grid-cols-2 bench:grid-cols-3">
-            {shown.map((dog) => (
-              <DogRow key={dog.id} dog={dog} owner={owners.find((each) => each.id === dog.ownerId)?.name} body={bodies.get(dog.id) ?? {}} />
-            ))}
-          </ul>
+          <>
+            {finding.useful && (
+              <div className="border-b border-rule px-4 py-2">
+                <DogFinder finding={finding} />
+              </div>
+            )}
+            <ul className="grid content-start md:grid-cols-2 bench:grid-cols-3">
+              {finding.shown.map((dog) => (
+                <DogRow key={dog.id} dog={dog} owner={owners.find((each) => each.id === dog.ownerId)?.name} body={bodies.get(dog.id) ?? {}} />
+              ))}
+            </ul>
+            <MoreDogs finding={finding} />
+          </>
         )}
       </div>
     </PlaceFrame>

@@ -3,9 +3,10 @@ import { readKennelList } from '@merry-tailor/core/formats'
 import { fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, it, vi } from 'vitest'
 import type { DogSheet } from '@merry-tailor/core'
-import { AT, aDog, aReading, aTicket, nextId, renderPage, testShop, useTestShop } from '../test/shop'
+import { AT, aDog, aReading, aTicket, nextId, renderPage, testShop, withTestShop } from '../test/shop'
 import { BringIn } from './BringIn'
 import { DogPage } from './DogPage'
+import { DogsPage } from './DogsPage'
 import { visitsOf } from './visits'
 import { USUAL_SHOP } from '@merry-tailor/core'
 
@@ -13,7 +14,7 @@ vi.mock('../workers/read-kennel', () => ({
   readKennel: (text: string, about: { unit: 'in' | 'cm'; at: string; by: string }) => Promise.resolve(readKennelList(text, about)),
 }))
 vi.mock('./WeightChart', () => ({ WeightChart: ({ points }: { points: unknown[] }) => <p>{points.length} weighings drawn</p> }))
-useTestShop()
+withTestShop()
 
 function grownDog(): DogSheet {
   const dog = aDog({ name: 'Petrel', notes: 'Leans.' })
@@ -142,10 +143,25 @@ describe('bringing dogs in', () => {
     choose('tern.json', '{"format":"merry-tailor/body-sheet","version":7}')
     expect((await screen.findByRole('alert')).textContent).toContain('version')
     const dog = aDog({ name: 'Shearwater' })
-    const { ownerId: _, ...plain } = dog
+    const plain = Object.fromEntries(Object.entries(dog).filter(([key]) => key !== 'ownerId')) as Omit<typeof dog, 'ownerId'>
     choose('tern.json', bodySheetToJson({ format: 'merry-tailor/body-sheet', version: 1, dog: plain, owner: null, visits: [], notes: [] }))
     fireEvent.click(await screen.findByRole('button', { name: 'Take it in' }))
     await screen.findByText('elsewhere')
     expect(testShop().sent[0]?.path).toContain(`/body-sheets/${dog.id}?ownerId=`)
+  })
+})
+
+describe('the list of dogs', () => {
+  it('draws a page of a kennel’s hundreds and finds the rest by name', async () => {
+    for (let i = 0; i < 130; i++) testShop().dogs.push(aDog({ name: i === 129 ? 'Ólaf the last' : `Yard dog ${i}` }))
+    renderPage('/dogs', '/dogs', <DogsPage />)
+    expect(await screen.findAllByRole('listitem')).toHaveLength(60)
+    fireEvent.click(screen.getByRole('button', { name: '70 more; show the next 60' }))
+    expect(screen.getAllByRole('listitem')).toHaveLength(120)
+    fireEvent.change(screen.getByLabelText('Find a dog'), { target: { value: 'last olaf' } })
+    expect(screen.getAllByRole('listitem')).toHaveLength(1)
+    expect(screen.getByRole('link', { name: /Ólaf the last/ })).toBeDefined()
+    fireEvent.change(screen.getByLabelText('Find a dog'), { target: { value: 'nobody' } })
+    expect(screen.getByText('No dog by that name here.')).toBeDefined()
   })
 })

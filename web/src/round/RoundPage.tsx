@@ -14,6 +14,8 @@ import { TypedLength } from '../ui/length/TypedLength'
 import { Worded } from '../ui/length/Worded'
 import { tapeName, weightText } from '../words/measuring'
 import { measureName } from '../words/stages'
+import { DogFinder, MoreDogs } from '../dogs/DogFinder'
+import { useDogFinder } from '../dogs/use-dog-finder'
 import { Chip } from '../ticket/measure/TakenHow'
 import { useRound } from './use-round'
 
@@ -34,6 +36,9 @@ type Round = ReturnType<typeof useRound>
 function Plan({ round, onStart, ready }: { round: Round; onStart: () => void; ready: boolean }) {
   const { data: owners = [] } = useOwnersQuery(undefined)
   const ids = round.line.map((each) => each.dog.id)
+  const finding = useDogFinder(round.dogs)
+  // Those in the line stay in sight while others are looked for.
+  const picked = finding.useful ? round.line.map((each) => each.dog).filter((dog) => !finding.shown.includes(dog)) : []
   const setDogs = (next: string[]): void => round.set({ dogs: next.join(',') })
   const toggle = (id: string): void => setDogs(ids.includes(id) ? ids.filter((each) => each !== id) : [...ids, id])
   const setTapes = (next: string[]): void => round.set({ tapes: next.join(',') })
@@ -51,8 +56,11 @@ function Plan({ round, onStart, ready }: { round: Round; onStart: () => void; re
               </Button>
             ))}
         </div>
+        <div className="mt-3">
+          <DogFinder finding={finding} />
+        </div>
         <ul className="mt-3 flex flex-wrap gap-1.5">
-          {round.dogs.slice(0, 400).map((dog) => {
+          {[...picked, ...finding.shown].map((dog) => {
             const at = ids.indexOf(dog.id)
             return (
               <li key={dog.id}>
@@ -64,6 +72,7 @@ function Plan({ round, onStart, ready }: { round: Round; onStart: () => void; re
             )
           })}
         </ul>
+        <MoreDogs finding={finding} />
         {round.dogs.length === 0 && <p className="mt-3 text-mute">No dog in the book yet. Bring a kennel list in under Dogs.</p>}
       </section>
       <section aria-label="The tapes" className="flex min-h-0 flex-col border-ink bg-panel max-lg:border-t-2 lg:border-l-2">

@@ -1,11 +1,11 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
-import { aDog, anItem, aTicket, renderPage, testShop, useTestShop } from '../test/shop'
+import { aDog, anItem, aTicket, renderPage, testShop, withTestShop } from '../test/shop'
 import { RoundEntry } from './RoundEntry'
 import { RoundPage } from './RoundPage'
 import { YardSheet } from './YardSheet'
 
-useTestShop()
+withTestShop()
 const press = (key: string): void => void fireEvent.keyDown(document.body, { key })
 
 /** Two dogs, the first with a ticket. */

@@ -1,10 +1,10 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
-import { AT, nextId, renderPage, testShop, useTestShop } from '../test/shop'
+import { AT, nextId, renderPage, testShop, withTestShop } from '../test/shop'
 import { store } from '../app/store'
 import { SettingsPage } from './SettingsPage'
 
-useTestShop()
+withTestShop()
 const open = () => renderPage('/shop', '/shop', <SettingsPage />)
 const changes = () =>
   testShop()

@@ -144,7 +144,7 @@ function read(path: string): Response {
 }
 
 /** Puts the shop up before each test of a file and takes it down after. */
-export function useTestShop(): void {
+export function withTestShop(): void {
   beforeAll(() => {
     vi.stubGlobal(
       'ResizeObserver',

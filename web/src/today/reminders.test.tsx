@@ -1,9 +1,9 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react'
 import { expect, it } from 'vitest'
-import { renderPage, testShop, useTestShop } from '../test/shop'
+import { renderPage, testShop, withTestShop } from '../test/shop'
 import { Reminders } from './Reminders'
 
-useTestShop()
+withTestShop()
 
 it('says who is to be measured again and why, who comes back, and opens a ticket', async () => {
   testShop().answers['GET /reminders'] = () =>

@@ -1,11 +1,11 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import { AskBack } from '../paper/AskBack'
-import { AT, aReading, anItem, aTicket, nextId, renderStage, testShop, useTestShop } from '../../test/shop'
+import { AT, aReading, anItem, aTicket, nextId, renderStage, testShop, withTestShop } from '../../test/shop'
 import { isOpen } from './is-open'
 import { LettersPage } from './LettersPage'
 
-useTestShop()
+withTestShop()
 const written = (letters: string, asWritten: string) => ({
   id: nextId(),
   letters,

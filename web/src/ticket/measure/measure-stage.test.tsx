@@ -1,9 +1,9 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
-import { aReading, anItem, aTicket, nextId, AT, renderStage, testShop, useTestShop, wideScreen } from '../../test/shop'
+import { aReading, anItem, aTicket, nextId, AT, renderStage, testShop, withTestShop, wideScreen } from '../../test/shop'
 import { MeasureStage } from './MeasureStage'
 
-useTestShop()
+withTestShop()
 
 const field = (): Promise<HTMLInputElement> => screen.findByRole<HTMLInputElement>('textbox', { name: /./ })
 const pin = async (text: string): Promise<void> => {

@@ -1,10 +1,10 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
-import { anItem, aTicket, renderStage, testShop, useTestShop } from '../../test/shop'
+import { anItem, aTicket, renderStage, testShop, withTestShop } from '../../test/shop'
 import { MeasuringForm } from './MeasuringForm'
 import { QuickEntry } from './QuickEntry'
 
-useTestShop()
+withTestShop()
 const box = (name: string): HTMLInputElement => screen.getByLabelText<HTMLInputElement>(name)
 
 describe('the measuring form', () => {

@@ -1,9 +1,9 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react'
 import { describe, expect, it, vi } from 'vitest'
-import { aTicket, renderStage, testShop, useTestShop } from '../../test/shop'
+import { aTicket, renderStage, testShop, withTestShop } from '../../test/shop'
 import { SoloBench } from './SoloBench'
 
-useTestShop()
+withTestShop()
 const press = (key: string): void => void fireEvent.keyDown(document.body, { key })
 
 describe('alone with the dog', () => {
