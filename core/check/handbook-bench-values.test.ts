@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { agree, bodyOf, derivedOverall, measures, PLAIN_CIRCUMSTANCES, plausible, tapesFor, USUAL_SHOP, type Reading } from '../src/index.ts'
+import { agree, bodyOf, derivedOverall, measures, PLAIN_CIRCUMSTANCES, plausible, rugPieces, tapesFor, USUAL_SHOP, type Reading } from '../src/index.ts'
 
 /** Check values of the trade handbook, chapter 14, for the whole bench. V rows: common practice. W rows: from memory, unverified. */
 const inch = (value: number): number => value * 25.4
@@ -59,6 +59,24 @@ describe('values stated by practitioners (common practice)', () => {
     expect(inInches((body.M19?.mm ?? 0) / 2)).toBe(4)
     expect(ask(bodyG)).toEqual([])
     expect(tapesFor([{ family: 'C1', way: 'made' }]).map((tape) => tape.measure)).toEqual(['M18', 'M19', 'M15'])
+  })
+
+  it('V31 to V34, W07: the pieces of body G’s rug; fronts of 4 meet, of 6 cross by 4 and are outgrown at 12', () => {
+    const body = bodyOf([read('M15', 10), read('M18', 7.5, { side: 'one' }), read('M19', 8), read('M07', 20)])
+    const grown = rugPieces(body, { growing: false, sex: null })
+    expect([grown.lengthMm, grown.widthMm, grown.openBelowMm].map(inInches)).toEqual([10, 15, 5])
+    expect([grown.fronts?.eachMm, grown.fronts?.overlapMm, grown.fronts?.outgrownAtMm].map(inInches)).toEqual([4, 0, 8])
+    expect(grown.fronts?.holeSpacingMm).toBeNull()
+    const { fronts } = rugPieces(body, { growing: true, sex: null }, 5)
+    expect([fronts?.eachMm, fronts?.overlapMm, fronts?.outgrownAtMm, fronts?.holeSpacingMm].map(inInches)).toEqual([6, 4, 12, 1])
+  })
+
+  it('V36: a big dog’s band is two short strips of about 1 in, a small one’s is whole; a male’s lies ahead of the sheath', () => {
+    const big = rugPieces(bodyOf([read('M07', 32)]), { growing: false, sex: 'male' })
+    expect([big.band.kind, inInches(big.band.stripMm), big.band.aheadOfSheath]).toEqual(['strips', 1, true])
+    const small = rugPieces(bodyOf([read('M07', 20)]), { growing: false, sex: 'female' })
+    expect(small.band).toEqual({ kind: 'whole', stripMm: null, aheadOfSheath: false })
+    expect(small.fronts).toBeNull()
   })
 
   it('V35: the underside is 8.5 in on a female, 7 in on a male of the same body: 0.82', () => {

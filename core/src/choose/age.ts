@@ -16,3 +16,12 @@ export function ageInMonths(dog: Pick<Dog, 'born' | 'ageMonths' | 'ageSaidOn'>, 
   const since = dog.ageSaidOn ? differenceInMonths(day, parseISO(dog.ageSaidOn)) : 0
   return dog.ageMonths + Math.max(0, since)
 }
+
+/** Months until a dog counts as grown. Source: handbook 4.8, from memory, unverified. */
+export const GROWN_MONTHS = 18
+
+/** Whether a dog still grows on a day; a dog of unknown age is taken as grown. */
+export function stillGrows(dog: Pick<Dog, 'born' | 'ageMonths' | 'ageSaidOn'> | null, on: string): boolean {
+  const months = dog ? ageInMonths(dog, on) : null
+  return months !== null && months < GROWN_MONTHS
+}

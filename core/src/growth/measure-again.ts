@@ -1,4 +1,5 @@
-import { differenceInCalendarDays, differenceInMonths, parseISO } from 'date-fns'
+import { differenceInCalendarDays, parseISO } from 'date-fns'
+import { ageInMonths, GROWN_MONTHS } from '../choose/index.ts'
 import { families } from '../gear/index.ts'
 import type { Activity, DogNote, FamilyId, School } from '../model/index.ts'
 
@@ -69,7 +70,6 @@ export interface ComingBack {
 const PUPPY_DAYS = 28
 const YOUNG_DAYS = 31
 const PUPPY_MONTHS = 6
-const GROWN_MONTHS = 18
 /** Weight change that counts. Source: handbook 4.8, from memory, unverified. */
 const PULLING_SHARE = 0.05
 const COAT_SHARE = 0.1
@@ -103,11 +103,7 @@ export function measureAgain(record: MeasuredRecord, on: string): AgainReason[] 
 
   const reasons: AgainReason[] = []
   const days = differenceInCalendarDays(parseISO(on), parseISO(measuredOn))
-  const months = record.born
-    ? differenceInMonths(parseISO(on), parseISO(record.born))
-    : record.ageMonths !== null && record.ageSaidOn !== null
-      ? record.ageMonths + differenceInMonths(parseISO(on), parseISO(record.ageSaidOn))
-      : null
+  const months = record.born || record.ageSaidOn ? ageInMonths(record, on) : null
   if (months !== null && months < GROWN_MONTHS) {
     const every = months < PUPPY_MONTHS ? PUPPY_DAYS : YOUNG_DAYS
     if (days >= every) reasons.push({ code: 'growing', urgency: months < PUPPY_MONTHS ? 'now' : 'soon', since: measuredOn, facts: { days, months } })

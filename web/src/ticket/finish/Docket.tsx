@@ -33,6 +33,7 @@ import { titleWords } from '../../words/titles'
 import { verdictWord } from '../../words/verdicts'
 import { ageInMonths } from '@merry-tailor/core'
 import { useOpenTicket } from '../TicketFrame'
+import { RugPieces } from './RugPieces'
 import './docket.css'
 
 /** The docket's own screen: the page as it prints, and one button. */
@@ -228,6 +229,7 @@ function ItemPart({ item, sheet }: { item: Item; sheet: TicketSheet }) {
         <b>Size:</b> {choice ? `${choice.labels.join(', then ')}${table ? `, ${table.maker} “${table.name}”, version ${table.version}` : ''}` : 'not chosen'}
         {choice?.overruled ? `. The bench said: ${choice.overruled.advised}. Chosen because: ${choice.overruled.why}` : ''}
       </p>
+      {item.family === 'C1' && item.way === 'made' && <RugPieces />}
       {size && choice && (
         <p>
           <b>Predicted from the tapes:</b> {choice.labels[0]} {titleWords(size)}{' '}

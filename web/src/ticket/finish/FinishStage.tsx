@@ -16,6 +16,7 @@ import { familyName, measureName, wayName } from '../../words/stages'
 import { saveField } from '../ask/use-record'
 import { useOpenTicket } from '../TicketFrame'
 import { DocketPage } from './Docket'
+import { RugPieces } from './RugPieces'
 
 /** Finish: what was chosen and seen, the day to look again, the docket, and closing the ticket. */
 export function FinishStage() {
@@ -64,6 +65,7 @@ export function FinishStage() {
                     {wayName(item.way)}
                     {choice ? `. Chosen: ${choice.labels.join(', then ')}` : '. No size chosen yet'}
                   </p>
+                  {item.family === 'C1' && item.way === 'made' && <RugPieces />}
                   <p className="mt-1 flex flex-wrap items-center gap-x-3">
                     <VerdictWord grade={verdict?.grade ?? 'none'} basis="seen" />
                     {round && verdict && <span className="text-mute">{`${round.label}, ${verdict.seen} of ${verdict.wanted} checks seen`}</span>}

@@ -1,0 +1,1 @@
+export { rugPieces, type RugPieces } from './rug.ts'
