@@ -4,20 +4,23 @@ import {
   PLAIN_CIRCUMSTANCES,
   USUAL_SHOP,
   type Act,
+  type Change,
   type Dog,
   type DogSheet,
   type Fitter,
   type Item,
   type Reading,
   type ShopFields,
+  type SizeTable,
   type TicketSheet,
 } from '@merry-tailor/core'
-import { cleanup, render } from '@testing-library/react'
+import { cleanup, configure, render } from '@testing-library/react'
 import type { ReactNode } from 'react'
 import { Provider } from 'react-redux'
 import { createMemoryRouter, RouterProvider } from 'react-router'
 import { afterEach, beforeAll, beforeEach, vi } from 'vitest'
 import { deviceStore } from '../api/device-store'
+import { sheetRecipes } from '../api/recipes'
 import { shopApi } from '../api/shop-api'
 import { settingsChanged } from '../app/settings'
 import { store } from '../app/store'
@@ -27,6 +30,7 @@ import { TicketFrame } from '../ticket/TicketFrame'
 export interface TestShop {
   tickets: TicketSheet[]
   dogs: Dog[]
+  sizeTables: SizeTable[]
   dogSheets: Record<string, DogSheet>
   fitters: Fitter[]
   shop: ShopFields
@@ -74,7 +78,7 @@ export const aReading = (measure: string, mm: number, over: Partial<Reading> = {
   by: 'Ylva',
   ...over,
 })
-export const aTicket = (over: Partial<TicketSheet> = {}): TicketSheet => {
+export const aTicket = ({ ticket, ...over }: Partial<Omit<TicketSheet, 'ticket'>> & { ticket?: Partial<TicketSheet['ticket']> } = {}): TicketSheet => {
   const dog = over.dog === undefined ? aDog() : over.dog
   return {
     ticket: {
@@ -93,7 +97,7 @@ export const aTicket = (over: Partial<TicketSheet> = {}): TicketSheet => {
       counter: false,
       createdAt: AT,
       by: 'Ylva',
-      ...over.ticket,
+      ...ticket,
     },
     owner: null,
     items: [anItem()],
@@ -120,6 +124,19 @@ function write(method: string, path: string, body: unknown): Response {
     const [, , kind = '', id = '', answer] = part
     const act = answer ? 'answer' : ACTS[kind]
     if (act) applyAct(sheet, { act, id, body } as Act)
+    const made = body as never
+    if (method === 'PUT' && kind === 'items') sheetRecipes.addItem(sheet, { ticketId: sheet.ticket.id, id, body: made })
+    if (method === 'PUT' && kind === 'choices') sheetRecipes.addChoice(sheet, { ticketId: sheet.ticket.id, id, body: made })
+    if (method === 'PUT' && kind === 'try-ons') sheetRecipes.addTryOn(sheet, { ticketId: sheet.ticket.id, id, body: made })
+    if (method === 'PATCH' && kind === 'items')
+      sheetRecipes.changeItem(sheet, { ticketId: sheet.ticket.id, id, changes: (made as { changes: Change[] }).changes })
+    return json(body)
+  }
+  const ofRound = /\/try-ons\/([^/]+)\/(observations|symptoms)\/([^/]+)$/.exec(path)
+  if (ofRound && sheet) {
+    const [, roundId = '', kind, id = ''] = ofRound
+    const recipe = kind === 'observations' ? sheetRecipes.addObservation : sheetRecipes.addSymptomNote
+    recipe(sheet, { ticketId: sheet.ticket.id, roundId, id, body: body as never })
     return json(body)
   }
   const changes = (body as { changes?: { field: string; to: unknown }[] } | null)?.changes ?? []
@@ -137,6 +154,7 @@ function read(path: string): Response {
     const sheet = shop.dogSheets[path.slice(6)]
     return sheet ? json(sheet) : json({ code: 'not-found', detail: 'There is no dog under this id.' }, 404)
   }
+  if (path.startsWith('/size-tables')) return json(shop.sizeTables)
   if (path === '/fitters') return json(shop.fitters)
   if (path === '/shop') return json(shop.shop)
   if (path.startsWith('/reminders')) return json({ again: [], back: [] })
@@ -146,6 +164,7 @@ function read(path: string): Response {
 /** Puts the shop up before each test of a file and takes it down after. */
 export function withTestShop(): void {
   beforeAll(() => {
+    configure({ asyncUtilTimeout: 10_000 })
     vi.stubGlobal(
       'ResizeObserver',
       class {
@@ -159,7 +178,7 @@ export function withTestShop(): void {
     Element.prototype.releasePointerCapture = () => undefined
   })
   beforeEach(async () => {
-    shop = { tickets: [], dogs: [], dogSheets: {}, fitters: [], shop: { ...USUAL_SHOP }, answers: {}, sent: [] }
+    shop = { tickets: [], dogs: [], sizeTables: [], dogSheets: {}, fitters: [], shop: { ...USUAL_SHOP }, answers: {}, sent: [] }
     wideScreen()
     vi.stubGlobal(
       'fetch',

@@ -1,0 +1,86 @@
+import { fireEvent, screen, waitFor, within } from '@testing-library/react'
+import { describe, expect, it } from 'vitest'
+import { aDog, anItem, aTicket, renderStage, testShop, withTestShop } from '../../test/shop'
+import { AskStage } from './AskStage'
+
+withTestShop()
+
+const changes = (path: string) =>
+  testShop()
+    .sent.filter((each) => each.method === 'PATCH' && each.path.startsWith(path))
+    .flatMap((each) => (each.body as { changes: { field: string; from: unknown; to: unknown }[] }).changes)
+
+describe('Ask', () => {
+  it('adds work and items, says what suits, and takes an item back', async () => {
+    renderStage(aTicket({ items: [] }), 'ask', <AskStage />)
+    fireEvent.click(await screen.findByRole('button', { name: 'Ski, dog in front' }))
+    await waitFor(() => expect(changes('/tickets')).toContainEqual({ field: 'activities', from: ['stroll'], to: ['stroll', 'ski-front'] }))
+    const crossBack = await screen.findByRole('button', { name: 'Full cross-back' })
+    fireEvent.click(crossBack)
+    await waitFor(() => expect(testShop().sent.at(-1)?.body).toMatchObject({ family: 'H11', way: 'undecided', school: null }))
+    expect((await screen.findByRole('button', { name: '✓ Full cross-back' })).getAttribute('aria-pressed')).toBe('true')
+    fireEvent.click(screen.getByRole('radio', { name: 'School B' }))
+    await waitFor(() => expect(changes('/tickets')).toContainEqual({ field: 'school', from: null, to: 'B' }))
+    fireEvent.click(screen.getByRole('button', { name: '✓ Full cross-back' }))
+    await waitFor(() => expect(changes('/tickets')).toContainEqual({ field: 'removed', from: false, to: true }))
+  })
+
+  it('gives an item of two schools the shop’s own school', async () => {
+    testShop().shop.school = 'A'
+    renderStage(aTicket({ items: [] }), 'ask', <AskStage />)
+    fireEvent.click(await screen.findByRole('button', { name: 'Full cross-back' }))
+    await waitFor(() => expect(testShop().sent.at(-1)?.body).toMatchObject({ family: 'H11', school: 'A' }))
+  })
+
+  it('offers every family of the trade on its shelf', async () => {
+    renderStage(aTicket(), 'ask', <AskStage />)
+    const boots = await screen.findByRole('group', { name: 'Boots' })
+    fireEvent.click(within(boots).getAllByRole('button')[0] ?? boots)
+    await waitFor(() => expect((testShop().sent.at(-1)?.body as { family: string }).family).toBe('B1'))
+  })
+
+  it('keeps the growing dog’s stop until it is overruled with a reason', async () => {
+    const puppy = aDog({ born: '2026-08-01' })
+    renderStage(aTicket({ dog: puppy, items: [anItem({ family: 'H11' })], ticket: { activities: ['ski-front'] } }), 'ask', <AskStage />)
+    const stop = await screen.findByRole('region', { name: /^No load:/ })
+    expect(stop.textContent).toContain('Local rules and the vet go before this.')
+    fireEvent.click(within(stop).getByRole('button', { name: 'Overrule, with this reason' }))
+    expect(within(stop).getByRole('alert').textContent).toContain('Type why')
+    fireEvent.change(within(stop).getByLabelText('To overrule it: why?'), { target: { value: 'Fitting only, no load' } })
+    fireEvent.click(within(stop).getByRole('button', { name: 'Overrule, with this reason' }))
+    await waitFor(() => expect(testShop().sent.at(-1)?.body).toMatchObject({ kind: 'stop', code: 'growing-no-load', reason: 'Fitting only, no load' }))
+    await waitFor(() => expect(screen.getByRole('region', { name: /^No load:/ }).textContent).toContain('Fitting only, no load'))
+  })
+
+  it('saves each field of the dog on leaving it, and says at the field what can’t be', async () => {
+    const dog = aDog({ breed: 'Pug', flatFace: null })
+    renderStage(aTicket({ dog }), 'ask', <AskStage />)
+    const leave = (label: string | RegExp, value: string): HTMLElement => {
+      const field = screen.getByLabelText(label, { selector: 'input,textarea' })
+      fireEvent.change(field, { target: { value } })
+      fireEvent.blur(field)
+      return field
+    }
+    await screen.findByText('The breed says yes.')
+    leave('Weight', '20 stone')
+    expect((await screen.findByRole('alert')).textContent).not.toBe('')
+    expect(screen.getByLabelText<HTMLInputElement>('Weight').value).toBe('20 stone')
+    leave('Weight', '45 lb')
+    await waitFor(() => expect(changes(`/dogs/${dog.id}`)).toContainEqual({ field: 'weightKg', from: 20.4, to: 20.41 }))
+    leave('Born', '2031-01-01')
+    await screen.findByText('That day has not come yet.')
+    leave('Or age, in months', 'old')
+    await screen.findByText('Months as a number, 5 or 30.')
+    leave('Name', '  ')
+    await screen.findByText('A dog has a name. The old one is kept.')
+    leave('Body and temper notes', 'Ticklish')
+    await waitFor(() => expect(changes(`/dogs/${dog.id}`)).toContainEqual({ field: 'notes', from: '', to: 'Ticklish' }))
+  })
+
+  it('goes on to the tapes with one key', async () => {
+    const router = renderStage(aTicket(), 'ask', <AskStage />)
+    await screen.findByRole('heading', { level: 1 })
+    fireEvent.keyDown(document.body, { key: 'Enter' })
+    await waitFor(() => expect(router.state.location.pathname).toMatch(/measure$/))
+  })
+})

@@ -1,0 +1,98 @@
+import { fireEvent, screen, waitFor, within } from '@testing-library/react'
+import { describe, expect, it, vi } from 'vitest'
+import { aDog, aReading, anItem, aTicket, AT, nextId, renderStage, testShop, withTestShop } from '../../test/shop'
+import { Docket } from './Docket'
+import { FinishStage } from './FinishStage'
+
+withTestShop()
+
+const inch = 25.4
+const rug = (born: string) =>
+  aTicket({
+    dog: aDog({ born, sex: 'male' }),
+    items: [anItem({ family: 'C1', way: 'made' })],
+    readings: [aReading('M15', 10 * inch), aReading('M18', 7.5 * inch, { side: 'one' }), aReading('M19', 8 * inch), aReading('M07', 20 * inch)],
+  })
+
+describe('Finish', () => {
+  it('says what is still open, sets the next look, and closes', async () => {
+    renderStage(aTicket(), 'finish', <FinishStage />)
+    const panel = await screen.findByRole('region', { name: 'Finish' })
+    expect(panel.textContent).toContain('Still open: harness neck was not taken; a size is not chosen yet; not every check was seen to hold')
+    const look = within(panel).getByLabelText('Look again on')
+    fireEvent.change(look, { target: { value: '2026-12-24' } })
+    fireEvent.blur(look)
+    await waitFor(() => expect(testShop().sent.at(-1)?.body).toEqual({ changes: [{ field: 'nextLookOn', from: null, to: '2026-12-24' }] }))
+    fireEvent.click(within(panel).getByRole('button', { name: 'Close the ticket' }))
+    await waitFor(() =>
+      expect(testShop().sent.at(-1)?.body).toMatchObject({ changes: [{ field: 'state', from: 'open', to: 'closed' }, { field: 'closedAt' }] }),
+    )
+    expect(await within(panel).findByRole('button', { name: 'Open again' })).toBeDefined()
+  })
+
+  it('says why a ticket was not closed', async () => {
+    testShop().answers['PATCH /tickets'] = () => new Response(JSON.stringify({ code: 'invalid', detail: 'The field says otherwise now.' }), { status: 400 })
+    renderStage(aTicket(), 'finish', <FinishStage />)
+    fireEvent.click(await screen.findByRole('button', { name: 'Close the ticket' }))
+    expect((await screen.findByRole('alert')).textContent).toContain('Not closed.')
+  })
+
+  it('has the pieces of a grown dog’s rug and of a growing one’s', async () => {
+    renderStage(rug('2023-05-01'), 'finish', <FinishStage />)
+    const panel = await screen.findByRole('region', { name: 'Finish' })
+    expect(panel.textContent).toContain('Back: 25.4 cm long, from just under the collar. Width: 38.1 cm across')
+    expect(panel.textContent).toContain('leaves 12.7 cm open below')
+    expect(panel.textContent).toContain('Fronts: 10.2 cm each; they meet')
+    expect(panel.textContent).toContain('ahead of the sheath')
+  })
+
+  it('lets the fronts of a growing dog cross', async () => {
+    renderStage(rug('2026-06-01'), 'finish', <FinishStage />)
+    const panel = await screen.findByRole('region', { name: 'Finish' })
+    expect(panel.textContent).toContain('15.2 cm each, growing: cross by 10.2 cm, five holes 2.5 cm apart; outgrown at 30.5 cm')
+  })
+})
+
+describe('the docket', () => {
+  it('has every reading as typed, the struck with its reason, and what was seen apart from what was predicted', async () => {
+    const item = anItem()
+    const sheet = aTicket({
+      items: [item],
+      readings: [
+        aReading('M07', 690, { asTyped: '69', unit: 'cm' }),
+        aReading('M07', 960, { asTyped: '96', unit: 'cm', struck: { why: 'Digits swapped', at: AT, by: 'Ylva' } }),
+      ],
+      tryOns: [
+        {
+          id: nextId(),
+          itemId: item.id,
+          tableId: '',
+          tableVersion: null,
+          label: 'M',
+          changed: '',
+          at: AT,
+          by: 'Ylva',
+          symptoms: [{ id: nextId(), symptom: 'S25', remedy: 0, present: true, at: AT, by: '' }],
+          observations: [{ id: nextId(), check: 'no-sway', state: 'slack', grade: 'holds', asTyped: '', mm: null, fingers: null, at: AT, by: 'Ylva' }],
+        },
+      ],
+    })
+    renderStage(sheet, 'docket', <Docket />)
+    const page = await screen.findByRole('article', { name: 'Docket of ticket 101' })
+    expect(page.textContent).toContain('96 cm (Digits swapped)')
+    expect(within(page).getByText('96 cm').className).toContain('docket-struck')
+    expect(page.textContent).toContain('Does not sway or roll (slack): holds')
+    expect(page.textContent).toContain('not looked at')
+    expect(page.textContent).toContain('not chosen')
+    expect(page.textContent).toContain('Local rules and the vet go before this paper.')
+  })
+
+  it('prints on one key', async () => {
+    const print = vi.fn()
+    vi.stubGlobal('print', print)
+    renderStage(aTicket(), 'docket', <Docket />)
+    await screen.findByRole('article', { name: /Docket/ })
+    fireEvent.keyDown(document.body, { key: 'Enter' })
+    expect(print).toHaveBeenCalledOnce()
+  })
+})

@@ -1,0 +1,111 @@
+import { fireEvent, screen, waitFor, within } from '@testing-library/react'
+import { describe, expect, it } from 'vitest'
+import type { TryOn } from '@merry-tailor/core'
+import { AT, anItem, aTicket, nextId, renderStage, testShop, withTestShop } from '../../test/shop'
+import { TryOnStage } from './TryOnStage'
+
+withTestShop()
+
+const withRound = (over: Partial<TryOn> = {}, family: 'H01' | 'H11' = 'H01') => {
+  const item = anItem({ family })
+  const round: TryOn = {
+    id: nextId(),
+    itemId: item.id,
+    tableId: '',
+    tableVersion: null,
+    label: 'M',
+    changed: '',
+    at: AT,
+    by: 'Ylva',
+    observations: [],
+    symptoms: [],
+    ...over,
+  }
+  return aTicket({ items: [item], tryOns: [round] })
+}
+const sent = (part: string) =>
+  testShop()
+    .sent.filter((each) => each.path.includes(part))
+    .map((each) => each.body as Record<string, unknown>)
+
+describe('Try on', () => {
+  it('begins a round with a piece off the rack, and asks for its name', async () => {
+    renderStage(aTicket(), 'try-on', <TryOnStage />)
+    fireEvent.click(await screen.findByRole('button', { name: /Put it on Tern/ }))
+    expect((await screen.findByRole('alert')).textContent).toBe('Name the size that is on the dog.')
+    fireEvent.change(screen.getByLabelText('Its name or size'), { target: { value: 'Old blue' } })
+    fireEvent.click(screen.getByRole('button', { name: 'Put Old blue on Tern' }))
+    await waitFor(() => expect(sent('/try-ons/')[0]).toMatchObject({ label: 'Old blue', tableId: '', tableVersion: null, by: 'Ylva' }))
+    expect(await screen.findByRole('heading', { level: 1, name: 'Old blue on Tern' })).toBeDefined()
+  })
+
+  it('takes a verdict by word and by fingers, and keeps what can’t be read', async () => {
+    renderStage(withRound(), 'try-on', <TryOnStage />)
+    const check = await screen.findByRole('group', { name: 'Under every strap, slack' })
+    fireEvent.click(within(check).getByRole('button', { name: 'Holds' }))
+    await waitFor(() => expect(sent('/observations/')[0]).toMatchObject({ check: 'under-every-strap', state: 'slack', grade: 'holds', asTyped: '' }))
+    const fingers = within(check).getByLabelText(/Fingers, flat/)
+    const type = (text: string): void => {
+      fireEvent.change(fingers, { target: { value: text } })
+      fireEvent.blur(fingers)
+    }
+    type('loose')
+    expect((await screen.findByRole('alert')).textContent).toContain('Here fingers count')
+    expect((fingers as HTMLInputElement).value).toBe('loose')
+    type('0')
+    await waitFor(() => expect(sent('/observations/').at(-1)).toMatchObject({ grade: 'fails', fingers: 0, asTyped: '0' }))
+    await waitFor(() => expect(within(check).getByRole('button', { name: 'Doesn’t hold' }).getAttribute('aria-pressed')).toBe('true'))
+  })
+
+  it('asks each state for itself: slack says nothing about a pulling harness', async () => {
+    renderStage(withRound({}, 'H11'), 'try-on', <TryOnStage />)
+    expect(await screen.findByText(/no verdict on its length here/)).toBeDefined()
+    fireEvent.keyDown(document.body, { key: 'p' })
+    expect(await screen.findByText(/Pull the end straight back by hand/)).toBeDefined()
+    expect(screen.getByRole('group', { name: 'Neck snug, hair drawn through, pulling' })).toBeDefined()
+    fireEvent.keyDown(document.body, { key: 'p' })
+    expect(await screen.findByRole('group', { name: 'Neck snug, hair drawn through, slack' })).toBeDefined()
+  })
+
+  it('points from a failing check to symptoms, and keeps the remedy tried', async () => {
+    const seen = { id: nextId(), check: 'sides-equal', state: 'slack', grade: 'fails', asTyped: '', mm: null, fingers: null, at: AT, by: '' } as const
+    renderStage(withRound({ observations: [seen] }), 'try-on', <TryOnStage />)
+    const aside = await screen.findByRole('complementary', { name: 'Symptoms' })
+    const rows = within(aside).getAllByRole('listitem')
+    expect(rows).toHaveLength(1)
+    fireEvent.click(within(aside).getAllByRole('button')[0] ?? aside)
+    await waitFor(() => expect(sent('/symptoms/')[0]).toMatchObject({ symptom: 'S25', present: true, remedy: null }))
+    const remedy = await within(aside).findByRole('button', { name: /^1\./ })
+    fireEvent.click(remedy)
+    await waitFor(() => expect(sent('/symptoms/').at(-1)).toMatchObject({ symptom: 'S25', remedy: 0 }))
+    expect((await within(aside).findAllByText('(done)', { exact: false })).length).toBeGreaterThan(0)
+    fireEvent.click(within(aside).getByRole('button', { name: /^All \d+ symptoms$/ }))
+    expect(within(aside).getAllByRole('listitem').length).toBeGreaterThan(3)
+  })
+
+  it('stops at a cough', async () => {
+    const note = { id: nextId(), symptom: 'S23', remedy: null, present: true, at: AT, by: '' }
+    renderStage(withRound({ symptoms: [note] }), 'try-on', <TryOnStage />)
+    expect(await screen.findByText(/Stop and refit now\. If it goes on without gear, ask the vet/)).toBeDefined()
+  })
+
+  it('keeps what was changed between rounds', async () => {
+    renderStage(withRound(), 'try-on', <TryOnStage />)
+    fireEvent.change(await screen.findByLabelText('What was changed since?'), { target: { value: 'Girth out, both sides' } })
+    fireEvent.change(screen.getByLabelText('Its name or size'), { target: { value: 'M' } })
+    fireEvent.click(screen.getByRole('button', { name: /New round with M/ }))
+    await waitFor(() => expect(sent('/try-ons/').at(-1)).toMatchObject({ changed: 'Girth out, both sides', label: 'M' }))
+    expect(await screen.findByText('2. M')).toBeDefined()
+  })
+
+  it('keeps the answer in its field when it can’t be saved', async () => {
+    testShop().answers['PUT /tickets'] = () => new Response(JSON.stringify({ code: 'ticket-closed', detail: 'Ticket 101 is closed.' }), { status: 409 })
+    renderStage(withRound(), 'try-on', <TryOnStage />)
+    const check = await screen.findByRole('group', { name: 'Under every strap, slack' })
+    const fingers = within(check).getByLabelText(/Fingers, flat/)
+    fireEvent.change(fingers, { target: { value: '2' } })
+    fireEvent.blur(fingers)
+    expect((await screen.findByRole('alert')).textContent).toContain('The answer stays here')
+    expect((fingers as HTMLInputElement).value).toBe('2')
+  })
+})
