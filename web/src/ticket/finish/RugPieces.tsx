@@ -1,21 +1,22 @@
 import { rugPieces, stillGrows } from '@merry-tailor/core'
-import { readingStyle } from '../../app/settings'
+import { valueStyle } from '../../app/settings'
 import { useAppSelector } from '../../app/store'
 import { rugLines } from '../../words/rug'
 import { useOpenTicket } from '../TicketFrame'
 
-/** The pieces of a rug made for this dog, in one paragraph. */
+/** The pieces of a rug made for this dog, a line to a piece. */
 export function RugPieces() {
   const { sheet, body } = useOpenTicket()
   const settings = useAppSelector((state) => state.settings)
   const pieces = rugPieces(body, { growing: stillGrows(sheet.dog, sheet.ticket.createdAt), sex: sheet.dog?.sex ?? null })
   return (
-    <p>
-      <b>Pieces, from the tapes:</b>{' '}
-      {rugLines(pieces, readingStyle(settings))
-        .map(({ piece, says }) => `${piece}: ${says}`)
-        .join('. ')}
-      .
-    </p>
+    <div>
+      <p className="font-bold">Pieces, from the tapes</p>
+      {rugLines(pieces, valueStyle(settings)).map(({ piece, says }) => (
+        <p key={piece}>
+          <b>{piece}:</b> {says}
+        </p>
+      ))}
+    </div>
   )
 }

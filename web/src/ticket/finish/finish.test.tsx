@@ -40,16 +40,16 @@ describe('Finish', () => {
   it('has the pieces of a grown dog’s rug and of a growing one’s', async () => {
     renderStage(rug('2023-05-01'), 'finish', <FinishStage />)
     const panel = await screen.findByRole('region', { name: 'Finish' })
-    expect(panel.textContent).toContain('Back: 25.4 cm long, from just under the collar. Width: 38.1 cm across')
-    expect(panel.textContent).toContain('leaves 12.7 cm open below')
-    expect(panel.textContent).toContain('Fronts: 10.2 cm each; they meet')
+    expect(panel.textContent).toContain('Back: 25.5 cm long, from just under the collarWidth: 38.0 cm across')
+    expect(panel.textContent).toContain('leaves 12.5 cm open below')
+    expect(panel.textContent).toContain('Fronts: 10.0 cm each; they meet')
     expect(panel.textContent).toContain('ahead of the sheath')
   })
 
   it('lets the fronts of a growing dog cross', async () => {
     renderStage(rug('2026-06-01'), 'finish', <FinishStage />)
     const panel = await screen.findByRole('region', { name: 'Finish' })
-    expect(panel.textContent).toContain('15.2 cm each, growing: cross by 10.2 cm, five holes 2.5 cm apart; outgrown at 30.5 cm')
+    expect(panel.textContent).toContain('15.0 cm each, growing: cross by 10.0 cm, five holes 2.5 cm apart; outgrown at 30.5 cm')
   })
 })
 

@@ -67,14 +67,18 @@ function TapeItem({ row, number, active, onPick }: { row: TapeRow; number: numbe
         onClick={() => onPick(row.key)}
         // Quiet words on the yellow tape are tape ink in both themes.
         style={active ? ({ '--mute': 'var(--tape-ink)' } as CSSProperties) : undefined}
-        className={`relative grid w-full grid-cols-[22px_1fr_auto_46px] items-center gap-x-2 pr-3 pl-3.5 text-left ${active ? 'min-h-20 bg-tape pb-3.5 text-tape-ink' : `${row.tape.place ? 'min-h-[54px]' : 'min-h-[66px]'} hover:bg-bench`}`}
+        className={`relative grid w-full grid-cols-[22px_1fr_auto_46px] items-center gap-x-2 py-1 pr-3 pl-3.5 text-left ${active ? 'min-h-20 bg-tape pb-3.5 text-tape-ink' : `${row.tape.place ? 'min-h-[54px]' : 'min-h-[66px]'} hover:bg-bench`}`}
       >
         <span className={`text-[14.5px] font-bold ${active ? '' : 'text-mute'}`}>{number}</span>
         <span className="min-w-0">
           <span className="block text-[17px] leading-[21px] font-bold">{measure?.name}</span>
           <span className={`block text-[13.5px] leading-[17px] ${active ? '' : 'text-mute'}`}>
-            {path}
-            {measure?.school ? `; school ${measure.school}` : ''}
+            {/* A narrow list keeps the path of the tape in hand alone; it is drawn on the plate besides. */}
+            <span className={active ? '' : 'max-bench:hidden'}>
+              {path}
+              {measure?.school ? '; ' : ''}
+            </span>
+            {measure?.school ? `school ${measure.school}` : ''}
             {row.tape.either && !row.agreed ? `; or ${(measures[row.tape.either]?.name ?? '').toLowerCase()}` : ''}
           </span>
         </span>
