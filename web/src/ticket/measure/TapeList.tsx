@@ -67,7 +67,7 @@ function TapeItem({ row, number, active, onPick }: { row: TapeRow; number: numbe
         onClick={() => onPick(row.key)}
         // Quiet words on the yellow tape are tape ink in both themes.
         style={active ? ({ '--mute': 'var(--tape-ink)' } as CSSProperties) : undefined}
-        className={`relative grid w-full grid-cols-[22px_1fr_auto_46px] items-center gap-x-2 py-1 pr-3 pl-3.5 text-left ${active ? 'min-h-20 bg-tape pb-3.5 text-tape-ink' : `${row.tape.place ? 'min-h-[54px]' : 'min-h-[66px]'} hover:bg-bench`}`}
+        className={`relative grid w-full grid-cols-[22px_1fr_auto_56px] items-center gap-x-1.5 py-1 pr-3 pl-3.5 text-left ${active ? 'min-h-20 bg-tape pb-3.5 text-tape-ink' : `${row.tape.place ? 'min-h-[54px]' : 'min-h-[66px]'} hover:bg-bench`}`}
       >
         <span className={`text-[14.5px] font-bold ${active ? '' : 'text-mute'}`}>{number}</span>
         <span className="min-w-0">

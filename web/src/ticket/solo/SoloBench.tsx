@@ -89,34 +89,37 @@ function Alone() {
           type="button"
           onClick={next}
           aria-label={entry.typed.trim() === '' ? 'Next tape' : 'Pin it and go on'}
-          className="flex min-h-0 flex-col justify-center overflow-hidden border-ink px-6 py-4 text-left lg:border-r-2 lg:px-10"
+          className="flex min-h-0 flex-col justify-center-safe overflow-hidden border-ink px-5 py-2 text-left lg:border-r-2 lg:px-10"
         >
-          <span className="block text-[20px] text-mute">
+          <span className="block text-[17px] text-mute lg:text-[20px]">
             {at + 1} of {rows.length}. {kept === 0 ? 'First reading' : `Reading ${kept + 1}`}
             {entry.oneSide ? ', one side' : ''}
           </span>
-          <span className="block font-display text-[44px] leading-[48px] font-bold lg:text-[84px] lg:leading-[86px]">{measure.name}</span>
+          <span className="block font-display text-[36px] leading-[38px] font-bold lg:text-[84px] lg:leading-[86px]">{measure.name}</span>
           {row.tape.place && (
-            <span className="block font-display text-[32px] leading-10 font-bold lg:text-[52px] lg:leading-[56px]">{PLACES[row.tape.place]}</span>
+            <span className="block font-display text-[26px] leading-8 font-bold lg:text-[52px] lg:leading-[56px]">{PLACES[row.tape.place]}</span>
           )}
-          <span className="mt-2 block text-[22px] leading-7 lg:text-[34px] lg:leading-[42px]">{measure.path}</span>
+          <span className="mt-1 block text-[18px] leading-6 lg:mt-2 lg:text-[34px] lg:leading-[42px]">{measure.path}</span>
           <span
-            className={`mt-3 block text-[64px] leading-[70px] font-bold tabular-nums lg:text-[150px] lg:leading-[150px] ${entry.problem ? 'text-snag' : ''}`}
+            className={`mt-1 block text-[56px] leading-[60px] lg:mt-3 font-bold tabular-nums lg:text-[150px] lg:leading-[150px] ${entry.problem ? 'text-snag' : ''}`}
           >
             {entry.typed ? <TypedLength text={entry.typed} /> : <span className="text-mute">–</span>}
             <span className="ml-3 text-[0.4em] font-medium text-mute">{entry.weight ? (unit === 'in' ? 'lb' : 'kg') : unit}</span>
           </span>
-          <span aria-live="polite" className={`block min-h-8 text-[20px] leading-7 lg:text-[26px] lg:leading-8 ${entry.problem ? 'font-bold text-snag' : ''}`}>
+          <span
+            aria-live="polite"
+            className={`block min-h-6 text-[18px] leading-6 lg:min-h-8 lg:text-[26px] lg:leading-8 ${entry.problem ? 'font-bold text-snag' : ''}`}
+          >
             {entry.problem ?? (last ? `Kept: ${last}` : measure.howTo.howTight)}
           </span>
           {measure.hold === 2 && (
-            <span className="mt-1 block text-[18px] leading-6 text-chalk lg:text-[22px] lg:leading-7">
+            <span className="mt-1 block text-[16px] leading-5 text-chalk lg:text-[22px] lg:leading-7">
               Unreliable alone: best with a helper at {name}’s head.{' '}
               {measure.id === 'M01' ? 'A loop over the head helps.' : 'Take it again when there are two of you.'}
             </span>
           )}
         </button>
-        <div className="flex min-h-0 flex-col gap-2 border-t-2 border-ink bg-bench p-2 lg:border-t-0">
+        <div className="flex min-h-0 flex-col gap-1.5 border-t-2 border-ink bg-bench p-2 pb-0 lg:gap-2 lg:border-t-0 lg:pb-2">
           <KnucklePad typed={entry.typed} onType={entry.setTyped} fractions={unit === 'in' && !entry.weight} />
           <div className="grid grid-cols-2 gap-2">
             {entry.doubling ? (
@@ -125,12 +128,12 @@ function Alone() {
                 role="switch"
                 aria-checked={entry.oneSide}
                 onClick={() => entry.setOneSide(!entry.oneSide)}
-                className={`min-h-14 border-2 border-ink text-[17px] font-bold ${entry.oneSide ? 'bg-ink text-panel' : 'bg-panel'}`}
+                className={`min-h-12 border-2 border-ink text-[17px] lg:min-h-14 font-bold ${entry.oneSide ? 'bg-ink text-panel' : 'bg-panel'}`}
               >
                 One side, doubled
               </button>
             ) : (
-              <button type="button" onClick={step(-1)} className="min-h-14 border-2 border-ink bg-panel text-[17px] font-bold">
+              <button type="button" onClick={step(-1)} className="min-h-12 border-2 border-ink bg-panel text-[17px] lg:min-h-14 font-bold">
                 Tape before
               </button>
             )}
@@ -139,12 +142,12 @@ function Alone() {
               role="switch"
               aria-checked={voice && canSpeak()}
               onClick={() => dispatch(settingsChanged({ voice: !voice }))}
-              className={`min-h-14 border-2 border-ink text-[17px] font-bold ${voice && canSpeak() ? 'bg-ink text-panel' : 'bg-panel'}`}
+              className={`min-h-12 border-2 border-ink text-[17px] lg:min-h-14 font-bold ${voice && canSpeak() ? 'bg-ink text-panel' : 'bg-panel'}`}
             >
               {canSpeak() ? 'Voice' : 'No voice in this browser'}
             </button>
           </div>
-          <button type="button" onClick={next} className="min-h-[84px] border-2 border-ink bg-tape text-[30px] font-bold text-tape-ink">
+          <button type="button" onClick={next} className="min-h-[68px] border-2 border-ink bg-tape text-[30px] font-bold text-tape-ink lg:min-h-[84px]">
             {entry.typed.trim() === '' ? 'Next' : 'Pin it'}
           </button>
           <p className="flex items-center justify-between text-[15px] text-mute">

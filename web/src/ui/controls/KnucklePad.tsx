@@ -13,10 +13,11 @@ const QUARTERS = ['1/4', '1/2', '3/4'] as const
 
 /** A number pad for a knuckle or a gloved hand. */
 export function KnucklePad({ typed, onType, fractions }: KnucklePadProps) {
-  const key = 'flex min-h-[64px] items-center justify-center rounded-[2px] border-2 border-ink bg-panel text-[32px] font-bold active:bg-ink active:text-panel'
+  const key =
+    'flex min-h-[52px] lg:min-h-[64px] items-center justify-center rounded-[2px] border-2 border-ink bg-panel text-[32px] font-bold active:bg-ink active:text-panel'
   const press = (sign: string) => () => onType(`${typed}${sign}`)
   return (
-    <div className="grid flex-1 grid-cols-3 gap-2">
+    <div className="grid flex-1 grid-cols-3 gap-1.5 lg:gap-2">
       {DIGITS.map((digit) => (
         <button key={digit} type="button" className={key} onClick={press(digit)}>
           {digit}
