@@ -33,9 +33,18 @@ function keep<T extends { id: string }>(list: T[], made: T): void {
 const strikeOf = (mark: Mark | undefined): Strike | undefined => (mark?.kind === 'struck' ? { why: mark.why, at: mark.at, by: mark.by } : undefined)
 
 /** Lets the newest mark on a fact decide whether it counts. */
-function settle(fact: { id: string; struck?: Strike | undefined } | undefined, marks: readonly Mark[]): void {
+interface Fact {
+  id: string
+  struck?: Strike | undefined
+}
+
+/** A mark may arrive before its fact: both ways round the newest mark decides. */
+function settle(facts: readonly Fact[], id: string, marks: readonly Mark[]): void {
+  const fact = facts.find((each) => each.id === id)
   if (!fact) return
-  const struck = strikeOf(marks.findLast((mark) => mark.about === fact.id))
+  const newest = marks.findLast((mark) => mark.about === id)
+  if (!newest) return
+  const struck = strikeOf(newest)
   if (struck) fact.struck = struck
   else delete fact.struck
 }
@@ -48,14 +57,17 @@ export function applyAct(sheet: Sheet, act: Act): void {
   switch (act.act) {
     case 'read': {
       keep<Reading>(sheet.readings, { ...PLAIN_CIRCUMSTANCES, ...act.body, id: act.id })
+      settle(sheet.readings, act.id, sheet.marks)
       break
     }
     case 'acknowledge': {
       keep<Acknowledgement>(sheet.acknowledgements, { ...act.body, id: act.id })
+      settle(sheet.acknowledgements, act.id, sheet.marks)
       break
     }
     case 'write-down': {
       keep<AsWritten>(sheet.asWritten, { ...act.body, id: act.id, became: null })
+      settle(sheet.asWritten, act.id, sheet.marks)
       break
     }
     case 'answer': {
@@ -66,10 +78,7 @@ export function applyAct(sheet: Sheet, act: Act): void {
     case 'mark': {
       keep<Mark>(sheet.marks, { ...act.body, id: act.id })
       const facts = { reading: sheet.readings, acknowledgement: sheet.acknowledgements, 'as-written': sheet.asWritten }[act.body.what]
-      settle(
-        facts.find((fact) => fact.id === act.body.about),
-        sheet.marks,
-      )
+      settle(facts, act.body.about, sheet.marks)
       break
     }
     case 'change': {

@@ -1,0 +1,106 @@
+import type { SizeTable } from '@merry-tailor/core'
+import { fireEvent, screen, waitFor, within } from '@testing-library/react'
+import { beforeEach, describe, expect, it } from 'vitest'
+import { format, subDays, addDays } from 'date-fns'
+import { aDog, aTicket, renderPage, testShop, withTestShop } from '../test/shop'
+import { TodayPage } from './TodayPage'
+
+withTestShop()
+
+const day = (by: number): string => format(by < 0 ? subDays(new Date(), -by) : addDays(new Date(), by), 'yyyy-MM-dd')
+const ticketOf = (name: string, number: number, promisedOn: string | null) => aTicket({ dog: aDog({ name }), ticket: { number, promisedOn } })
+const table: SizeTable = {
+  id: 'tow',
+  version: 1,
+  name: 'Tow',
+  maker: 'Tow Loft',
+  family: 'H11',
+  way: 'stock',
+  unit: 'cm',
+  between: null,
+  sizes: [
+    { label: '40', bands: { M01: [400, 460] } },
+    { label: '46', bands: { M01: [460, 520] } },
+  ],
+  lead: { minWeeks: 0, maxWeeks: 0 },
+}
+const show = () => renderPage('/', '/', <TodayPage />)
+
+describe('Today', () => {
+  beforeEach(() => {
+    testShop().tickets = [ticketOf('Marlin', 103, null), ticketOf('Dulse', 101, day(0)), ticketOf('Skiff', 102, day(-2))]
+  })
+
+  it('groups the tickets by urgency, the most pressing first, and says what each waits for', async () => {
+    show()
+    await screen.findByText('Skiff')
+    const titles = screen.getAllByRole('heading', { level: 2 }).map((each) => each.textContent)
+    expect(titles.filter((title) => /ticket/.test(title))).toEqual(['Overdue1 ticket', 'Today1 ticket', 'Waiting1 ticket'])
+    expect(within(screen.getByRole('region', { name: 'Overdue' })).getByText('Skiff')).toBeDefined()
+    expect(within(screen.getByRole('region', { name: 'Waiting' })).getByRole('link', { name: /Marlin/ }).textContent).toContain('arness neck')
+  })
+
+  it('opens the ticket due today with Enter, another after the arrow', async () => {
+    const router = show()
+    await screen.findByText('Dulse')
+    fireEvent.keyDown(document.body, { key: 'ArrowDown' })
+    fireEvent.keyDown(document.body, { key: 'Enter' })
+    await waitFor(() => expect(router.state.location.pathname).toBe(`/tickets/${testShop().tickets[0]?.ticket.id}`))
+  })
+
+  it('is an open door when the book is empty', async () => {
+    testShop().tickets = []
+    show()
+    fireEvent.click(await screen.findByRole('button', { name: 'Open the first ticket' }))
+    await waitFor(() => expect(testShop().sent[0]).toMatchObject({ method: 'PUT', body: { dogId: null, counter: false } }))
+  })
+
+  it('says it when the tickets can’t be read', async () => {
+    testShop().answers['GET /tickets'] = () => new Response(JSON.stringify({ code: 'internal', detail: 'The book is shut.' }), { status: 500 })
+    show()
+    expect((await screen.findByText('The tickets can’t be read.')).parentElement?.textContent).toContain('Nothing is lost')
+  })
+})
+
+describe('the counter', () => {
+  beforeEach(() => {
+    testShop().sizeTables = [table]
+  })
+  const type = async (text: string): Promise<HTMLInputElement> => {
+    const field = within(await screen.findByRole('form', { name: 'Counter' })).getByRole<HTMLInputElement>('textbox')
+    fireEvent.change(field, { target: { value: text } })
+    return field
+  }
+
+  it('predicts a size from one number, and opens a ticket of item and reading', async () => {
+    const router = show()
+    await type('44')
+    expect((await screen.findByText('Try 40')).parentElement?.textContent).toContain('Predicted')
+    fireEvent.submit(screen.getByRole('form', { name: 'Counter' }))
+    await waitFor(() => expect(testShop().sent).toHaveLength(3))
+    expect(testShop().sent.map((each) => each.body)).toMatchObject([
+      { counter: true, dogId: null },
+      { family: 'H11', way: 'stock' },
+      { measure: 'M01', mm: 440, asTyped: '44', unit: 'cm', side: 'both' },
+    ])
+    await waitFor(() => expect(router.state.location.pathname).toMatch(/choose$/))
+  })
+
+  it('says what can’t be read and keeps it', async () => {
+    show()
+    const field = await type('some')
+    fireEvent.submit(screen.getByRole('form', { name: 'Counter' }))
+    expect((await screen.findByRole('alert')).textContent).not.toBe('')
+    expect(field.value).toBe('some')
+    expect(testShop().sent).toEqual([])
+  })
+
+  it('keeps the number when the ticket is not saved', async () => {
+    testShop().answers['PUT /tickets'] = () => new Response(JSON.stringify({ code: 'bad-request', detail: 'No.' }), { status: 400 })
+    show()
+    const field = await type('44')
+    fireEvent.submit(screen.getByRole('form', { name: 'Counter' }))
+    expect((await screen.findByRole('alert')).textContent).toContain('The number stays here')
+    expect(field.value).toBe('44')
+  })
+})
