@@ -140,7 +140,7 @@ describe('undo and redo', () => {
         const whole = bench.body()
         for (let i = 0; i < done; i++) expect(bench.undo()).toBe(true)
         expect(bench.undo()).toBe(false)
-        expect(Object.values(bench.body()).every((agreed) => (agreed?.n ?? 0) === 0)).toBe(true)
+        expect(Object.values(bench.body()).every((agreed) => agreed.n === 0)).toBe(true)
         for (let i = 0; i < done; i++) expect(bench.redo()).toBe(true)
         expect(bench.body()).toEqual(whole)
       }),
