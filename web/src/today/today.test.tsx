@@ -104,3 +104,24 @@ describe('the counter', () => {
     expect(field.value).toBe('44')
   })
 })
+
+describe('the search', () => {
+  it('goes to what was found, and says when nobody is', async () => {
+    const dog = aDog({ name: 'Marlin' })
+    testShop().answers['GET /find'] = () => new Response(JSON.stringify([{ kind: 'dog', id: dog.id, title: 'Marlin', detail: 'Signe' }]))
+    const router = show()
+    const field = await screen.findByPlaceholderText('Dog, owner, ticket')
+    fireEvent.keyDown(document.body, { key: '/' })
+    expect(document.activeElement).toBe(field)
+    fireEvent.change(field, { target: { value: 'marl' } })
+    fireEvent.click(await screen.findByRole('option', { name: /Marlin Signe/ }))
+    expect(router.state.location.pathname).toBe(`/dogs/${dog.id}`)
+  })
+
+  it('says that nobody is here by that name', async () => {
+    testShop().answers['GET /find'] = () => new Response('[]')
+    show()
+    fireEvent.change(await screen.findByPlaceholderText('Dog, owner, ticket'), { target: { value: 'zz' } })
+    expect(await screen.findByText('Nobody here by “zz”.')).toBeDefined()
+  })
+})
