@@ -156,6 +156,12 @@ describe('the list of dogs', () => {
     for (let i = 0; i < 130; i++) testShop().dogs.push(aDog({ name: i === 129 ? 'Ólaf the last' : `Yard dog ${i}` }))
     renderPage('/dogs', '/dogs', <DogsPage />)
     expect(await screen.findAllByRole('listitem')).toHaveLength(60)
+    expect(
+      screen
+        .getAllByRole('link', { name: /Yard dog/ })
+        .map((each) => /\d+/.exec(each.textContent)?.[0])
+        .slice(0, 3),
+    ).toEqual(['0', '1', '2'])
     fireEvent.click(screen.getByRole('button', { name: '70 more; show the next 60' }))
     expect(screen.getAllByRole('listitem')).toHaveLength(120)
     fireEvent.change(screen.getByLabelText('Find a dog'), { target: { value: 'last olaf' } })

@@ -18,6 +18,7 @@ import { breedWords } from '../words/dogs'
 import { problemWords } from '../words/problems'
 import { familyName, stageName, waitsForWords } from '../words/stages'
 import { Counter } from './Counter'
+import { DayTape } from './DayTape'
 import { Find } from './Find'
 import { FoldedReminders, Reminders } from './Reminders'
 
@@ -92,9 +93,11 @@ export function TodayPage() {
       detail={rows.length === 0 ? format(new Date(), 'EEEE d MMMM') : `${count('overdue')} overdue, ${count('today')} for today, ${count('waiting')} waiting`}
     >
       <div className="grid min-h-0 flex-1 grid-cols-1 bench:grid-cols-[196px_1fr_274px]">
-        <aside className="hidden border-r-2 border-ink bg-bench px-4 py-4 bench:block">
-          <h2 className="text-[19px] leading-6">{format(new Date(), 'EEEE')}</h2>
-          <p className="text-mute">{format(new Date(), 'd MMMM')}</p>
+        <aside aria-label="The day so far" className="hidden min-h-0 flex-col border-r-2 border-ink bg-bench pt-2.5 pr-1 pl-1.5 bench:flex">
+          <h2 className="shrink-0 px-2 pb-2 text-[19px] leading-6 whitespace-nowrap">
+            {format(new Date(), 'EEEE')} <span className="font-text text-[14px] font-normal text-mute">{format(new Date(), 'd MMM')}</span>
+          </h2>
+          <DayTape sheets={sheets ?? []} />
         </aside>
         <section aria-label="Tickets" className="flex min-h-0 flex-col bg-panel">
           <div className="grid shrink-0 gap-3 border-b-2 border-ink bg-bench px-4 py-2.5 lg:grid-cols-[236px_1fr]">

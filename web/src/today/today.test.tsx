@@ -2,7 +2,7 @@ import type { SizeTable } from '@merry-tailor/core'
 import { fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { format, subDays, addDays } from 'date-fns'
-import { aDog, aTicket, renderPage, testShop, withTestShop } from '../test/shop'
+import { aDog, aReading, aTicket, renderPage, testShop, withTestShop } from '../test/shop'
 import { TodayPage } from './TodayPage'
 
 withTestShop()
@@ -123,5 +123,32 @@ describe('the search', () => {
     show()
     fireEvent.change(await screen.findByPlaceholderText('Dog, owner, ticket'), { target: { value: 'zz' } })
     expect(await screen.findByText('Nobody here by “zz”.')).toBeDefined()
+  })
+})
+
+describe('the day so far', () => {
+  it('has who was at the bench today, in the order they came, and nobody of other days', async () => {
+    const at = (hour: number, minute = 0): string => new Date(new Date().setHours(hour, minute, 0, 0)).toISOString()
+    const seen = aTicket({
+      dog: aDog({ name: 'Oakum' }),
+      ticket: { number: 105, createdAt: at(0, 20) },
+      readings: [aReading('M07', 690, { takenAt: at(0, 22) }), aReading('M07', 692, { takenAt: at(0, 24) })],
+    })
+    testShop().tickets = [ticketOf('Marlin', 103, null), aTicket({ dog: null, ticket: { number: 106, createdAt: at(0, 5) } }), seen]
+    show()
+    const aside = await screen.findByRole('complementary', { name: 'The day so far' })
+    await waitFor(() =>
+      expect(
+        within(aside)
+          .getAllByRole('link')
+          .map((each) => each.textContent),
+      ).toEqual(['Counter00:05, opened', 'Oakum00:20, 2 readings']),
+    )
+  })
+
+  it('says when nothing was done yet', async () => {
+    testShop().tickets = [ticketOf('Marlin', 103, null)]
+    show()
+    expect(await screen.findByText('Nothing done at the bench yet.')).toBeDefined()
   })
 })

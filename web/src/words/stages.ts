@@ -1,4 +1,4 @@
-import { checkById, families, measures, symptoms, type FamilyId, type ItemWay, type Stage, type WaitsFor } from '@merry-tailor/core'
+import { checkById, families, measures, symptoms, type FamilyId, type ItemWay, type Stage, type Stay, type WaitsFor } from '@merry-tailor/core'
 
 const NAMES: Readonly<Record<Stage, string>> = { ask: 'Ask', measure: 'Measure', choose: 'Choose', 'try-on': 'Try on', finish: 'Finish' }
 export const stageName = (stage: Stage): string => NAMES[stage]
@@ -35,4 +35,12 @@ export function waitsForWords(waits: WaitsFor): string {
     case 'nothing':
       return 'Closed'
   }
+}
+
+/** What a stay at the bench came to, in a word or three. */
+export function stayWords({ readings, chosen, triedOn }: Pick<Stay, 'readings' | 'chosen' | 'triedOn'>): string {
+  if (triedOn.length > 0) return `tried on ${triedOn.join(', ')}`
+  if (chosen.length > 0) return `chose ${chosen.join(', ')}`
+  if (readings > 0) return readings === 1 ? '1 reading' : `${readings} readings`
+  return 'opened'
 }
