@@ -145,6 +145,13 @@ describe('the work after measuring', () => {
 })
 
 describe('bad requests', () => {
+  it('fills the list although one dog is found by two of its words', async () => {
+    for (let i = 0; i < 8; i++) await send(app, 'PUT', `/api/dogs/${nextId()}`, { name: `Zabel ${i}`, breed: 'Zander hound', at: AT })
+    const found = (await send(app, 'GET', '/api/find?q=za')).body as unknown as { kind: string; id: string }[]
+    expect(found).toHaveLength(6)
+    expect(new Set(found.map((each) => each.id)).size).toBe(6)
+  })
+
   it('answers 4xx with a coded problem, never 500', async () => {
     const ticket = await openTicket(app)
     const cases: [Parameters<typeof send>, number, string][] = [

@@ -93,21 +93,25 @@ const MOST = 12
 /** Behind every letter there is. */
 const LAST = '\u{10FFFF}'
 
-interface Hit {
-  kind: Kind
-  ref: string
-  title: string
-  detail: string
-}
+type Hit = [kind: Kind, ref: string, title: string, detail: string]
 
 /** One statement for all three kinds: an index range to each, for so many words typed. */
-const queryFor = (more: number): string => {
+function queryFor(more: number, times: number): string {
   const also = 'AND EXISTS (SELECT 1 FROM search_words b WHERE b.kind = a.kind AND b.ref = a.ref AND b.word >= ? AND b.word < ?) '.repeat(more)
   return SHARE.map(
-    // Twice the limit: one record may be found by two of its words.
     ([kind, limit]) =>
-      `SELECT * FROM (SELECT kind, ref, title, detail FROM search_words a WHERE kind = '${kind}' AND word >= ? AND word < ? ${also}LIMIT ${limit * 2})`,
+      `SELECT * FROM (SELECT kind, ref, title, detail FROM search_words a WHERE kind = '${kind}' AND word >= ? AND word < ? ${also}LIMIT ${limit * times})`,
   ).join(' UNION ALL ')
+}
+/** Few words are typed, and a long text is slow to look up anew. */
+const queries = new Map<number, string>()
+function queryOf(more: number, times: number): string {
+  const key = more * 2 + times
+  const known = queries.get(key)
+  if (known !== undefined) return known
+  const made = queryFor(more, times)
+  queries.set(key, made)
+  return made
 }
 
 /**
@@ -118,16 +122,26 @@ export function find(db: Db, typed: string): Found[] {
   const words = wordsOf(typed)
   if (words.length === 0) return []
   const ranges = words.flatMap((word) => [word, word + LAST])
-  const hits = db.prepare<unknown[], Hit>(queryFor(words.length - 1)).all(...ranges, ...ranges, ...ranges)
+  const ask = (times: 1 | 2): Hit[] =>
+    db
+      .prepare<unknown[], Hit>(queryOf(words.length - 1, times))
+      .raw()
+      .all(...ranges, ...ranges, ...ranges)
+  const hits = ask(1)
+  // One record may be found by two of its words; then there is room for others, and they are asked for.
+  return foundIn(new Set(hits.map(([, ref]) => ref)).size < hits.length ? ask(2) : hits)
+}
+
+function foundIn(hits: readonly Hit[]): Found[] {
   const room = new Map<Kind, number>(SHARE)
   const seen = new Set<string>()
   const found: Found[] = []
-  for (const { kind, ref, title, detail } of hits) {
+  for (const [kind, id, title, detail] of hits) {
     const left = room.get(kind) ?? 0
-    if (left === 0 || seen.has(ref)) continue
-    seen.add(ref)
+    if (left === 0 || seen.has(id)) continue
+    seen.add(id)
     room.set(kind, left - 1)
-    found.push({ kind, id: ref, title, detail })
+    found.push({ kind, id, title, detail })
   }
   return found.slice(0, MOST)
 }
