@@ -1,7 +1,7 @@
+import { plainLetters } from '../units/index.ts'
 import { breeds, type Breed } from './breeds.ts'
 
-/** Letters without marks, small: so that `muns` finds the one with the umlaut. */
-const plain = (text: string): string => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase().trim()
+const plain = (text: string): string => plainLetters(text).trim()
 
 const byName = new Map(breeds.map((breed) => [plain(breed.name), breed]))
 

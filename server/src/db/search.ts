@@ -1,12 +1,9 @@
-import type { Found } from '@merry-tailor/core'
+import { plainLetters, type Found } from '@merry-tailor/core'
 import type { Db } from './open.ts'
 
 /** Words as they are looked up: small letters, no accents, split at everything that is neither letter nor digit. */
 export const wordsOf = (text: string): string[] =>
-  text
-    .normalize('NFKD')
-    .replace(/\p{M}/gu, '')
-    .toLowerCase()
+  plainLetters(text)
     .split(/[^\p{L}\p{N}]+/u)
     .filter(Boolean)
 
