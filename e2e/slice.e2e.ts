@@ -99,7 +99,10 @@ test('from an empty ticket to a printed docket, by mouse', async ({ page }) => {
   await page.getByRole('link', { name: 'Back to Finish' }).click()
   await page.getByRole('button', { name: 'Close the ticket' }).click()
   await expect(page.getByRole('heading', { name: /^Closed/ })).toBeVisible()
-  const closed = (await sheets('closed')).find((sheet) => sheet.dog?.name === 'Wimbrel')
+  // The page is ahead of the server: what is done here waits in the outbox for a moment.
+  const closedSheet = async () => (await sheets('closed')).find((sheet) => sheet.dog?.name === 'Wimbrel')
+  await expect.poll(closedSheet).toBeDefined()
+  const closed = await closedSheet()
   expect(closed?.readings).toHaveLength(7)
   expect(closed?.readings.filter((reading) => reading.struck)).toMatchObject([{ asTyped: '29', struck: { why: 'Misread' } }])
   expect(closed?.tryOns.map((round) => round.observations.length)).toEqual([1, 11])
