@@ -209,11 +209,13 @@ test('a filled form is typed in by keyboard, and a bad box keeps what was typed'
   await page.getByLabel('Girth, largest, 1. reading').fill('66 cm')
   await page.getByRole('button', { name: 'Pin 3 readings' }).click()
   await expect(page).toHaveURL(/measure$/)
-  expect((await kept(id)).map((reading) => [reading.measure, reading.asTyped, reading.side, reading.remark])).toEqual([
-    ['M01', '10 5/8', 'one', 'From the paper form'],
-    ['M01', '10 3/4', 'one', 'From the paper form'],
-    ['M07', '66 cm', 'both', 'From the paper form'],
-  ])
+  await expect
+    .poll(async () => (await kept(id)).map((reading) => [reading.measure, reading.asTyped, reading.side, reading.remark]))
+    .toEqual([
+      ['M01', '10 5/8', 'one', 'From the paper form'],
+      ['M01', '10 3/4', 'one', 'From the paper form'],
+      ['M07', '66 cm', 'both', 'From the paper form'],
+    ])
 })
 
 test('a number under other people’s letters is asked back about, answered and never sized on before', async ({ page }) => {
@@ -236,7 +238,7 @@ test('a number under other people’s letters is asked back about, answered and 
   await page.getByRole('option', { name: 'Back length', exact: true }).click()
   await page.getByRole('button', { name: 'Take it as a reading' }).click()
   await expect(page.getByText('became back length')).toBeVisible()
-  expect(await kept(id)).toMatchObject([{ measure: 'M14', mm: 360, remark: 'Came as “B”, answered by the sender' }])
+  await expect.poll(() => kept(id)).toMatchObject([{ measure: 'M14', mm: 360, remark: 'Came as “B”, answered by the sender' }])
 })
 
 test('one tape goes down a line of dogs on large keys, then the next tape', async ({ page }) => {
@@ -264,7 +266,7 @@ test('one tape goes down a line of dogs on large keys, then the next tape', asyn
       ['M08', 651],
       ['M29', 604],
     ])
-  expect(await of('Marlin')).toHaveLength(2)
+  await expect.poll(() => of('Marlin')).toHaveLength(2)
   await page.goto(`/round/sheet?dogs=${a.dog?.id ?? ''},${b.dog?.id ?? ''}&tapes=M08,M29`)
   await expect(page.getByRole('cell', { name: '2. Marlin' })).toBeVisible()
 })
