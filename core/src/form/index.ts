@@ -1,3 +1,12 @@
-/** The dog's figure: a few proportions that follow the readings. Numbers only; the interface draws. */
-export { figure, type Figure, type FigureAbout, type FigurePart } from './figure.ts'
-export { buildTypes, type BuildType } from './build-types.ts'
+/** The body form: one dog solved from whatever tapes exist; it checks, predicts, carries paths and is drawn. */
+export { solveForm, predictMeasures, parameterOf, type Form, type FormMeasure } from './solve-form.ts'
+export { crossCheck, UNUSUAL_T, type CrossCheck, type CrossCheckOptions, type Suspect } from './cross-check.ts'
+export type { FormCause, WeighedCause } from './causes.ts'
+export type { About } from './about.ts'
+export type { EarlierVisit } from './readings.ts'
+export { FORM_MEASURES } from './tapes.ts'
+export { pathOn, hasPath, type TapePath } from './path-on.ts'
+export { plates, pathParts, project, type PathPart, type PlateSet, type View } from './plates/plates.ts'
+export type { FormPart, Plate } from './plates/plate.ts'
+export type { Flat } from './hull.ts'
+export { vouchedParts } from './vouched.ts'

@@ -1,0 +1,174 @@
+import type { Build } from '../reference/index.ts'
+import type { Kind } from './about.ts'
+import { buildTypes, type Ears } from './build-types.ts'
+import { innovate, merged, movedMean, narrowed, shares, type Bell } from './gaussian.ts'
+import { weigh, type LeftOut } from './mixture.ts'
+import { hold, PARAMETERS } from './parameters.ts'
+import type { Component } from './prior.ts'
+import { noiseOf, type Row } from './readings.ts'
+import { slopes } from './tangent.ts'
+import { laysFor, logTapes, shapeOf, type Lays, type Traits } from './tapes.ts'
+
+/** A solved form before it is dressed for the outside. */
+export interface Fit {
+  x: Float64Array
+  covariance: Float64Array
+  traits: Traits
+  rows: readonly Row[]
+  leftOut: LeftOut[]
+  weights: number[]
+  /** Sum of squared deviations of the readings from what the prior expected, whitened; and how many there were. */
+  chi2: number
+  dof: number
+}
+
+const N = PARAMETERS
+const STEP_CAP = 3
+const TURNS = 5
+const SETTLED = 1e-4
+/** A reading further off than this pulls the form less, so that the drawing stays a dog. Ours. */
+const OUTLYING = 4
+
+const zeroFit = (bell: Bell, traits: Traits, weights: number[]): Fit => ({
+  x: bell.mean,
+  covariance: bell.covariance,
+  traits,
+  rows: [],
+  leftOut: [],
+  weights,
+  chi2: 0,
+  dof: 0,
+})
+
+/** Ears: the breed's; else as the readings say (tips over the skull or not); else the likeliest build's. */
+function earsOf(kind: Kind, rows: readonly Row[], likeliest: Component | undefined): Ears {
+  const read = (id: string): number | undefined => rows.find((row) => row.measure === id)?.log
+  const [tip, skull] = [read('M40'), read('M39')]
+  if (kind.ears) return kind.ears
+  if (tip !== undefined && skull !== undefined) return tip - skull > 0.03 ? 'erect' : 'drop'
+  const name = likeliest?.name
+  return name && name in buildTypes ? buildTypes[name as Build].ears : 'drop'
+}
+
+const largest = <T>(list: readonly T[], by: (item: T, i: number) => number): T | undefined =>
+  list.reduce<{ item: T; value: number } | undefined>((best, item, i) => {
+    const value = by(item, i)
+    return !best || value > best.value ? { item, value } : best
+  }, undefined)?.item
+
+/** What one kind's tangent says of the readings. */
+const residualAt = (component: Component, rows: readonly Row[]): Float64Array =>
+  Float64Array.from(rows, (row) => row.log - component.tangent.valueAt(component.mean, row.measure))
+
+/**
+ * Whitened Gauss-Newton in the dual form (as many unknowns as readings), over the kinds merged into one bell by their
+ * weights. Kinds are weighed first along their own tangents, then again along the tangent at the solution.
+ */
+export function fit(components: readonly Component[], kind: Kind, rows: readonly Row[]): Fit {
+  const startWeights = shares(components.map((component) => component.logWeight))
+  const traitsFrom = (weights: readonly number[]): Traits => ({
+    ears: earsOf(
+      kind,
+      rows,
+      largest(components, (_, i) => weights[i] ?? 0),
+    ),
+    sex: kind.sex,
+  })
+  if (rows.length === 0) return zeroFit(merged(components, startWeights), traitsFrom(startWeights), startWeights)
+
+  const noise = noiseOf(rows)
+  const first = weigh(
+    components,
+    (i) => rows.map((row) => (components[i] as Component).tangent.row(row.measure)),
+    (i) => residualAt(components[i] as Component, rows),
+    noise,
+  )
+  const traits = traitsFrom(first.weights)
+  let bell = merged(components, first.weights)
+  let inflate = outlying(first.leftOut)
+  const lead = largest(components, (_, i) => first.weights[i] ?? 0) as Component
+  let solved = descend(bell, rows, noiseOf(rows, inflate), traits, lead)
+
+  // Once more along the tangent found: kinds far from their own means are judged by it better.
+  const judge = () =>
+    weigh(
+      components,
+      () => solved.slopes,
+      (i) => backTo(solved, rows, (components[i] as Component).mean),
+      noise,
+    )
+  let second = judge()
+  const moved = Math.max(...second.weights.map((weight, i) => Math.abs(weight - (first.weights[i] ?? 0))))
+  const inflateNow = outlying(second.leftOut)
+  if (moved > 0.05 || inflateNow.some((value, i) => Math.abs(Math.log(value / (inflate[i] ?? 1))) > 0.3)) {
+    bell = merged(components, second.weights)
+    inflate = inflateNow
+    solved = descend(bell, rows, noiseOf(rows, inflate), traits, lead, solved)
+    second = judge()
+  }
+  const end = innovate(bell, solved.slopes, backTo(solved, rows, bell.mean), noiseOf(rows, inflate))
+  const misfit = innovate(bell, solved.slopes, backTo(solved, rows, bell.mean), noise)
+  return { x: solved.x, covariance: narrowed(bell, end), traits, rows, leftOut: second.leftOut, weights: second.weights, chi2: misfit.chi2, dof: rows.length }
+}
+
+const outlying = (leftOut: readonly LeftOut[]): number[] => leftOut.map(({ t }) => (Math.abs(t) > OUTLYING ? Math.min(1e5, (t / 2) ** 2) : 1))
+
+interface Solved {
+  x: Float64Array
+  values: Float64Array
+  slopes: Float64Array[]
+  lays: Lays
+}
+
+/** Reading minus what a mean would read along the tangent at the solution. */
+function backTo(solved: Solved, rows: readonly Row[], mean: Float64Array): Float64Array {
+  return Float64Array.from(rows, (row, i) => {
+    const slope = solved.slopes[i] as Float64Array
+    let sum = row.log - (solved.values[i] ?? 0)
+    for (let k = 0; k < N; k++) sum += (slope[k] ?? 0) * ((solved.x[k] ?? 0) - (mean[k] ?? 0))
+    return sum
+  })
+}
+
+function descend(bell: Bell, rows: readonly Row[], noise: Float64Array, traits: Traits, lead: Component, from?: Solved): Solved {
+  const ids = rows.map((row) => row.measure)
+  const unique = [...new Set(ids)]
+  const at = (x: Float64Array, lays: Lays): Lays => laysFor(shapeOf(x, traits), unique, lays)
+  const spread = (values: Float64Array): Float64Array => Float64Array.from(ids, (id) => values[unique.indexOf(id)] ?? 0)
+  let x = from?.x ?? bell.mean
+  // The likeliest kind's tangent serves for the first step; it costs nothing.
+  let slope = from?.slopes ?? ids.map((id) => lead.tangent.row(id))
+  let lays = from?.lays ?? lead.tangent.lays
+  let values = from?.values ?? spread(logTapes(x, traits, unique, lays))
+  for (let turn = 0; turn < TURNS; turn++) {
+    const residual = Float64Array.from(rows, (row, i) => {
+      const own = slope[i] as Float64Array
+      let sum = row.log - (values[i] ?? 0)
+      for (let k = 0; k < N; k++) sum += (own[k] ?? 0) * ((x[k] ?? 0) - (bell.mean[k] ?? 0))
+      return sum
+    })
+    const wanted = movedMean(bell, innovate(bell, slope, residual, noise))
+    const next = hold(capped(bell, x, wanted))
+    const size = Math.max(...next.map((value, k) => Math.abs(value - (x[k] ?? 0)) / Math.sqrt(bell.covariance[k * N + k] ?? 1)))
+    x = next
+    lays = at(x, lays)
+    if (size < SETTLED && turn > 0) {
+      values = spread(logTapes(x, traits, unique, lays))
+      break
+    }
+    if (turn < 2 || size > 0.3) {
+      const here = slopes(x, traits, unique, lays)
+      values = spread(here.values)
+      slope = ids.map((id) => here.rows[unique.indexOf(id)] as Float64Array)
+    } else values = spread(logTapes(x, traits, unique, lays))
+  }
+  return { x, values, slopes: slope, lays }
+}
+
+/** No parameter moves more than three of its deviations in one step. */
+function capped(bell: Bell, from: Float64Array, to: Float64Array): Float64Array {
+  let most = 0
+  for (let k = 0; k < N; k++) most = Math.max(most, Math.abs((to[k] ?? 0) - (from[k] ?? 0)) / Math.sqrt(bell.covariance[k * N + k] ?? 1))
+  const by = most > STEP_CAP ? STEP_CAP / most : 1
+  return from.map((value, k) => value + by * ((to[k] ?? 0) - value))
+}

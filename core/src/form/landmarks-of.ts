@@ -1,0 +1,52 @@
+import type { LandmarkId } from '../measures/index.ts'
+import { heightShare, pointOn, type Point3 } from './diagonal.ts'
+import { bandOf, earBase, earRise, elbowPoint, layUnder, shoulderPoint, SHEATH_X, splitAtRib, underlineAt, type Shape } from './tapes.ts'
+
+/** Landmarks of a form, mm: x forward of the withers, y to the left, z above the floor. Paired ones on the left side. */
+export type Landmarks = Partial<Record<LandmarkId, Point3>>
+
+/** Places every landmark the form knows on the skin. */
+export function landmarksOf(shape: Shape): Landmarks {
+  const { k, stations: s } = shape
+  const W = k.depth * k.width
+  const at = (x: number, y: number, z: number): Point3 => [x * k.back, y * k.back, z * k.back]
+  const of = (p: Point3): Point3 => at(p[0], p[1], p[2])
+  const rib = splitAtRib(shape, layUnder(shape))[0].at(-1) as Point3
+  const sheath = underlineAt(shape, SHEATH_X)
+  const elbow = elbowPoint(shape)
+  const stance = (k.stance * W) / 2
+  const band = bandOf(shape)
+  return {
+    L01: at(s.withers.ux, 0, s.withers.uz),
+    L02: at(s.sternumEnd.ux, 0, s.sternumEnd.uz),
+    L03: at(0, 0, s.withers.tz),
+    L04: at(-0.02, s.shoulder.w * 0.55, s.withers.tz - 0.06 * k.depth),
+    L05: of(shoulderPoint(shape)),
+    L06: of(elbow),
+    L07: at(s.girth.tx + 0.02, s.girth.w * 0.8, s.girth.uz + 0.12 * k.depth),
+    L08: at(0.02 - k.elbowBack, stance, k.wrist * k.elbow),
+    L09: at(0.03 - k.elbowBack, stance, 0.6 * k.wrist * k.elbow),
+    L10: at(0.02 - k.elbowBack, stance - 0.4 * k.forearm * W, 0.62 * k.wrist * k.elbow),
+    L11: at(0.07 - k.elbowBack, stance, 0),
+    L12: of(rib),
+    L13: at(s.sternumEnd.ux, s.sternumEnd.w * 0.3, s.sternumEnd.uz + 0.02),
+    L14: at(s.tail.tx, 0, s.tail.tz),
+    L15: of(pointOn(s.hip, 0.9)),
+    L16: of(pointOn(s.waist, 0)),
+    L17: at(sheath[0], 0, sheath[1]),
+    L18: at(s.collar.tx, 0, s.collar.tz),
+    L19: at(s.neckBase.tx, 0, s.neckBase.tz),
+    L20: of(earBase(shape)),
+    L21: of(pointOn(s.withers, -0.1)),
+    L22: at(0.04 - k.elbowBack, stance, 0.75 * k.elbow),
+    L23: at(-0.78, s.hip.w, band.uz + (s.hip.uz - band.uz) * 0.4 - 0.05),
+    L24: at((s.collar.ux + s.withers.ux) / 2, 0, (s.collar.uz + s.withers.uz) / 2),
+    L25: at(s.skull.tx, 0, Math.max(s.skull.tz, s.throat.tz) + earRise(shape)),
+  }
+}
+
+/** How far up the flank the under-route meets the last rib (0 underline, 1 topline). */
+export function ribHeight(shape: Shape): number {
+  const rib = splitAtRib(shape, layUnder(shape))[0].at(-1) as Point3
+  return heightShare(shape.stations.lastRib, rib)
+}

@@ -1,0 +1,134 @@
+import type { Body } from '../measures/index.ts'
+import type { Build } from '../reference/index.ts'
+import { kindOf, type About } from './about.ts'
+import { buildTypes, type Ears, type TailCarriage } from './build-types.ts'
+import { dotOf, rowsTimes } from './dense.ts'
+import { fit, type Fit } from './fit-form.ts'
+import { landmarksOf, type Landmarks } from './landmarks-of.ts'
+import { PARAMETERS, parameterNames, type ParameterName } from './parameters.ts'
+import { priorFor } from './prior.ts'
+import { DISCREPANCY, rowsFor, type EarlierVisit } from './readings.ts'
+import type { Stations } from './stations.ts'
+import { slopes } from './tangent.ts'
+import { defines, FORM_MEASURES, laysFor, shapeOf } from './tapes.ts'
+
+/** A measure as the form has it. */
+export interface FormMeasure {
+  /** mm; M00 in kilograms. */
+  mm: number
+  /** Standard deviation of what a tape laid there would read. */
+  sigmaMm: number
+  /** Read on this dog, or only expected. */
+  taken: boolean
+}
+
+/** The body of one dog, solved from its tapes. Plain data. */
+export interface Form {
+  /** The parameters, logarithms where they live so, in the order of `parameterNames`; their covariance, row after row. */
+  parameters: Float64Array
+  covariance: Float64Array
+  ears: Ears
+  tail: TailCarriage
+  flatFace: boolean
+  sex: 'male' | 'female' | null
+  /** Weights of the kinds of dog it may be, heaviest first. */
+  kinds: { name: Build | 'cross' | 'any'; weight: number }[]
+  /** Sections of the skin in millimetres, x forward of the withers, z above the floor. */
+  sections: Stations
+  landmarks: Landmarks
+  measures: Record<string, FormMeasure>
+  /** How well the readings agree with each other and with dogs of this kind. */
+  chi2: number
+  dof: number
+}
+
+const N = PARAMETERS
+
+/** The build whose ears and tail a form without a breed is drawn with. */
+function likeliestBuild(kinds: Form['kinds']): Build {
+  return kinds.map(({ name }) => name).find((name): name is Build => name in buildTypes) ?? 'retriever'
+}
+
+/** Solves and keeps what the cross-check needs too. */
+export function fitOf(body: Body, about: About | null, earlier: readonly EarlierVisit[] = []): { fit: Fit; kind: ReturnType<typeof kindOf>; names: Form['kinds'][number]['name'][] } {
+  const kind = kindOf(about)
+  const components = priorFor(kind)
+  return { fit: fit(components, kind, rowsFor(body, kind, earlier)), kind, names: components.map(({ name }) => name) }
+}
+
+/**
+ * The tailor's form of one dog from whatever tapes exist.
+ *
+ * Maximum a posteriori over 41 parameters under a mixture of builds (docs/decisions/0009). Pure and deterministic; any
+ * subset of readings will do, none included (then it is the breed's dog, or the middle one). Readings that are no
+ * positive number are left out; contradictory ones give a finite form and a large `chi2`.
+ *
+ * @param body agreed values by measure, mm (M00: kg), with their standard deviations
+ * @param about what is known of the dog beside its tapes
+ * @param earlier visits before this one, with the days between
+ */
+export function solveForm(body: Body, about: About | null, earlier: readonly EarlierVisit[] = []): Form {
+  const { fit: solved, kind, names } = fitOf(body, about, earlier)
+  return formOf(solved, kind, names)
+}
+
+export function formOf(solved: Fit, kind: ReturnType<typeof kindOf>, names: readonly Form['kinds'][number]['name'][]): Form {
+  const { x, covariance, traits } = solved
+  const shape = shapeOf(x, traits)
+  const ids = FORM_MEASURES.filter((id) => defines(id, kind.sex))
+  const lays = laysFor(shape, ids)
+  const { values, rows } = slopes(x, traits, ids, lays)
+  const spread = rowsTimes(rows, covariance, N)
+  const taken = new Set(solved.rows.filter((row) => row.visit === 0).map((row) => row.measure))
+  const measures = Object.fromEntries(
+    ids.map((id, i): [string, FormMeasure] => {
+      const mm = Math.exp(values[i] ?? 0)
+      const variance = Math.max(0, dotOf(spread[i] as Float64Array, rows[i] as Float64Array)) + DISCREPANCY ** 2
+      return [id, { mm, sigmaMm: mm * Math.sqrt(variance), taken: taken.has(id) }]
+    }),
+  )
+  const kinds = names.map((name, i) => ({ name, weight: solved.weights[i] ?? 0 })).sort((a, b) => b.weight - a.weight)
+  const build = buildTypes[likeliestBuild(kinds)]
+  return {
+    parameters: x,
+    covariance,
+    ears: traits.ears,
+    tail: kind.tail ?? build.tail,
+    flatFace: kind.flatFace,
+    sex: kind.sex,
+    kinds,
+    sections: inMm(shape.stations, shape.k.back),
+    landmarks: landmarksOf(shape),
+    measures,
+    chi2: solved.chi2,
+    dof: solved.dof,
+  }
+}
+
+/** Sections in back lengths to millimetres; share and exponent stay. */
+function inMm(stations: Stations, back: number): Stations {
+  return Object.fromEntries(
+    Object.entries(stations).map(([name, s]) => [name, { tx: s.tx * back, tz: s.tz * back, ux: s.ux * back, uz: s.uz * back, w: s.w * back, v: s.v, p: s.p }]),
+  ) as Stations
+}
+
+/** One parameter of a form by its name, natural value. */
+export function parameterOf(form: Form, name: ParameterName): number {
+  const shape = shapeOf(form.parameters, form)
+  return shape.k[parameterNames.includes(name) ? name : 'back']
+}
+
+/**
+ * What measures would read on this dog, with the standard deviation of one reading's expectation.
+ *
+ * @param ids measures wanted; those the form does not define are left out
+ */
+export function predictMeasures(body: Body, about: About | null, ids: readonly string[]): Record<string, { mm: number; sigmaMm: number }> {
+  const { measures } = solveForm(body, about)
+  return Object.fromEntries(
+    ids.flatMap((id) => {
+      const value = measures[id]
+      return value ? [[id, { mm: value.mm, sigmaMm: value.sigmaMm }]] : []
+    }),
+  )
+}
