@@ -22,12 +22,17 @@ const walk = async (page) => {
 }
 const at = (name, stage) => `/tickets/${of(name).ticket.id}/${stage}`
 
+const onNeck = async (page) => {
+  await page.locator('#tape-M01').click()
+  await page.keyboard.type('11 3/8')
+}
+
 const bench = { width: 1280, height: 800 }
 const phone = { width: 390, height: 844 }
 const views = [
   ['today', '/', bench],
   ['ask', at('Skiff', 'ask'), bench],
-  ['measure', at('Halyard', 'measure'), bench, 'light', (page) => page.keyboard.type('12 3/4')],
+  ['measure', at('Fathom', 'measure'), bench, 'light', onNeck],
   ['measure-evening', at('Bilberry', 'measure'), bench, 'evening'],
   ['measure-tablet', at('Sextant', 'measure'), { width: 1024, height: 768 }],
   ['measure-phone', at('Harebell', 'measure'), phone, 'light', (page) => page.getByRole('button', { name: '8', exact: true }).tap()],

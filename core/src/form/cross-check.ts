@@ -34,29 +34,46 @@ export interface CrossCheckOptions {
  * Frozen on generated dogs of another seed than the one reported on (docs/decisions/0009).
  */
 export const UNUSUAL_T = 3.6
-/** Others shown beside the first. */
-const SHOWN_T = 2.6
 /** M00 is a weight: its slips are asked about by the rules of the catalogue. */
 const NOT_JUDGED = new Set(['M00'])
+/** A slip pulls the others after it: no more than this many are named. */
+const MOST = 3
 
-/** Judges a solved fit; see `crossCheck`. */
-export function judge(solved: ReturnType<typeof fitOf>, form: Form, options: CrossCheckOptions = {}): CrossCheck {
+type Solved = ReturnType<typeof fitOf>
+
+/** The readings of one fit, most suspicious first, and the largest deviation among them. */
+function ranked(solved: Solved, form: Form, asTyped: CrossCheckOptions['asTyped']): { suspects: (Suspect & { odds: number })[]; worst: number } {
   const { rows, leftOut } = solved.fit
-  const judged = rows
-    .map((row, i) => ({ row, left: leftOut[i] }))
-    .flatMap(({ row, left }) => {
+  const suspects = rows
+    .flatMap((row, i) => {
+      const left = leftOut[i]
       if (row.visit !== 0 || !left || NOT_JUDGED.has(row.measure)) return []
       const readMm = Math.exp(row.log)
-      const { causes, odds } = causesOf(row.measure, readMm, left, form.measures, options.asTyped?.[row.measure])
+      const { causes, odds } = causesOf(row.measure, readMm, left, form.measures, asTyped?.[row.measure])
       const expectedMm = readMm * Math.exp(-left.off)
       return [{ measure: row.measure, readMm, expectedMm, expectedSigmaMm: expectedMm * left.sd, t: left.t, causes, odds }]
     })
     .sort((a, b) => b.odds - a.odds || a.measure.localeCompare(b.measure))
-  const worst = Math.max(0, ...judged.map(({ t }) => Math.abs(t)))
-  // With one or two readings nothing can be told from the kind of dog alone, but a gross slip can.
-  const unusual = worst > UNUSUAL_T
-  const suspects = unusual ? judged.filter(({ t }, i) => i === 0 || Math.abs(t) > SHOWN_T).slice(0, 5) : []
-  return { state: unusual ? 'unusual' : 'agrees', suspects: suspects.map(({ odds: _, ...suspect }) => suspect) }
+  return { suspects, worst: Math.max(0, ...suspects.map(({ t }) => Math.abs(t))) }
+}
+
+/**
+ * Judges a solved fit: the most suspicious reading is named, taken out, and the rest solved again exactly, so that what
+ * it pulled along is not named with it.
+ */
+export function judge(solved: Solved, form: Form, options: CrossCheckOptions = {}): CrossCheck {
+  const suspects: Suspect[] = []
+  let [now, body] = [ranked(solved, form, options.asTyped), solved.body]
+  while (now.worst > UNUSUAL_T && suspects.length < MOST) {
+    const first = now.suspects[0]
+    if (!first) break
+    const { odds: _, ...suspect } = first
+    suspects.push(suspect)
+    body = Object.fromEntries(Object.entries(body).filter(([id]) => id !== suspect.measure))
+    const again = fitOf(body, solved.about, options.earlier ?? [])
+    now = ranked(again, formOf(again.fit, again.kind, again.names), options.asTyped)
+  }
+  return { state: suspects.length > 0 ? 'unusual' : 'agrees', suspects }
 }
 
 /**

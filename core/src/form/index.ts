@@ -1,6 +1,10 @@
 /** The body form: one dog solved from whatever tapes exist; it checks, predicts, carries paths and is drawn. */
 export { solveForm, predictMeasures, parameterOf, type Form, type FormMeasure } from './solve-form.ts'
 export { crossCheck, UNUSUAL_T, type CrossCheck, type CrossCheckOptions, type Suspect } from './cross-check.ts'
+export { readForm, type FormQuestion, type FormReading } from './read-form.ts'
+export { bestNext, type NextTape } from './best-next.ts'
+export { buildTypes } from './build-types.ts'
+export { typicalForm } from './typical-form.ts'
 export type { FormCause, WeighedCause } from './causes.ts'
 export type { About } from './about.ts'
 export type { EarlierVisit } from './readings.ts'

@@ -1,6 +1,6 @@
 import type { Body } from '../measures/index.ts'
 import type { Build } from '../reference/index.ts'
-import { kindOf, type About } from './about.ts'
+import { kindOf, type About, type Kind } from './about.ts'
 import { buildTypes, type Ears, type TailCarriage } from './build-types.ts'
 import { dotOf, rowsTimes } from './dense.ts'
 import { fit, type Fit } from './fit-form.ts'
@@ -50,10 +50,18 @@ function likeliestBuild(kinds: Form['kinds']): Build {
 }
 
 /** Solves and keeps what the cross-check needs too. */
-export function fitOf(body: Body, about: About | null, earlier: readonly EarlierVisit[] = []): { fit: Fit; kind: ReturnType<typeof kindOf>; names: Form['kinds'][number]['name'][] } {
+export interface SolvedFit {
+  fit: Fit
+  kind: Kind
+  names: Form['kinds'][number]['name'][]
+  body: Body
+  about: About | null
+}
+
+export function fitOf(body: Body, about: About | null, earlier: readonly EarlierVisit[] = []): SolvedFit {
   const kind = kindOf(about)
   const components = priorFor(kind)
-  return { fit: fit(components, kind, rowsFor(body, kind, earlier)), kind, names: components.map(({ name }) => name) }
+  return { fit: fit(components, kind, rowsFor(body, kind, earlier)), kind, names: components.map(({ name }) => name), body, about }
 }
 
 /**
@@ -72,7 +80,7 @@ export function solveForm(body: Body, about: About | null, earlier: readonly Ear
   return formOf(solved, kind, names)
 }
 
-export function formOf(solved: Fit, kind: ReturnType<typeof kindOf>, names: readonly Form['kinds'][number]['name'][]): Form {
+export function formOf(solved: Fit, kind: Kind, names: readonly Form['kinds'][number]['name'][]): Form {
   const { x, covariance, traits } = solved
   const shape = shapeOf(x, traits)
   const ids = FORM_MEASURES.filter((id) => defines(id, kind.sex))

@@ -1,4 +1,4 @@
-import { bodyOf, type Dog } from '@merry-tailor/core'
+import { aboutDog, bodyOf, type Dog } from '@merry-tailor/core'
 import { Link, useNavigate, useSearchParams } from 'react-router'
 import { useDogsQuery, useOwnersQuery, useTicketsQuery } from '../api/shop-api'
 import { PlaceFrame } from '../app/Strip'
@@ -80,10 +80,11 @@ export function DogsPage() {
 }
 
 function DogRow({ dog, owner, body }: { dog: Dog; owner: string | undefined; body: ReturnType<typeof bodyOf> }) {
+  const about = useMemo(() => aboutDog(dog, today()), [dog])
   return (
     <li className="border-r border-b border-rule">
       <Link to={`/dogs/${dog.id}`} className="flex min-h-[86px] items-center gap-4 px-4 py-2 hover:bg-bench">
-        <DogOutline body={body} about={dog} width={96} height={64} />
+        <DogOutline body={body} about={about} width={96} height={64} />
         <span className="min-w-0">
           <span className="block font-display text-[19px] leading-6 font-bold">{dog.name}</span>
           <span className="block text-[14px] leading-[18px] text-mute">{dogLine(dog, today())}</span>

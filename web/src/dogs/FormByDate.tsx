@@ -1,7 +1,9 @@
-import { stationOrder, type Dog } from '@merry-tailor/core'
+import { aboutDog, stationOrder, type Body, type Dog } from '@merry-tailor/core'
 import { format, parseISO } from 'date-fns'
 import { Slider } from 'radix-ui'
-import { SidePlate } from '../ui/plates/SidePlate'
+import { useMemo } from 'react'
+import { useForm } from '../form/use-form'
+import { FormPlate } from '../ui/plates/FormPlate'
 import { useBox } from '../ui/use-width'
 import type { Visit } from './visits'
 
@@ -13,23 +15,27 @@ interface FormByDateProps {
   onAt: (at: [number, number]) => void
 }
 
+const NOBODY: Body = {}
+
 const day = (visit: Visit | undefined): string => (visit ? format(parseISO(visit.on), 'd MMM yyyy') : '')
 
 /** The form on one date, with the outline of another date as a ghost; two knobs choose them. */
 export function FormByDate({ dog, visits, at, onAt }: FormByDateProps) {
   const [ref, { width, height }] = useBox<HTMLDivElement>(388, 300)
   const [then, now] = [visits[at[0]], visits[at[1]]]
+  const about = useMemo(() => [aboutDog(dog, then?.on ?? ''), aboutDog(dog, now?.on ?? '')] as const, [dog, then?.on, now?.on])
+  const before = useForm(then?.known ?? NOBODY, about[0])
+  const form = useForm(now?.known ?? NOBODY, about[1])
   const ids = Object.keys(now?.known ?? {})
     .filter((id) => !id.includes('/'))
     .sort(stationOrder)
   return (
     <>
       <div ref={ref} className="mat min-h-[240px] flex-1 overflow-hidden lg:max-h-[330px]">
-        <SidePlate
-          body={now?.known ?? {}}
-          about={dog}
-          active={null}
-          ghost={then && then !== now ? then.known : null}
+        <FormPlate
+          form={form}
+          view="side"
+          ghost={then && then !== now ? before : null}
           others={ids.slice(0, 12).map((measure, i) => ({ measure, row: i + 1, doubt: false }))}
           width={width}
           height={height}

@@ -1,4 +1,4 @@
-import { bodyOf, progressOf, promisedOn, stages, urgencyOf, type TicketSheet, type Urgency } from '@merry-tailor/core'
+import { aboutDog, bodyOf, progressOf, promisedOn, stages, urgencyOf, type TicketSheet, type Urgency } from '@merry-tailor/core'
 import { format } from 'date-fns'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { Link, useLocation, useNavigate } from 'react-router'
@@ -182,6 +182,7 @@ function TicketRow({ row, now, on }: { row: Row; now: boolean; on: string }) {
   const { sheet, progress, urgency, due } = row
   const { ticket, dog } = sheet
   const body = useMemo(() => bodyOf(sheet.readings), [sheet.readings])
+  const about = useMemo(() => aboutDog(dog, on), [dog, on])
   const items = sheet.items.filter((item) => !item.removed)
   const waits = progress.waitsFor
   const seen = waits.code === 'refit' || waits.code === 'look-again' ? waits.grade : waits.code === 'close' ? 'holds' : null
@@ -192,7 +193,7 @@ function TicketRow({ row, now, on }: { row: Row; now: boolean; on: string }) {
         to={`/tickets/${ticket.id}`}
         className={`grid grid-cols-[78px_1fr_auto] items-center gap-x-2.5 pr-4 pl-[11px] max-md:py-1.5 md:grid-cols-[78px_120px_98px_142px_1fr_96px] ${now ? 'min-h-[66px] border-l-[5px] border-ink bg-bench' : `min-h-[54px] border-l-[5px] ${urgency === 'overdue' ? 'border-snag' : 'border-transparent'}`}`}
       >
-        <DogOutline body={body} about={dog} height={now ? 56 : 50} />
+        <DogOutline body={body} about={about} height={now ? 56 : 50} />
         <span className="min-w-0">
           <span className="block truncate font-display text-[19px] leading-[22px] font-bold">{dog?.name ?? 'Counter'}</span>
           <span className="block truncate text-[14px] leading-[18px] text-mute">

@@ -10,8 +10,9 @@ import { bonesOf } from './bones.ts'
 import { cutFront } from './front.ts'
 import type { Plate } from './plate.ts'
 import { cutSide } from './side.ts'
+import { cutSitting } from './sitting.ts'
 
-export type View = 'side' | 'above' | 'front' | 'below'
+export type View = 'side' | 'above' | 'front' | 'below' | 'sitting'
 
 /** One view of a dog cut into flat plates, mm: the first number across the page to the right, the second up. */
 export interface PlateSet {
@@ -33,7 +34,7 @@ export interface PlateSet {
 
 /** How a point of the body falls on a view's page. From below the far side is nearer the page's foot. */
 export const project = ([x, y, z]: Point3, view: View): Flat =>
-  view === 'side' ? [x, z] : view === 'above' ? [x, -y] : view === 'below' ? [x, y] : [-y, z]
+  view === 'side' || view === 'sitting' ? [x, z] : view === 'above' ? [x, -y] : view === 'below' ? [x, y] : [-y, z]
 
 function cut(form: Form, view: View): Omit<PlateSet, 'box' | 'landmarks' | 'view'> {
   const shape = shapeOf(form.parameters, form)
@@ -49,6 +50,10 @@ function cut(form: Form, view: View): Omit<PlateSet, 'box' | 'landmarks' | 'view
   if (view === 'front') {
     const { plates, eyes, nose, smile, button } = cutFront(shape, form)
     return { ...nothing, plates, eyes, nose, smile, button }
+  }
+  if (view === 'sitting') {
+    const { plates, face } = cutSitting(shape, form)
+    return { ...nothing, plates, eyes: [face.eye], nose: face.nose, smile: face.smile, button: face.button }
   }
   const { plates, rivets, face } = cutSide(shape, form)
   return { ...nothing, plates, rivets, eyes: [face.eye], nose: face.nose, smile: face.smile, button: face.button }
@@ -71,23 +76,33 @@ export function plates(form: Form, view: View): PlateSet {
     button: raw.button * by,
     nose: mm(raw.nose),
     smile: mm(raw.smile),
-    landmarks: Object.fromEntries(Object.entries(form.landmarks).map(([id, point]) => [id, project(point, view)])),
+    // Sitting, only the floor and the head are where they are needed.
+    landmarks: view === 'sitting' ? {} : Object.fromEntries(Object.entries(form.landmarks).map(([id, point]) => [id, project(point, view)])),
     box: { left: Math.min(...xs), right: Math.max(...xs), bottom: Math.min(...zs), top: Math.max(...zs) },
   }
 }
+
+/** How far a ring's near side is drawn back, share of its nearness. */
+const BOW = 0.22
 
 export interface PathPart {
   points: Flat[]
   /** Behind the body or a foreleg in this view. */
   hidden: boolean
+  /** On the side the side plate shows; a doubled tape is taken there. */
+  near: boolean
 }
 
 /** A measure's tape in a view, cut where it goes out of sight. */
 export function pathParts(form: Form, measureId: string, view: View): PathPart[] {
-  const path = pathOn(form, measureId)
-  if (!path) return []
   const shape = shapeOf(form.parameters, form)
   const by = shape.k.back
+  if (view === 'sitting') {
+    const [x, z] = cutSitting(shape, form).top
+    return measureId === 'M41' ? [{ points: [[x * by, 0], [x * by, z * by]], hidden: false, near: true }] : [] // prettier-ignore
+  }
+  const path = pathOn(form, measureId)
+  if (!path) return []
   const bones = bonesOf(shape)
   const { k, stations } = shape
   const middle = (x: number): number => stations.withers.tz - (x > 0 ? 0.3 : 0.48) * k.depth
@@ -100,13 +115,16 @@ export function pathParts(form: Form, measureId: string, view: View): PathPart[]
     if (view === 'below') return skin && z > middle(x)
     return skin && x < -0.04 && z < stations.withers.tz - 0.04 && z > stations.girth.uz + 0.02
   }
+  // A ring cut edge-on is drawn bowed, as round the barrel: the nearer, the further back.
+  const onPage = (p: Point3): Flat => (view === 'side' && path.closed ? [p[0] - BOW * p[1], p[2]] : project(p, view))
   const parts: PathPart[] = []
   for (let i = 1; i < path.points.length; i++) {
     const [a, b] = [path.points[i - 1] as Point3, path.points[i] as Point3]
     const hidden = hides([(a[0] + b[0]) / 2, (a[1] + b[1]) / 2, (a[2] + b[2]) / 2])
     const last = parts.at(-1)
-    if (last && last.hidden === hidden) last.points.push(project(b, view))
-    else parts.push({ points: [project(a, view), project(b, view)], hidden })
+    const near = a[1] + b[1] > -1e-6
+    if (last && last.hidden === hidden && last.near === near) last.points.push(onPage(b))
+    else parts.push({ points: [onPage(a), onPage(b)], hidden, near })
   }
   return parts
 }

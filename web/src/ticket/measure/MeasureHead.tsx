@@ -4,6 +4,7 @@ import { PLACES } from '../../words/measuring'
 import { familyName, measureName } from '../../words/stages'
 import { PathDrawing } from '../../ui/plates/PathDrawing'
 import { ordinal } from './ReadingsList'
+import { useBenchForm } from './use-bench-form'
 import type { TapeRow } from './use-tapes'
 
 /** Name of the tape in hand, which reading it is, how to take it, and what else goes by its name. */
@@ -45,6 +46,7 @@ export function MeasureHead({ row, kept, oneSide }: { row: TapeRow; kept: number
 /** Bones by feel, other definitions, what is refused and what to take instead, and who wants this tape. */
 export function AboutMeasure({ row }: { row: TapeRow }) {
   const measure = measures[row.tape.measure]
+  const { form } = useBenchForm()
   if (!measure) return null
   const wanted = [...new Set(row.tape.items.map((item) => familyName(item.family)))].join(', ')
   return (
@@ -89,7 +91,7 @@ export function AboutMeasure({ row }: { row: TapeRow }) {
                 </div>
                 {alternate.converts === 'other' && alternate.is && (
                   <figure className="mat w-[124px] shrink-0 self-start p-1 text-center">
-                    <PathDrawing measure={measure.id} place={measure.places[0] ?? null} width={116} height={72} />
+                    <PathDrawing measure={measure.id} place={measure.places[0] ?? null} form={form} width={116} height={72} />
                     <figcaption className="text-[13px] leading-4 font-bold">take this</figcaption>
                   </figure>
                 )}

@@ -1,12 +1,11 @@
-import { figure, type Place } from '@merry-tailor/core'
-import { useMemo } from 'react'
-import { PartPlateDrawing, ratioOf } from '../../ui/plates/PartPlates'
+import type { Place } from '@merry-tailor/core'
+import { ratioOfView } from '../../ui/plates/FormPlate'
 import { PLATE_TITLES, platesOf, type PlateName } from '../../ui/plates/plate-of'
-import { SidePlate } from '../../ui/plates/SidePlate'
+import { TapePlate } from '../../ui/plates/TapePlate'
 import { useBox } from '../../ui/use-width'
 import { PLACES } from '../../words/measuring'
 import { measureName } from '../../words/stages'
-import { useOpenTicket } from '../TicketFrame'
+import { useBenchForm } from './use-bench-form'
 import type { TapeRow } from './use-tapes'
 
 interface PlateViewProps {
@@ -20,65 +19,81 @@ interface PlateViewProps {
 
 const title = (plate: PlateName, place: Place | null): string => (plate === 'paw' && place ? `${PLACES[place]} paw, from below` : PLATE_TITLES[plate])
 
-/** The mat: the plate that tells most about this tape large, its other plates small; F turns it. */
+/** The mat: the plate that tells most about this tape large, its other plates small; F turns it. All cut from this dog's form. */
 export function PlateView({ rows, active, doubled, turn, phone = false }: PlateViewProps) {
-  const { body, sheet } = useOpenTicket()
   const [ref, { width, height }] = useBox<HTMLDivElement>(phone ? 390 : 548, phone ? 240 : 378)
-  const form = useMemo(() => figure(body, sheet.dog), [body, sheet.dog])
+  const { form, suspects } = useBenchForm()
   const { measure, place } = active.tape
-  const plates = platesOf(measure, place)
-  const main = plates[turn % plates.length] ?? 'side'
-  const small = plates.filter((plate) => plate !== main && plate !== 'side').slice(0, 2)
+  const names = platesOf(measure, place)
+  const main = names[turn % names.length] ?? 'side'
+  const small = names.filter((plate) => plate !== main && plate !== 'side').slice(0, 2)
   const others = rows
-    .map((row, i) => ({ measure: row.tape.measure, row: i + 1, doubt: row.doubt, seen: row.agreed !== undefined && row.tape.place === null }))
+    .map((row, i) => {
+      const suspect = suspects.find((each) => each.measure === row.tape.measure)
+      return {
+        measure: row.tape.measure,
+        row: i + 1,
+        doubt: row.doubt || suspect !== undefined,
+        seen: row.agreed !== undefined && row.tape.place === null,
+        ...(suspect ? { share: suspect.readMm / suspect.expectedMm } : {}),
+      }
+    })
     .filter((row) => row.seen)
     .slice(0, 12)
   const name = title(main, place)
   if (main !== 'side') {
-    const ratio = ratioOf(main)
-    const size = Math.min(width * (phone ? 0.9 : 0.82), (height - (phone ? 16 : 76)) * ratio)
     return (
       <div ref={ref} className="mat relative flex min-h-0 flex-1 items-center justify-center overflow-hidden">
-        <div className={phone ? '' : 'pt-6'}>
-          <PartPlateDrawing
-            plate={main}
-            measure={measure}
-            place={place}
-            doubled={doubled}
-            ears={form.ears}
-            width={Math.max(60, size)}
-            label={`${name}. The tape for ${measureName(measure).toLowerCase()} is drawn on it.`}
-          />
-        </div>
+        <TapePlate
+          form={form}
+          plate={main}
+          measure={measure}
+          place={place}
+          doubled={doubled}
+          width={width}
+          height={height}
+          top={phone ? 6 : 34}
+          phone={phone}
+          label={`${name}. The tape for ${measureName(measure).toLowerCase()} is drawn on it.`}
+        />
         {!phone && <p className="absolute top-3.5 left-[18px] text-[14.5px] font-bold">{name.charAt(0).toUpperCase() + name.slice(1)}</p>}
       </div>
     )
   }
   /** On a low mat the dog itself needs the room. */
   const roomy = height >= 270
-  const [upper, lower] = [small.find((plate) => plate === 'above' || plate === 'below'), small.find((plate) => plate !== 'above' && plate !== 'below')]
+  const [upper, lower] = [small.find((plate) => plate === 'above' || plate === 'below'), small.find((plate) => plate === 'front')]
+  const upperWide = width * 0.4
   return (
     <div ref={ref} className="mat relative min-h-0 flex-1 overflow-hidden">
-      <SidePlate
-        body={body}
-        about={sheet.dog}
-        active={measure}
+      <TapePlate
+        form={form}
+        plate="side"
+        measure={measure}
         others={phone ? [] : others}
         width={width}
         height={height}
-        top={phone ? 4 : roomy ? 62 : 12}
+        top={phone ? 4 : roomy && (form.tail === 'curled' || form.tail === 'up') ? 58 : 10}
         stand={!phone}
         phone={phone}
       />
       {!phone && roomy && upper && (
         <div className="absolute top-3 left-[18px]">
           <p className="text-[14.5px] font-bold">{PLATE_TITLES[upper]}</p>
-          <PartPlateDrawing plate={upper} measure={measure} doubled={doubled} width={width * 0.4} />
+          <TapePlate form={form} plate={upper} measure={measure} doubled={doubled} width={upperWide} height={upperWide / ratioOfView(form, 'above') + 4} plain />
         </div>
       )}
-      {!phone && lower && lower === 'front' && (
+      {!phone && lower && (
         <div className="absolute right-3 bottom-0 flex flex-col items-center">
-          <PartPlateDrawing plate={lower} measure={measure} doubled={doubled} ears={form.ears} width={Math.max(20, height * 0.36 * ratioOf(lower))} />
+          <TapePlate
+            form={form}
+            plate="front"
+            measure={measure}
+            doubled={doubled}
+            width={Math.max(24, height * 0.36 * ratioOfView(form, 'front')) + 8}
+            height={height * 0.36}
+            plain
+          />
           {/* Its name stands under the floor, clear of the landmarks' names. */}
           <p className="text-[14.5px] leading-[18px] font-bold">{PLATE_TITLES[lower]}</p>
         </div>

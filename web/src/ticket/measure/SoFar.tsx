@@ -13,6 +13,8 @@ import { familyName, measureName, wayName } from '../../words/stages'
 import { SizeTape } from '../choose/SizeTape'
 import { useOpenTicket } from '../TicketFrame'
 import { FindingBlock } from './FindingBlock'
+import { SuspectBlock } from './SuspectBlock'
+import { useBenchForm } from './use-bench-form'
 import { LettersBlock } from './LettersBlock'
 import { useBench } from './use-bench'
 import { useTapes } from './use-tapes'
@@ -31,6 +33,7 @@ export function SoFar({ active, onAgain, device, waitsFor }: SoFarProps) {
   const { sheet } = useOpenTicket()
   const [bench] = useBench()
   const { findings, rows, left } = useTapes()
+  const { suspects } = useBenchForm()
   const items = sheet.items.filter((item) => !item.removed)
   const answered = rows.filter((row) => row.agreed).length
   return (
@@ -39,6 +42,9 @@ export function SoFar({ active, onAgain, device, waitsFor }: SoFarProps) {
       <div className="quiet-scroll min-h-0 flex-1">
         {findings.map((finding) => (
           <FindingBlock key={`${finding.rule}-${finding.measures.join()}`} finding={finding} inHand={finding.measures[0] === active} onAgain={onAgain} />
+        ))}
+        {suspects.map((suspect) => (
+          <SuspectBlock key={suspect.measure} suspect={suspect} inHand={suspect.measure === active} onAgain={onAgain} />
         ))}
         <LettersBlock />
         <WeightBlock />

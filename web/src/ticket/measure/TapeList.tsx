@@ -1,11 +1,13 @@
-import { measures, type Station } from '@merry-tailor/core'
+import { measures, type FormMeasure, type Station } from '@merry-tailor/core'
 import { ArrowRight } from 'lucide-react'
 import type { CSSProperties } from 'react'
 import { Mark } from '../../ui/marks/Mark'
 import { PLACES, STATIONS } from '../../words/measuring'
 import { ordinal } from './ReadingsList'
 import { RowNumber } from './RowNumber'
+import { ExpectedValue } from './ExpectedValue'
 import { useBench } from './use-bench'
+import { useBenchForm } from './use-bench-form'
 import type { TapeRow } from './use-tapes'
 
 interface TapeListProps {
@@ -17,6 +19,7 @@ interface TapeListProps {
 /** The tapes to take, station by station; the active one is the yellow tape. A station can be drawn forward. */
 export function TapeList({ rows, active, onPick }: TapeListProps) {
   const [bench, change] = useBench()
+  const { form, solved, suspects, next } = useBenchForm()
   const stations = [...new Set(rows.map((row) => measures[row.tape.measure]?.station ?? 5))]
   const forward = (station: Station): void => {
     change({ first: [station, ...bench.first.filter((each) => each !== station)] })
@@ -45,7 +48,15 @@ export function TapeList({ rows, active, onPick }: TapeListProps) {
           <ol>
             {rows.map((row, i) =>
               measures[row.tape.measure]?.station === station ? (
-                <TapeItem key={row.key} row={row} number={i + 1} active={row.key === active} onPick={onPick} />
+                <TapeItem
+                  key={row.key}
+                  row={suspects.some((suspect) => suspect.measure === row.tape.measure) ? { ...row, doubt: true } : row}
+                  number={i + 1}
+                  active={row.key === active}
+                  onPick={onPick}
+                  expected={solved && !row.agreed ? form.measures[row.tape.measure] : undefined}
+                  best={next?.measure === row.tape.measure && !row.agreed}
+                />
               ) : null,
             )}
           </ol>
@@ -55,7 +66,18 @@ export function TapeList({ rows, active, onPick }: TapeListProps) {
   )
 }
 
-function TapeItem({ row, number, active, onPick }: { row: TapeRow; number: number; active: boolean; onPick: (key: string) => void }) {
+interface TapeItemProps {
+  row: TapeRow
+  number: number
+  active: boolean
+  onPick: (key: string) => void
+  /** Where an untaken tape is expected to land. */
+  expected: FormMeasure | undefined
+  /** The tape that narrows the chosen items most. */
+  best: boolean
+}
+
+function TapeItem({ row, number, active, onPick, expected, best }: TapeItemProps) {
   const measure = measures[row.tape.measure]
   const path = row.tape.place ? PLACES[row.tape.place] : measure?.path
   return (
@@ -79,10 +101,11 @@ function TapeItem({ row, number, active, onPick }: { row: TapeRow; number: numbe
               {measure?.school ? '; ' : ''}
             </span>
             {measure?.school ? `school ${measure.school}` : ''}
+            {best && !active && <b className="block text-ink">Narrows the rest most</b>}
             {row.tape.either && !row.agreed ? `; or ${(measures[row.tape.either]?.name ?? '').toLowerCase()}` : ''}
           </span>
         </span>
-        <RowValue row={row} active={active} />
+        {expected && !row.derived && !active ? <ExpectedValue measure={row.tape.measure} expected={expected} /> : <RowValue row={row} active={active} />}
         <RowState row={row} active={active} />
         {active && <TickEdge />}
       </button>

@@ -4,12 +4,14 @@ import { isOpen } from '../letters/is-open'
 import { useTapes } from '../measure/use-tapes'
 import { useOpenTicket } from '../TicketFrame'
 import { PathDrawing } from '../../ui/plates/PathDrawing'
+import { useBenchForm } from '../measure/use-bench-form'
 import { PaperRoom } from './PaperRoom'
 
 /** The page that goes back to whoever sent letters: what came, and the drawn path of each measure wanted. */
 export function AskBack() {
   const { sheet, name } = useOpenTicket()
   const { rows } = useTapes()
+  const { form } = useBenchForm()
   const open = sheet.asWritten.filter((written) => isOpen(written, sheet.readings))
   const missing = rows.filter((row) => !row.agreed && row.tape.need === 'must').map((row) => row.tape.measure)
   const wanted = [...new Set([...open.flatMap((written) => written.wanted ?? []), ...missing])]
@@ -62,7 +64,7 @@ export function AskBack() {
           {wanted.map((id, i) => (
             <tr key={id}>
               <td>
-                <PathDrawing measure={id} width={200} height={116} />
+                <PathDrawing measure={id} form={form} width={200} height={116} />
               </td>
               <td>
                 <b>

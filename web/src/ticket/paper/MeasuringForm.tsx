@@ -7,6 +7,7 @@ import { familyName } from '../../words/stages'
 import { useTapes, type TapeRow } from '../measure/use-tapes'
 import { useOpenTicket } from '../TicketFrame'
 import { PathDrawing } from '../../ui/plates/PathDrawing'
+import { useBenchForm } from '../measure/use-bench-form'
 import { PaperRoom } from './PaperRoom'
 
 const METHOD_BOXES = ['tape', 'string', 'loop', 'garment'] as const
@@ -66,10 +67,11 @@ export function MeasuringForm() {
 
 function FormRow({ row, number }: { row: TapeRow; number: number }) {
   const measure = measures[row.tape.measure]
+  const { form } = useBenchForm()
   return (
     <tr>
       <td>
-        <PathDrawing measure={row.tape.measure} place={row.tape.place} />
+        <PathDrawing measure={row.tape.measure} place={row.tape.place} form={form} />
       </td>
       <td>
         <b>

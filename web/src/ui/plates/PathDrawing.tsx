@@ -1,28 +1,20 @@
-import { figure, type Body, type Place } from '@merry-tailor/core'
-import { PartPlateDrawing, ratioOf } from './PartPlates'
+import { typicalForm, type Form, type Place } from '@merry-tailor/core'
 import { platesOf } from './plate-of'
-import { SidePlate } from './SidePlate'
+import { TapePlate } from './TapePlate'
 
-const NOBODY: Body = {}
+interface PathDrawingProps {
+  measure: string
+  place?: Place | null
+  /** The dog's own form; the middle dog where no dog is meant. */
+  form?: Form | null
+  width?: number
+  height?: number
+}
 
 /** The path of one tape as a line drawing, small enough for a form. */
-export function PathDrawing({ measure, place = null, width = 150, height = 86 }: { measure: string; place?: Place | null; width?: number; height?: number }) {
+export function PathDrawing({ measure, place = null, form = null, width = 150, height = 86 }: PathDrawingProps) {
   const plate = platesOf(measure, place)[0] ?? 'side'
-  if (plate === 'side') {
-    return <SidePlate body={NOBODY} about={null} active={measure} others={[]} width={width} height={height} stand={false} phone plain />
-  }
-  const size = Math.min(width, height * ratioOf(plate))
   return (
-    <div className="flex items-center justify-center" style={{ width, height }}>
-      <PartPlateDrawing
-        plate={plate}
-        measure={measure}
-        place={place}
-        doubled={measure === 'M01'}
-        ears={figure(NOBODY, null).ears}
-        width={size}
-        label={`Path of ${measure}`}
-      />
-    </div>
+    <TapePlate form={form ?? typicalForm(null)} plate={plate} measure={measure} place={place} width={width} height={height} plain label={`Path of ${measure}`} />
   )
 }

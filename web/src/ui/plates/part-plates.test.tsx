@@ -1,46 +1,70 @@
-import { measureIds, measures } from '@merry-tailor/core'
+import { measureIds, measures, solveForm, typicalForm } from '@merry-tailor/core'
 import { cleanup, render, screen } from '@testing-library/react'
 import { afterEach, describe, expect, it } from 'vitest'
-import { cutPlates, tapeLine } from './dog-plates'
-import { figure } from '@merry-tailor/core'
+import { FormPlate } from './FormPlate'
 import { PartPlateDrawing } from './PartPlates'
 import { platesOf } from './plate-of'
+import { TapePlate } from './TapePlate'
 
 afterEach(cleanup)
 
+const male = solveForm({}, { build: 'nordic', sex: 'male' })
+const drawn = (node: React.ReactElement): Element => render(node).container
+
 describe('plates', () => {
   it('draw the path of every tape on each plate that claims it', () => {
-    const dog = cutPlates(figure({}, null))
-    for (const id of measureIds) {
+    // A weight has no path, and trace and hitch are not the dog's.
+    const noPath = new Set(['M00', 'M09', 'M47', 'M48'])
+    for (const id of measureIds.filter((each) => !noPath.has(each))) {
       const place = measures[id]?.places[0] ?? null
       for (const plate of platesOf(id, place)) {
-        if (plate === 'side') {
-          const line = tapeLine(id, dog)
-          expect([id, line !== null && line.points.every((point) => Number.isFinite(point.x) && Number.isFinite(point.y))]).toEqual([id, true])
-        } else {
-          const { container } = render(<PartPlateDrawing plate={plate} measure={id} place={place} width={200} />)
-          expect([id, plate, container.querySelectorAll('.path-tape').length]).toEqual([id, plate, 1])
-          cleanup()
-        }
+        const paths = drawn(<TapePlate form={male} plate={plate} measure={id} place={place} width={400} height={300} />).querySelectorAll('.path-tape')
+        expect([id, plate, paths.length]).toEqual([id, plate, 1])
+        cleanup()
       }
     }
   })
 
+  it('take the shape of this dog: another back, another drawing', () => {
+    const of = (mm: number): string =>
+      drawn(<FormPlate form={solveForm({ M14: { mm }, M07: { mm: 700 } }, null)} view="side" width={400} height={300} />).innerHTML
+    expect(of(480)).not.toBe(of(640))
+  })
+
+  it('dash what no reading vouches for', () => {
+    const dashed = (body: Parameters<typeof solveForm>[0]): number =>
+      drawn(<FormPlate form={solveForm(body, null)} view="side" width={400} height={300} />).querySelectorAll('path[stroke-dasharray="5 4"]').length
+    expect(dashed({ M01: { mm: 560 }, M07: { mm: 700 }, M14: { mm: 540 } })).toBeLessThan(dashed({}))
+  })
+
+  it('show a doubt as long as read, and ask at its end', () => {
+    const other = { measure: 'M12', row: 4, doubt: true, share: 0.8 }
+    render(<FormPlate form={male} view="side" others={[other]} width={500} height={360} />)
+    expect(screen.getByText('began here?')).toBeTruthy()
+    expect(screen.getByText('ended here?')).toBeTruthy()
+  })
+
   it('show a left paw as a right one in the mirror, and say what they show', () => {
-    render(<PartPlateDrawing plate="paw" measure="M32" place="front-left" width={100} label="Paw" />)
-    expect(screen.getByRole('img', { name: 'Paw' }).querySelector('g')?.getAttribute('transform')).toContain('matrix(-1')
-    cleanup()
-    render(<PartPlateDrawing plate="paw" measure="M32" place="front-right" width={100} label="Paw" />)
-    expect(screen.getByRole('img', { name: 'Paw' }).querySelector('g')?.getAttribute('transform')).toBeNull()
+    const turn = (place: 'front-left' | 'front-right'): string => {
+      const { container } = render(<PartPlateDrawing plate="paw" measure="M32" place={place} form={typicalForm(null)} width={100} label="Paw" />)
+      expect(screen.getByRole('img', { name: 'Paw' })).toBeTruthy()
+      const transform = container.querySelector('g')?.getAttribute('transform') ?? 'matrix(1'
+      cleanup()
+      return transform
+    }
+    expect(turn('front-left')).toContain('matrix(-')
+    expect(turn('front-right')).not.toContain('matrix(-')
   })
 
   it('lay one side of a doubled neck, or the whole ring', () => {
-    const path = (doubled: boolean): string => {
-      const { container } = render(<PartPlateDrawing plate="front" measure="M01" doubled={doubled} width={80} />)
-      const d = container.querySelector('.path-tape path')?.getAttribute('d') ?? ''
+    const strips = (doubled: boolean): number => {
+      const d = drawn(<FormPlate form={male} view="front" active="M01" doubled={doubled} width={80} height={190} plain />).querySelector(
+        '.path-tape path[stroke="var(--tape)"]',
+      )
+      const length = d?.getAttribute('d')?.length ?? 0
       cleanup()
-      return d
+      return length
     }
-    expect(path(false).length).toBeGreaterThan(path(true).length)
+    expect(strips(false)).toBeGreaterThan(strips(true))
   })
 })

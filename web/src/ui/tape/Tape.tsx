@@ -35,12 +35,14 @@ interface TapeProps {
   /** The same in words, for those who do not see it. */
   title: string
   usualWidth?: number
+  /** Small, in a row: ticks without numbers. */
+  mini?: boolean
 }
 
 const BAND_HEIGHT = 22
 
 /** The tape: ticks, pins above, spread and size bands under it. One component for every length on screen. */
-export function Tape({ look, fromMm, toMm, live = false, height = 24, pins = [], bands = [], spread, bracket, title, usualWidth = 308 }: TapeProps) {
+export function Tape({ look, fromMm, toMm, live = false, height = 24, pins = [], bands = [], spread, bracket, title, usualWidth = 308, mini = false }: TapeProps) {
   const [ref, width] = useWidth<SVGSVGElement>(usualWidth)
   const scale = tapeScale(look.unit, fromMm, toMm, width)
   const headRoom = bracket ? 34 : pins.some((pin) => pin.value || pin.label) ? 24 : pins.length > 0 ? 14 : 2
@@ -48,11 +50,11 @@ export function Tape({ look, fromMm, toMm, live = false, height = 24, pins = [],
   const total = headRoom + height + (bands.length > 0 ? BAND_HEIGHT + bandGap + 2 : spread ? 10 : 2)
   return (
     <svg ref={ref} role="img" aria-label={title} width="100%" height={total} viewBox={`0 0 ${width} ${total}`} style={{ display: 'block', overflow: 'hidden' }}>
-      <Strip scale={scale} y={headRoom} height={height} live={live} />
+      <Strip scale={scale} y={headRoom} height={height} live={live} numbers={!mini} />
       {bands.length > 0 && (
         <Bands scale={scale} y={headRoom + height + bandGap} bands={bands} crossed={spread ? [scale.x(spread.fromMm), scale.x(spread.toMm)] : []} />
       )}
-      {spread && <Spread scale={scale} y={headRoom + height} spread={spread} throughBands={bands.length > 0} />}
+      {spread && <Spread scale={scale} y={headRoom + height} spread={spread} throughBands={bands.length > 0} open={pins.some((pin) => pin.kind === 'open')} />}
       {bracket && <Bracket scale={scale} y={headRoom} bracket={bracket} />}
       {pins.map((pin, i) => (
         <Pin key={i} scale={scale} y={headRoom} height={height} pin={pin} look={look} />
@@ -61,7 +63,7 @@ export function Tape({ look, fromMm, toMm, live = false, height = 24, pins = [],
   )
 }
 
-function Strip({ scale, y, height, live }: { scale: TapeScale; y: number; height: number; live: boolean }) {
+function Strip({ scale, y, height, live, numbers }: { scale: TapeScale; y: number; height: number; live: boolean; numbers: boolean }) {
   const { width, x } = scale
   return (
     <g>
@@ -70,7 +72,7 @@ function Strip({ scale, y, height, live }: { scale: TapeScale; y: number; height
       {ticksOf(scale).map((tick) => (
         <g key={tick.mm}>
           <line x1={x(tick.mm)} x2={x(tick.mm)} y1={y} y2={y + height * tick.height} stroke="var(--tape-ink)" strokeWidth={tick.strong ? 1.7 : 1.05} />
-          {tick.label !== null && x(tick.mm) > 12 && (
+          {numbers && tick.label !== null && x(tick.mm) > 12 && (
             <text x={x(tick.mm) - 3} y={y + height - 4} textAnchor="end" fontSize={13.5} fontWeight={800} fill="var(--tape-ink)">
               {tick.mm < 0 ? '−' : ''}
               {tick.label}
@@ -147,13 +149,26 @@ function labelPlace(label: string, left: number, right: number, crossed: readonl
   return places.find((at) => at - half >= left - 1 && at + half <= right + 1 && crossed.every((x) => Math.abs(x - at) > half)) ?? null
 }
 
-function Spread({ scale, y, spread, throughBands }: { scale: TapeScale; y: number; spread: { fromMm: number; toMm: number }; throughBands: boolean }) {
+interface SpreadProps {
+  scale: TapeScale
+  y: number
+  spread: { fromMm: number; toMm: number }
+  throughBands: boolean
+  /** Of a tape not yet taken: hollow and dashed. */
+  open: boolean
+}
+
+function Spread({ scale, y, spread, throughBands, open }: SpreadProps) {
   const from = scale.x(spread.fromMm)
   const to = scale.x(spread.toMm)
   const foot = throughBands ? y + BAND_HEIGHT + 11 : y + 8
   return (
     <g>
-      <rect x={from} y={y + 2} width={Math.max(2, to - from)} height={7} fill="var(--ink)" />
+      {open ? (
+        <rect x={from} y={y + 2} width={Math.max(2, to - from)} height={6} fill="none" stroke="var(--ink)" strokeWidth={1.4} strokeDasharray="3 2" />
+      ) : (
+        <rect x={from} y={y + 2} width={Math.max(2, to - from)} height={7} fill="var(--ink)" />
+      )}
       {throughBands &&
         [from, to].map((at, i) => (
           <g key={i}>

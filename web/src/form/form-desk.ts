@@ -1,0 +1,88 @@
+import { readForm, type About, type Body, type FormQuestion, type FormReading } from '@merry-tailor/core'
+import { wrap, type Remote } from 'comlink'
+import type { FormWork } from '../workers/form-worker'
+
+export interface Asked {
+  body: Body
+  about: About | null
+  question: FormQuestion
+}
+
+/** Solved forms by what was asked; the newest hundreds stay. */
+const solved = new Map<string, FormReading>()
+const MOST = 400
+const asking = new Set<string>()
+const listeners = new Set<() => void>()
+let turn = 0
+let remote: Remote<FormWork> | null | undefined
+
+/** One worker for the whole page; without workers the answer is made in place. */
+function desk(): Remote<FormWork> | null {
+  if (remote === undefined) {
+    remote = typeof Worker === 'undefined' ? null : wrap<FormWork>(new Worker(new URL('../workers/form-worker.ts', import.meta.url), { type: 'module' }))
+    void remote?.warm()
+  }
+  return remote
+}
+
+const numbers = (body: Body): (string | number)[] =>
+  Object.entries(body)
+    .filter(([id, value]) => !id.includes('/') && value?.mm != null)
+    .sort(([a], [b]) => (a < b ? -1 : 1))
+    .flatMap(([id, value]) => [id, Math.round((value?.mm ?? 0) * 10), Math.round((value?.sigmaMm ?? 0) * 10)])
+
+/** Everything an answer depends on, as one text. */
+export const keyOf = ({ body, about, question }: Asked): string =>
+  JSON.stringify([
+    numbers(body),
+    about,
+    question.wanted,
+    question.candidates,
+    question.asTyped,
+    question.earlier?.map((visit) => [visit.daysBefore, visit.weightKg, numbers(visit.body)]),
+  ])
+
+export const answerTo = (key: string): FormReading | undefined => solved.get(key)
+
+export function subscribe(listener: () => void): () => void {
+  listeners.add(listener)
+  return () => listeners.delete(listener)
+}
+
+function keep(key: string, answer: FormReading): void {
+  solved.delete(key)
+  solved.set(key, answer)
+  if (solved.size > MOST) solved.delete(solved.keys().next().value ?? '')
+  for (const listener of listeners) listener()
+}
+
+/** Only what the worker may be told: plain numbers, no places. */
+const plain = (body: Body): Body =>
+  Object.fromEntries(
+    Object.entries(body)
+      .filter(([id]) => !id.includes('/'))
+      .map(([id, value]) => [id, { mm: value?.mm ?? null, sigmaMm: value?.sigmaMm ?? null }]),
+  )
+
+/**
+ * Asks for a form. A newer question on the same channel cancels an older one still waiting; lists ask without a channel
+ * and get them all.
+ */
+export async function ask(key: string, asked: Asked, channel: string | null): Promise<void> {
+  if (solved.has(key) || asking.has(key)) return
+  asking.add(key)
+  turn += 1
+  const { about } = asked
+  const body = plain(asked.body)
+  const question: FormQuestion = {
+    ...asked.question,
+    ...(asked.question.earlier ? { earlier: asked.question.earlier.map((visit) => ({ ...visit, body: plain(visit.body) })) } : {}),
+  }
+  try {
+    const work = desk()
+    const answer = work ? await work.readForm(channel ?? `list ${turn}`, turn, body, about, question) : readForm(body, about, question)
+    if (answer) keep(key, answer)
+  } finally {
+    asking.delete(key)
+  }
+}

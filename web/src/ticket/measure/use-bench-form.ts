@@ -1,0 +1,56 @@
+import { aboutDog, measuresOf, tapeKey, typicalForm, type CrossCheck, type Form, type FormQuestion, type NextTape, type Suspect } from '@merry-tailor/core'
+import { useMemo } from 'react'
+import { today } from '../../app/today'
+import { useFormReading } from '../../form/use-form'
+import { suspectCode } from '../../words/suspects'
+import { useOpenTicket } from '../TicketFrame'
+import { useTapes } from './use-tapes'
+import { useEarlierVisits } from './use-earlier-visits'
+
+export interface BenchForm {
+  form: Form
+  /** Solved from this dog's tapes; before the first answer the build's middle dog is shown. */
+  solved: boolean
+  state: CrossCheck['state']
+  /** What the form finds odd and nobody kept as the dog's own, nor asks about already by a rule. */
+  suspects: Suspect[]
+  /** The tape that narrows the chosen items most. */
+  next: NextTape | null
+}
+
+/** A tape that narrows less than this is not worth a word. */
+const WORTH = 0.04
+
+/** The open ticket's form at this pin, with what it makes of the readings. */
+export function useBenchForm(): BenchForm {
+  const { sheet, body } = useOpenTicket()
+  const { rows, findings } = useTapes()
+  const about = useMemo(() => aboutDog(sheet.dog, today()), [sheet.dog])
+  const earlier = useEarlierVisits()
+  const question = useMemo((): FormQuestion => {
+    const items = sheet.items.filter((item) => !item.removed)
+    const asTyped = Object.fromEntries(
+      rows.map((row) => [row.tape.measure, row.tape.place === null ? row.readings.findLast((reading) => !reading.struck)?.asTyped : undefined]),
+    )
+    return {
+      wanted: [...new Set(items.flatMap((item) => measuresOf(item)))],
+      candidates: rows.filter((row) => !row.agreed && tapeKey(row.tape.measure, row.tape.place) === row.tape.measure).map((row) => row.tape.measure),
+      asTyped,
+      earlier,
+    }
+  }, [sheet.items, rows, earlier])
+  const reading = useFormReading(body, about, question, `bench ${sheet.ticket.id}`)
+  return useMemo(() => {
+    const asked = new Set(findings.filter((finding) => finding.rule !== 'same-value').flatMap((finding) => finding.measures))
+    const kept = new Set(sheet.acknowledgements.map((each) => each.code))
+    const suspects = (reading?.check.suspects ?? []).filter((suspect, i) => i < 2 && !asked.has(suspect.measure) && !kept.has(suspectCode(suspect)))
+    const next = reading?.next[0]
+    return {
+      form: reading?.form ?? typicalForm(about),
+      solved: reading !== null,
+      state: reading?.check.state ?? 'agrees',
+      suspects,
+      next: next && next.narrows > WORTH ? next : null,
+    }
+  }, [reading, about, findings, sheet.acknowledgements])
+}

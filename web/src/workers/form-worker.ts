@@ -1,0 +1,26 @@
+import { readForm, typicalForm, type About, type Body, type FormQuestion, type FormReading } from '@merry-tailor/core'
+import { expose } from 'comlink'
+
+/** The newest question of each channel; an older one still waiting is dropped. */
+const newest = new Map<string, number>()
+
+/** Lets messages that wait come in before the work begins, so that a newer question can cancel this one. */
+const breathe = (): Promise<void> => new Promise((done) => setTimeout(done, 0))
+
+/** Solves forms beside the page, so that a keystroke never waits. */
+const work = {
+  /** @returns `null` when a newer question of the same channel came in meanwhile */
+  async readForm(channel: string, turn: number, body: Body, about: About | null, question: FormQuestion): Promise<FormReading | null> {
+    newest.set(channel, Math.max(turn, newest.get(channel) ?? 0))
+    await breathe()
+    if (newest.get(channel) !== turn) return null
+    return readForm(body, about, question)
+  },
+  /** Sets the tables up that the first solve needs. */
+  warm(): void {
+    typicalForm(null)
+    readForm({}, null)
+  },
+}
+export type FormWork = typeof work
+expose(work)
