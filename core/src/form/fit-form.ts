@@ -1,6 +1,5 @@
-import type { Build } from '../reference/index.ts'
 import type { Kind } from './about.ts'
-import { buildTypes, type Ears } from './build-types.ts'
+import type { Ears } from './build-types.ts'
 import { innovate, merged, movedMean, narrowed, shares, type Bell } from './gaussian.ts'
 import { weigh, type LeftOut } from './mixture.ts'
 import { hold, PARAMETERS } from './parameters.ts'
@@ -40,14 +39,13 @@ const zeroFit = (bell: Bell, traits: Traits, weights: number[]): Fit => ({
   dof: 0,
 })
 
-/** Ears: the breed's; else as the readings say (tips over the skull or not); else the likeliest build's. */
-function earsOf(kind: Kind, rows: readonly Row[], likeliest: Component | undefined): Ears {
+/** Ears: the breed's; else as the readings say (tips over the skull or not); else hanging, so that a dog of no known breed looks the same every day. */
+function earsOf(kind: Kind, rows: readonly Row[]): Ears {
   const read = (id: string): number | undefined => rows.find((row) => row.measure === id)?.log
   const [tip, skull] = [read('M40'), read('M39')]
   if (kind.ears) return kind.ears
   if (tip !== undefined && skull !== undefined) return tip - skull > 0.03 ? 'erect' : 'drop'
-  const name = likeliest?.name
-  return name && name in buildTypes ? buildTypes[name as Build].ears : 'drop'
+  return 'drop'
 }
 
 const largest = <T>(list: readonly T[], by: (item: T, i: number) => number): T | undefined =>
@@ -66,15 +64,8 @@ const residualAt = (component: Component, rows: readonly Row[]): Float64Array =>
  */
 export function fit(components: readonly Component[], kind: Kind, rows: readonly Row[]): Fit {
   const startWeights = shares(components.map((component) => component.logWeight))
-  const traitsFrom = (weights: readonly number[]): Traits => ({
-    ears: earsOf(
-      kind,
-      rows,
-      largest(components, (_, i) => weights[i] ?? 0),
-    ),
-    sex: kind.sex,
-  })
-  if (rows.length === 0) return zeroFit(merged(components, startWeights), traitsFrom(startWeights), startWeights)
+  const traits: Traits = { ears: earsOf(kind, rows), sex: kind.sex }
+  if (rows.length === 0) return zeroFit(merged(components, startWeights), traits, startWeights)
 
   const noise = noiseOf(rows)
   const first = weigh(
@@ -83,7 +74,6 @@ export function fit(components: readonly Component[], kind: Kind, rows: readonly
     (i) => residualAt(components[i] as Component, rows),
     noise,
   )
-  const traits = traitsFrom(first.weights)
   let bell = merged(components, first.weights)
   let inflate = outlying(first.leftOut)
   const lead = largest(components, (_, i) => first.weights[i] ?? 0) as Component

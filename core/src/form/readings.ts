@@ -32,6 +32,10 @@ const DRIFT_PER_MONTH = 0.006
 const MOST_DRIFT = 0.05
 const GROWING_DRIFT_PER_MONTH = 0.12
 
+/** Numbers from another world stand at the edge of ours: the form stays finite and the misfit large. */
+const LEAST_READ = 0.05
+const MOST_READ = 20_000
+
 const RINGS = new Set(['M01', 'M02', 'M03', 'M07', 'M08', 'M21', 'M22', 'M29', 'M44'])
 
 function rowsOf(body: Body, kind: Kind, visit: number, drift: (id: string) => number, shift: (id: string) => number): Row[] {
@@ -41,7 +45,7 @@ function rowsOf(body: Body, kind: Kind, visit: number, drift: (id: string) => nu
     if (typeof mm !== 'number' || !Number.isFinite(mm) || mm <= 0 || !defines(measure, kind.sex)) return []
     const sigma = reading?.sigmaMm
     const share = typeof sigma === 'number' && Number.isFinite(sigma) && sigma > 0 ? Math.min(0.5, sigma / mm) : USUAL_SHARE
-    return [{ measure, log: Math.log(mm) + shift(measure), share, visit, drift: drift(measure) }]
+    return [{ measure, log: Math.log(Math.min(MOST_READ, Math.max(LEAST_READ, mm))) + shift(measure), share, visit, drift: drift(measure) }]
   })
 }
 

@@ -1,7 +1,7 @@
 import type { Body } from '../measures/index.ts'
 import type { Build } from '../reference/index.ts'
 import { kindOf, type About, type Kind } from './about.ts'
-import { buildTypes, type Ears, type TailCarriage } from './build-types.ts'
+import type { Ears, TailCarriage } from './build-types.ts'
 import { dotOf, rowsTimes } from './dense.ts'
 import { fit, type Fit } from './fit-form.ts'
 import { landmarksOf, type Landmarks } from './landmarks-of.ts'
@@ -20,6 +20,8 @@ export interface FormMeasure {
   sigmaMm: number
   /** Read on this dog, or only expected. */
   taken: boolean
+  /** The agreed reading itself, where there is one. */
+  readMm?: number
 }
 
 /** The body of one dog, solved from its tapes. Plain data. */
@@ -43,11 +45,6 @@ export interface Form {
 }
 
 const N = PARAMETERS
-
-/** The build whose ears and tail a form without a breed is drawn with. */
-function likeliestBuild(kinds: Form['kinds']): Build {
-  return kinds.map(({ name }) => name).find((name): name is Build => name in buildTypes) ?? 'retriever'
-}
 
 /** Solves and keeps what the cross-check needs too. */
 export interface SolvedFit {
@@ -87,21 +84,22 @@ export function formOf(solved: Fit, kind: Kind, names: readonly Form['kinds'][nu
   const lays = laysFor(shape, ids)
   const { values, rows } = slopes(x, traits, ids, lays)
   const spread = rowsTimes(rows, covariance, N)
-  const taken = new Set(solved.rows.filter((row) => row.visit === 0).map((row) => row.measure))
+  const read = new Map(solved.rows.filter((row) => row.visit === 0).map((row) => [row.measure, Math.exp(row.log)]))
   const measures = Object.fromEntries(
     ids.map((id, i): [string, FormMeasure] => {
       const mm = Math.exp(values[i] ?? 0)
       const variance = Math.max(0, dotOf(spread[i] as Float64Array, rows[i] as Float64Array)) + DISCREPANCY ** 2
-      return [id, { mm, sigmaMm: mm * Math.sqrt(variance), taken: taken.has(id) }]
+      const readMm = read.get(id)
+      return [id, { mm, sigmaMm: mm * Math.sqrt(variance), taken: readMm !== undefined, ...(readMm === undefined ? {} : { readMm }) }]
     }),
   )
   const kinds = names.map((name, i) => ({ name, weight: solved.weights[i] ?? 0 })).sort((a, b) => b.weight - a.weight)
-  const build = buildTypes[likeliestBuild(kinds)]
   return {
     parameters: x,
     covariance,
     ears: traits.ears,
-    tail: kind.tail ?? build.tail,
+    // A dog of no known breed carries it low, whatever build its tapes come nearest to.
+    tail: kind.tail ?? 'low',
     flatFace: kind.flatFace,
     sex: kind.sex,
     kinds,

@@ -23,14 +23,14 @@ export function typicalForm(about: About | null): Form {
   const fit: Fit = {
     x: vectorOf(means),
     covariance,
-    traits: { ears: kind.ears ?? type.ears, sex: kind.sex },
+    traits: { ears: kind.ears ?? 'drop', sex: kind.sex },
     rows: [],
     leftOut: [],
     weights: [1],
     chi2: 0,
     dof: 0,
   }
-  const form = formOf(fit, { ...kind, tail: kind.tail ?? type.tail }, [build])
+  const form = formOf(fit, kind, [build])
   if (known.size > 60) known.clear()
   known.set(key, form)
   return form

@@ -1,11 +1,12 @@
-import { Changes, Id, Moment, NewDog, NewDogNote, PHOTO_BYTES, PhotoView, line } from '@merry-tailor/core'
-import { BodySheet, bodySheetSchema, bodySheetToCsv, bodySheetToJson } from '@merry-tailor/core/formats'
+import { aboutDog, Changes, Id, Moment, NewDog, NewDogNote, PHOTO_BYTES, PhotoView, line, solveForm, visitsOf, withOwnError } from '@merry-tailor/core'
+import { BodySheet, bodySheetSchema, bodySheetToCsv, bodySheetToJson, formSheetToCsv, formSheetToJson, sidePlateSvg } from '@merry-tailor/core/formats'
 import { z } from 'zod'
 import { bodySheetOf, takeBodySheet } from '../db/body-sheets.ts'
 import { addDogNote, changeDogNote } from '../db/dog-notes.ts'
 import { addDog, changeDog, listDogs } from '../db/dogs.ts'
 import { addPhoto, pictureOf, removePhoto } from '../db/photos.ts'
 import { dogSheet } from '../db/sheets.ts'
+import { readShop } from '../db/shop.ts'
 import { ProblemError } from '../problems.ts'
 import { inOneTransaction, typed, type Routes } from './typed.ts'
 
@@ -48,6 +49,30 @@ export const dogRoutes: Routes = (app, db) => {
     reply.header('content-disposition', `attachment; filename="${fileName(sheet.dog.name)}-body-sheet.csv"`).type('text/csv; charset=utf-8')
     return reply.send(bodySheetToCsv(sheet))
   })
+  const solved = (id: string) => {
+    const { dog, tickets } = dogSheet(db, id)
+    const visit = visitsOf(tickets, readShop(db)).at(-1)
+    const on = visit?.on ?? dog.createdAt.slice(0, 10)
+    const readings = tickets.flatMap((sheet) => sheet.readings)
+    const form = solveForm(withOwnError(visit?.known ?? {}, readings), aboutDog(dog, on))
+    return { form, head: { dog: dog.name, breed: dog.breed, on }, file: `${fileName(dog.name)}-form` }
+  }
+  api.get('/api/dogs/:id/form.json', { schema: { params } }, (request, reply) => {
+    const { form, head, file } = solved(request.params.id)
+    reply.header('content-disposition', `attachment; filename="${file}.json"`).type('application/json; charset=utf-8')
+    return reply.send(formSheetToJson(form, head))
+  })
+  api.get('/api/dogs/:id/form.csv', { schema: { params } }, (request, reply) => {
+    const { form, head, file } = solved(request.params.id)
+    reply.header('content-disposition', `attachment; filename="${file}.csv"`).type('text/csv; charset=utf-8')
+    return reply.send(formSheetToCsv(form, head))
+  })
+  api.get('/api/dogs/:id/side-plate.svg', { schema: { params } }, (request, reply) => {
+    const { form, head, file } = solved(request.params.id)
+    reply.header('content-disposition', `attachment; filename="${file}.svg"`).type('image/svg+xml; charset=utf-8')
+    return reply.send(sidePlateSvg(form, head))
+  })
+
   api.put('/api/body-sheets/:id', { bodyLimit: SHEET_LIMIT, schema: { params, body: BodySheet, querystring: z.object({ ownerId: Id }) } }, (request) => {
     if (request.body.dog.id !== request.params.id) throw new ProblemError('bad-request', 'The sheet names another dog than its address.')
     return inOneTransaction(db, () => takeBodySheet(db, request.body, request.query.ownerId))

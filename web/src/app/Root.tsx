@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react'
 import { Outlet, useLocation, useNavigate } from 'react-router'
 import { useSizeTablesQuery, useTicketsQuery } from '../api/shop-api'
+import { prepareForms } from '../form/form-desk'
 import { KeysDialog } from './KeysDialog'
 import { settingsChanged } from './settings'
 import { useAppDispatch, useAppSelector } from './store'
@@ -18,6 +19,7 @@ export function Root() {
   const [keysOpen, setKeysOpen] = useState(false)
   const openTicket = useNewTicket()
 
+  useEffect(prepareForms, [])
   useEffect(() => {
     document.documentElement.dataset.theme = theme
   }, [theme])

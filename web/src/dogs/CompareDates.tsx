@@ -1,11 +1,10 @@
-import { formatGap, formatWeight, measures, stationOrder, toleranceMm, type AgreeRules } from '@merry-tailor/core'
+import { type AgreeRules, formatGap, formatWeight, measures, stationOrder, toleranceMm, type Visit } from '@merry-tailor/core'
 import { format, parseISO } from 'date-fns'
 import { valueStyle } from '../app/settings'
 import { useAppSelector } from '../app/store'
 import { RowNumber } from '../ticket/measure/RowNumber'
 import { Worded } from '../ui/length/Worded'
 import { measureName } from '../words/stages'
-import type { Visit } from './visits'
 
 /** Two dates beside each other: every measure known on both, and by how much it changed. */
 export function CompareDates({ then, now, rules }: { then: Visit; now: Visit; rules: AgreeRules }) {

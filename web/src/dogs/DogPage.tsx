@@ -1,4 +1,4 @@
-import { progressOf, readingsByTape, tapeOrder, type DogSheet, type Place, type TicketSheet } from '@merry-tailor/core'
+import { aboutDog, type Body, type DogSheet, type Place, progressOf, readingsByTape, tapeOrder, type TicketSheet, visitsOf } from '@merry-tailor/core'
 import { format, parseISO } from 'date-fns'
 import { lazy, Suspense, useMemo, useState } from 'react'
 import { Link, useParams } from 'react-router'
@@ -18,10 +18,12 @@ import { DogNotes } from './DogNotes'
 import { DogPhotos } from './DogPhotos'
 import { FormByDate } from './FormByDate'
 import { MeasureHistory } from './MeasureHistory'
-import { visitsOf } from './visits'
+import { useForm } from '../form/use-form'
+import { WholeBody } from './WholeBody'
 
 /** Charts are heavy: they come when a dog has been weighed twice. */
 const WeightChart = lazy(() => import('./WeightChart').then((module) => ({ default: module.WeightChart })))
+const NOBODY: Body = {}
 const NO_TAPE: { measure: string; place: Place | null } = { measure: '', place: null }
 
 /** One dog: its form from the newest tapes, every reading by date, its tickets. */
@@ -59,6 +61,8 @@ function DogRoom({ sheet }: { sheet: DogSheet }) {
   }, [tickets])
   const weights = useMemo(() => visits.flatMap((visit) => (visit.read.M00?.mm != null ? [{ on: visit.on, kg: visit.read.M00.mm }] : [])), [visits])
   const [then, now] = [visits[at[0]], visits[at[1]]]
+  const about = useMemo(() => aboutDog(dog, now?.on ?? today()), [dog, now?.on])
+  const form = useForm(now?.known ?? NOBODY, about)
   return (
     <div className="quiet-scroll min-h-0 flex-1 lg:grid lg:grid-cols-[388px_1fr] lg:overflow-hidden bench:grid-cols-[388px_1fr_316px]" tabIndex={-1}>
       <section aria-label="Form" className="quiet-scroll flex min-h-[300px] flex-col bg-panel lg:border-r-2 lg:border-ink">
@@ -81,6 +85,7 @@ function DogRoom({ sheet }: { sheet: DogSheet }) {
         {tapes.map((readings, i) => (
           <MeasureHistory key={`${readings[0]?.measure ?? ''}${readings[0]?.place ?? ''}`} readings={readings} row={i + 1} rules={rules} />
         ))}
+        <WholeBody form={form} name={dog.name} dogId={dog.id} />
       </section>
       <aside
         aria-label="Tickets"

@@ -1,11 +1,10 @@
-import { aboutDog, stationOrder, type Body, type Dog } from '@merry-tailor/core'
+import { aboutDog, type Body, type Dog, stationOrder, type Visit } from '@merry-tailor/core'
 import { format, parseISO } from 'date-fns'
 import { Slider } from 'radix-ui'
 import { useMemo } from 'react'
 import { useForm } from '../form/use-form'
 import { FormPlate } from '../ui/plates/FormPlate'
 import { useBox } from '../ui/use-width'
-import type { Visit } from './visits'
 
 interface FormByDateProps {
   dog: Dog

@@ -7,8 +7,7 @@ import { AT, aDog, aReading, aTicket, nextId, renderPage, testShop, withTestShop
 import { BringIn } from './BringIn'
 import { DogPage } from './DogPage'
 import { DogsPage } from './DogsPage'
-import { visitsOf } from './visits'
-import { USUAL_SHOP } from '@merry-tailor/core'
+import { USUAL_SHOP, visitsOf } from '@merry-tailor/core'
 
 vi.mock('../workers/read-kennel', () => ({
   readKennel: (text: string, about: { unit: 'in' | 'cm'; at: string; by: string }) => Promise.resolve(readKennelList(text, about)),

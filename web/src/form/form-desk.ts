@@ -86,3 +86,6 @@ export async function ask(key: string, asked: Asked, channel: string | null): Pr
     asking.delete(key)
   }
 }
+
+/** Starts the worker while the page is still being drawn: its tables are ready before the first dog. */
+export const prepareForms = (): void => void desk()

@@ -32,7 +32,7 @@ export function cutFront(shape: Shape, traits: PlateTraits): FrontCut {
   }
   const paw = (side: 1 | -1): Plate => {
     const w = Math.max(0.5 * t, (bones.forePaw / 1.12 / Math.max(0.8, k.pawLong)) * 0.52)
-    const points: Flat[] = both([[0, bones.pawHeight * 1.1], [w * 0.8, bones.pawHeight * 0.8], [w, 0.25 * bones.pawHeight], [w * 0.86, 0]]) // prettier-ignore
+    const points: Flat[] = both([[0, bones.pawHeight * 1.1], [w * 0.8, bones.pawHeight * 0.8], [w, 0.25 * bones.pawHeight], [w * 0.86, 0.004], [w * 0.5, 0], [w * 0.1, 0]]) // prettier-ignore
     return { name: side === 1 ? 'far fore paw' : 'fore paw', points: curve(points.map(([a, z]): Flat => [a + side * y, z]), true) } // prettier-ignore
   }
   const hind = (side: 1 | -1): Plate => {

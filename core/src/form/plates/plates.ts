@@ -11,6 +11,7 @@ import { cutFront } from './front.ts'
 import type { Plate } from './plate.ts'
 import { cutSide } from './side.ts'
 import { cutSitting } from './sitting.ts'
+import { unfolded } from './unfold.ts'
 
 export type View = 'side' | 'above' | 'front' | 'below' | 'sitting'
 
@@ -64,7 +65,8 @@ export function plates(form: Form, view: View): PlateSet {
   const by = shapeOf(form.parameters, form).k.back
   const mm = (points: readonly Flat[]): Flat[] => points.map(([x, z]): Flat => [x * by, z * by])
   const raw = cut(form, view)
-  const cutPlates = raw.plates.map((plate): Plate => ({ ...plate, points: mm(plate.points) }))
+  const onFloor = view !== 'above' && view !== 'below'
+  const cutPlates = raw.plates.map((plate): Plate => ({ ...plate, points: unfolded(mm(onFloor ? plate.points.map(([x, z]): Flat => [x, Math.max(0, z)]) : plate.points)) }))
   const all = cutPlates.flatMap(({ points }) => points)
   const [xs, zs] = [all.map(([x]) => x), all.map(([, z]) => z)]
   return {

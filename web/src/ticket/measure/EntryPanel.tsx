@@ -1,4 +1,4 @@
-import { Dewclaw, formatLength, formatWeight, type Reading } from '@merry-tailor/core'
+import { Dewclaw, formatLength, formatWeight, type FormMeasure, type Reading } from '@merry-tailor/core'
 import type { KeyboardEvent } from 'react'
 import { valueStyle } from '../../app/settings'
 import { useAppSelector } from '../../app/store'
@@ -7,10 +7,12 @@ import { SwitchBox } from '../../ui/controls/SwitchBox'
 import { BigInch } from '../../ui/tape/BigInch'
 import { Worded } from '../../ui/length/Worded'
 import { Button } from '../../ui/controls/Button'
+import { rangeWords } from '../../words/expected'
 import { DEWCLAWS, tapeName } from '../../words/measuring'
 import { LengthField } from './LengthField'
 import { ordinal, ReadingsList } from './ReadingsList'
 import { TakenHow } from './TakenHow'
+import { useExpected } from './use-bench-form'
 import type { Entry } from './use-entry'
 import type { TapeRow } from './use-tapes'
 
@@ -52,11 +54,13 @@ export function pinsOf(kept: readonly Reading[]): { mm: number; label: string }[
   return pins
 }
 
-export const aroundOf = (kept: readonly Reading[], measure: string): number => kept.at(-1)?.mm ?? SMALL_MM[measure] ?? USUAL_MM
+export const aroundOf = (kept: readonly Reading[], measure: string, expected: FormMeasure | null): number =>
+  kept.at(-1)?.mm ?? expected?.mm ?? SMALL_MM[measure] ?? USUAL_MM
 
 /** The line under the field: what the number becomes, or what the field takes, or what is wrong. */
-export function entryNote(entry: Entry, unit: 'in' | 'cm', step: number): string {
+export function entryNote(entry: Entry, unit: 'in' | 'cm', step: number, expected: string | null): string {
   if (entry.problem) return entry.problem
+  if (expected && entry.typed === '') return `Expected ${expected}`
   if (entry.weight) {
     if (!entry.parsed.ok) return entry.typed === '' ? 'Takes 27.3 kg, 27,3 or 60 lb' : 'Not a weight yet'
     return `Reads ${formatWeight(entry.parsed.mm)}, ${formatWeight(entry.parsed.mm, 'lb')}`
@@ -73,7 +77,9 @@ export function EntryPanel({ entry, row, kept, pin, onKey, onUnit }: EntryPanelP
   const { unit } = settings
   const name = tapeName(row.tape.measure, row.tape.place)
   const dewclaw = row.tape.measure === 'M37'
-  const note = entryNote(entry, unit, valueStyle(settings).step)
+  const expected = useExpected(row, entry.oneSide)
+  const look = { ...valueStyle(settings), unit }
+  const note = entryNote(entry, unit, look.step, expected && rangeWords(row.tape.measure, expected, look))
   return (
     <form
       aria-label={`${name}, entry`}
@@ -131,7 +137,7 @@ export function EntryPanel({ entry, row, kept, pin, onKey, onUnit }: EntryPanelP
         </div>
       </div>
       <div className={`mt-1.5 ${entry.weight ? 'hidden' : ''}`}>
-        <BigInch unit={unit} mm={entry.weight ? null : entry.mm} aroundMm={aroundOf(kept, row.tape.measure)} pins={pinsOf(kept)} onSet={entry.setMm} />
+        <BigInch unit={unit} mm={entry.weight ? null : entry.mm} aroundMm={aroundOf(kept, row.tape.measure, expected)} pins={pinsOf(kept)} onSet={entry.setMm} />
       </div>
     </form>
   )

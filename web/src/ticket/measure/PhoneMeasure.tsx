@@ -6,12 +6,14 @@ import { BigInch } from '../../ui/tape/BigInch'
 import { Fraction } from '../../ui/length/Fraction'
 import { Worded } from '../../ui/length/Worded'
 import { aroundOf, entryNote, pinsOf, type EntryPanelProps } from './EntryPanel'
+import { rangeWords } from '../../words/expected'
 import { PLACES, tapeName } from '../../words/measuring'
 import { BenchTools } from './BenchTools'
 import { LengthField } from './LengthField'
 import { AboutMeasure } from './MeasureHead'
 import { RestBlock } from './RestBlock'
 import { TakenHow } from './TakenHow'
+import { useExpected } from './use-bench-form'
 import { PlateView } from './PlateView'
 import { ordinal, ReadingsList } from './ReadingsList'
 import type { TapeRow } from './use-tapes'
@@ -41,7 +43,9 @@ export function PhoneMeasure({ entry, row, kept, pin, onKey, onUnit, rows, at, t
   const settings = useAppSelector((state) => state.settings)
   const { unit, hand } = settings
   const measure = measures[row.tape.measure]
-  const note = entryNote(entry, unit, valueStyle(settings).step)
+  const expected = useExpected(row, entry.oneSide)
+  const look = { ...valueStyle(settings), unit }
+  const note = entryNote(entry, unit, look.step, expected && rangeWords(row.tape.measure, expected, look))
   const whole = /^\d*(?:\.\d*)?/.exec(entry.typed.trim())?.[0] ?? ''
   const press = (key: string): void => entry.setTyped(`${entry.typed}${key}`)
   const fraction = (n: number, d: number): void => entry.setTyped(`${whole.split('.')[0] ? `${whole.split('.')[0]} ` : ''}${n}/${d}`)
@@ -125,7 +129,7 @@ export function PhoneMeasure({ entry, row, kept, pin, onKey, onUnit, rows, at, t
         {entry.weight ? (
           <div className="h-[44px]" />
         ) : (
-          <BigInch unit={unit} mm={entry.mm} aroundMm={aroundOf(kept, row.tape.measure)} pins={pinsOf(kept)} span={0.5} height={44} onSet={entry.setMm} />
+          <BigInch unit={unit} mm={entry.mm} aroundMm={aroundOf(kept, row.tape.measure, expected)} pins={pinsOf(kept)} span={0.5} height={44} onSet={entry.setMm} />
         )}
       </div>
       <div className={`grid h-[224px] shrink-0 gap-x-4 bg-bench px-1.5 pt-2 ${hand === 'right' ? 'grid-cols-[1.5fr_1fr]' : 'grid-cols-[1fr_1.5fr]'}`}>

@@ -1,11 +1,11 @@
-import { aboutDog, measuresOf, tapeKey, typicalForm, type CrossCheck, type Form, type FormQuestion, type NextTape, type Suspect } from '@merry-tailor/core'
+import { aboutDog, measuresOf, tapeKey, typicalForm, withOwnError, type CrossCheck, type Form, type FormMeasure, type FormQuestion, type NextTape, type Suspect } from '@merry-tailor/core'
 import { useMemo } from 'react'
 import { today } from '../../app/today'
 import { useFormReading } from '../../form/use-form'
 import { suspectCode } from '../../words/suspects'
 import { useOpenTicket } from '../TicketFrame'
-import { useTapes } from './use-tapes'
-import { useEarlierVisits } from './use-earlier-visits'
+import { useTapes, type TapeRow } from './use-tapes'
+import { useDogHistory } from './use-dog-history'
 
 export interface BenchForm {
   form: Form
@@ -18,6 +18,14 @@ export interface BenchForm {
   next: NextTape | null
 }
 
+/** Where a tape not yet taken is expected to land, as it will be taken (one side: half); `null` once it was taken. */
+export function useExpected(row: TapeRow, oneSide: boolean): FormMeasure | null {
+  const { form, solved } = useBenchForm()
+  const expected = form.measures[row.tape.measure]
+  if (!expected || !solved || row.agreed) return null
+  return oneSide ? { ...expected, mm: expected.mm / 2, sigmaMm: expected.sigmaMm / 2 } : expected
+}
+
 /** A tape that narrows less than this is not worth a word. */
 const WORTH = 0.04
 
@@ -26,7 +34,8 @@ export function useBenchForm(): BenchForm {
   const { sheet, body } = useOpenTicket()
   const { rows, findings } = useTapes()
   const about = useMemo(() => aboutDog(sheet.dog, today()), [sheet.dog])
-  const earlier = useEarlierVisits()
+  const { earlier, readings } = useDogHistory()
+  const own = useMemo(() => withOwnError(body, readings), [body, readings])
   const question = useMemo((): FormQuestion => {
     const items = sheet.items.filter((item) => !item.removed)
     const asTyped = Object.fromEntries(
@@ -39,7 +48,7 @@ export function useBenchForm(): BenchForm {
       earlier,
     }
   }, [sheet.items, rows, earlier])
-  const reading = useFormReading(body, about, question, `bench ${sheet.ticket.id}`)
+  const reading = useFormReading(own, about, question, `bench ${sheet.ticket.id}`)
   return useMemo(() => {
     const asked = new Set(findings.filter((finding) => finding.rule !== 'same-value').flatMap((finding) => finding.measures))
     const kept = new Set(sheet.acknowledgements.map((each) => each.code))

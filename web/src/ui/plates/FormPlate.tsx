@@ -126,7 +126,7 @@ export function FormPlate(props: FormPlateProps) {
           ))}
         </g>
       )}
-      {others.map((other) => (other.measure === active ? null : <OtherPath key={other.measure} other={other} parts={linesOf(form, other.measure, view, to)} />))}
+      {inDoubtLast(others).map((other) => (other.measure === active ? null : <OtherPath key={other.measure} other={other} parts={linesOf(form, other.measure, view, to)} />))}
       {active && <ActiveTape {...props} active={active} set={set} to={to} thick={plain ? Math.max(4, Math.min(9, width / 26)) : phone ? 10 : 14.5} />}
     </svg>
   )
@@ -137,6 +137,9 @@ function labelOf(view: View, active: string | null, vouched: number): string {
   const name = active ? measures[active]?.name : undefined
   return `${from}. ${name ? `The tape for ${name.toLowerCase()} is drawn on it. ` : ''}${vouched === 0 ? 'Shape guessed from the build; no tape yet.' : 'Solid parts follow the tapes, dashed parts are guessed.'}`
 }
+
+/** What is in doubt is drawn over what agrees. */
+const inDoubtLast = (others: readonly OtherTape[]): OtherTape[] => [...others].sort((a, b) => Number(a.doubt) - Number(b.doubt))
 
 interface Line {
   points: Point[]
@@ -268,15 +271,15 @@ function DoubtedPath({ line, row, share: asRead, measure }: { line: readonly Poi
 
 /** An end that may be wrong, with the question beside it. */
 function DoubtedEnd({ at, word, below }: { at: Point; word: string; below: boolean }) {
-  const [dx, dy] = below ? [6, -46] : [-18, -34]
+  const [dx, dy] = below ? [4, -50] : [-16, -20]
   return (
     <g>
       <path d={`M${fixed(at.x)} ${fixed(at.y)}l${dx * 0.8} ${dy * 0.76}`} stroke="var(--snag)" strokeWidth={1.5} />
       <circle cx={at.x} cy={at.y} r={5} fill="var(--plate)" stroke="var(--snag)" strokeWidth={2.2} />
       <text
-        x={Math.max(at.x + dx, 46)}
+        x={below ? Math.max(at.x + dx, 46) : Math.max(at.x + dx, 92)}
         y={at.y + dy}
-        textAnchor="middle"
+        textAnchor={below ? 'middle' : 'end'}
         fontSize={14.5}
         fontWeight={700}
         fill="var(--snag)"

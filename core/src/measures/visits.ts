@@ -1,9 +1,11 @@
-import { bodyOf, type AgreedBody, type AgreeRules, type Reading, type TicketSheet } from '@merry-tailor/core'
+import type { Reading } from '../model/index.ts'
+import type { AgreeRules } from './agree.ts'
+import { bodyOf, type AgreedBody } from './body-of.ts'
 
 /** One day of measuring: what was read, and the body as it was known that day. */
-export interface Visit {
+export interface Visit<T = unknown> {
   on: string
-  tickets: TicketSheet[]
+  tickets: T[]
   /** Agreed from this day's readings alone. */
   read: AgreedBody
   /** Each measure's newest value up to this day. */
@@ -11,8 +13,8 @@ export interface Visit {
 }
 
 /** The days on which a dog was measured, oldest first. */
-export function visitsOf(tickets: readonly TicketSheet[], rules: AgreeRules): Visit[] {
-  const byDay = new Map<string, { readings: Reading[]; tickets: Set<TicketSheet> }>()
+export function visitsOf<T extends { readings: readonly Reading[] }>(tickets: readonly T[], rules: AgreeRules): Visit<T>[] {
+  const byDay = new Map<string, { readings: Reading[]; tickets: Set<T> }>()
   for (const sheet of tickets) {
     for (const reading of sheet.readings) {
       const on = reading.takenAt.slice(0, 10)

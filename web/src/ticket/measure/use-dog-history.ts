@@ -1,0 +1,36 @@
+import { visitsOf, withOwnError, type EarlierVisit, type Reading } from '@merry-tailor/core'
+import { differenceInDays, parseISO } from 'date-fns'
+import { useMemo } from 'react'
+import { useDogQuery } from '../../api/shop-api'
+import { useShop } from '../../app/use-shop'
+import { useOpenTicket } from '../TicketFrame'
+
+export interface DogHistory {
+  /** What this dog's tapes read on earlier visits, newest first; none while they are not known. */
+  earlier: EarlierVisit[]
+  /** Every reading of this dog that is known here: the measurers' own errors are learnt from them. */
+  readings: Reading[]
+}
+
+/** What is known of the open ticket's dog from other days. */
+export function useDogHistory(): DogHistory {
+  const { sheet } = useOpenTicket()
+  const rules = useShop()
+  const { data } = useDogQuery(sheet.dog?.id ?? '', { skip: !sheet.dog })
+  const tickets = data?.tickets
+  return useMemo(() => {
+    const others = tickets?.filter((each) => each.ticket.id !== sheet.ticket.id) ?? []
+    const readings = [...others.flatMap((each) => each.readings), ...sheet.readings]
+    const on = parseISO(sheet.ticket.createdAt)
+    const earlier = visitsOf(others, rules)
+      .map((visit) => ({
+        body: withOwnError(visit.read, readings),
+        daysBefore: differenceInDays(on, parseISO(visit.on)),
+        weightKg: visit.read.M00?.mm ?? null,
+      }))
+      .filter((visit) => visit.daysBefore > 0)
+      .reverse()
+      .slice(0, 4)
+    return { earlier, readings }
+  }, [tickets, sheet.ticket.id, sheet.ticket.createdAt, sheet.readings, rules])
+}
