@@ -51,7 +51,15 @@ const own: Partial<Record<keyof Proportions, number>> = {
   back: 0.15, ahead: 0.11, sternum: 0.14, rib: 0.22, elbowBack: 0.18, neckLength: 0.08, forearm: 0.08, ear: 0.14, tail: 0.1, wrist: 0.12, density: 0.06, depth: 0.045, width: 0.06,
 } // prettier-ignore
 const linear: Partial<Record<keyof Proportions, number>> = { croup: 0.018, loin: 0.008, neckAngle: 0.08, elbowOver: 0.025, coat: 0.003 }
-const stout: Partial<Record<keyof Proportions, number>> = { width: 0.04, waistDepth: 0.035, waistWidth: 0.04, hipWidth: 0.03, collarDepth: 0.03, neckBase: 0.02, forearm: 0.02 }
+const stout: Partial<Record<keyof Proportions, number>> = {
+  width: 0.04,
+  waistDepth: 0.035,
+  waistWidth: 0.04,
+  hipWidth: 0.03,
+  collarDepth: 0.03,
+  neckBase: 0.02,
+  forearm: 0.02,
+}
 
 export interface Generated {
   kind: string

@@ -91,7 +91,12 @@ describe('strings over shapes with known geodesics', () => {
 
   it('never shorter than the straight line between its ends', () => {
     const cuts = Array.from({ length: 20 }, (_, i) => disc(-i / 8, 0.4 + 0.15 * Math.sin(i)))
-    for (const [from, to] of [[-1.5, 1.5], [-1, 0], [0.2, 1.1]] as const) { // prettier-ignore
+    for (const [from, to] of [
+      [-1.5, 1.5],
+      [-1, 0],
+      [0.2, 1.1],
+    ] as const) {
+      // prettier-ignore
       const [p, q] = [pointOn(cuts[0] as Station, from), pointOn(cuts.at(-1) as Station, to)]
       expect(laid(cuts, from, to)).toBeGreaterThanOrEqual(Math.hypot(...p.map((v, i) => v - (q[i] ?? 0))) - 1e-9)
     }

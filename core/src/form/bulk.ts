@@ -43,5 +43,4 @@ export function limbVolume(k: Proportions): number {
 }
 
 /** Kilograms of a dog whose back is `back` mm. */
-export const kilograms = (k: Proportions, stations: Stations): number =>
-  (bodyVolume(stations) + limbVolume(k)) * (k.back / 100) ** 3 * KG_PER_LITRE * k.density
+export const kilograms = (k: Proportions, stations: Stations): number => (bodyVolume(stations) + limbVolume(k)) * (k.back / 100) ** 3 * KG_PER_LITRE * k.density

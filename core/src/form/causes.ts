@@ -80,13 +80,13 @@ export function swappedMm(mm: number, asTyped?: string): number[] {
     const number = Number(text)
     const per = unit === 0 ? mm / number : unit
     if (!(number > 0)) return []
-    const places = [...text].flatMap((digit, i) => {
+    const places = Array.from(text).flatMap((digit, i) => {
       const next = text[i + 1] === '.' ? i + 2 : i + 1
       const other = text[next]
       return digit !== '.' && other !== undefined && other !== digit ? [[i, next] as const] : []
     })
     return places.flatMap(([i, j]) => {
-      const digits = [...text]
+      const digits = Array.from(text)
       ;[digits[i], digits[j]] = [digits[j] ?? '', digits[i] ?? '']
       const would = mm + (Number(digits.join('')) - number) * per
       return would > 0 ? [would] : []

@@ -29,11 +29,16 @@ export interface CrossCheckOptions {
   asTyped?: Readonly<Record<string, string | undefined>>
 }
 
+/** Deviations at fourteen readings; frozen on generated dogs of another seed than the one reported on (docs/decisions/0009). */
+const AT_FOURTEEN = 3.6
+
 /**
- * A set of readings is unusual when one is further off than this many deviations; few readings can't be.
- * Frozen on generated dogs of another seed than the one reported on (docs/decisions/0009).
+ * A set of readings is unusual when one is further off than so many deviations: of more readings one is further off by
+ * chance alone, so that the share of calm sets asked about stays the same.
+ *
+ * t(n)^2 = 3.6^2 + 2 ln(n / 14)
  */
-export const UNUSUAL_T = 3.6
+export const unusualT = (readings: number): number => Math.sqrt(AT_FOURTEEN ** 2 + 2 * Math.log(Math.max(1, readings) / 14))
 /** M00 is a weight: its slips are asked about by the rules of the catalogue. */
 const NOT_JUDGED = new Set(['M00'])
 /** A slip pulls the others after it: no more than this many are named. */
@@ -41,8 +46,8 @@ const MOST = 3
 
 type Solved = ReturnType<typeof fitOf>
 
-/** The readings of one fit, most suspicious first, and the largest deviation among them. */
-function ranked(solved: Solved, form: Form, asTyped: CrossCheckOptions['asTyped']): { suspects: (Suspect & { odds: number })[]; worst: number } {
+/** The readings of one fit, most suspicious first whether or not they are asked about, and the largest deviation among them. */
+export function rankReadings(solved: Solved, form: Form, asTyped?: CrossCheckOptions['asTyped']): { suspects: (Suspect & { odds: number })[]; worst: number } {
   const { rows, leftOut } = solved.fit
   const suspects = rows
     .flatMap((row, i) => {
@@ -63,15 +68,15 @@ function ranked(solved: Solved, form: Form, asTyped: CrossCheckOptions['asTyped'
  */
 export function judge(solved: Solved, form: Form, options: CrossCheckOptions = {}): CrossCheck {
   const suspects: Suspect[] = []
-  let [now, body] = [ranked(solved, form, options.asTyped), solved.body]
-  while (now.worst > UNUSUAL_T && suspects.length < MOST) {
+  let [now, body] = [rankReadings(solved, form, options.asTyped), solved.body]
+  while (now.worst > unusualT(Object.keys(body).length) && suspects.length < MOST) {
     const first = now.suspects[0]
     if (!first) break
-    const { odds: _, ...suspect } = first
-    suspects.push(suspect)
-    body = Object.fromEntries(Object.entries(body).filter(([id]) => id !== suspect.measure))
+    const { measure, readMm, expectedMm, expectedSigmaMm, t, causes } = first
+    suspects.push({ measure, readMm, expectedMm, expectedSigmaMm, t, causes })
+    body = Object.fromEntries(Object.entries(body).filter(([id]) => id !== measure))
     const again = fitOf(body, solved.about, options.earlier ?? [])
-    now = ranked(again, formOf(again.fit, again.kind, again.names), options.asTyped)
+    now = rankReadings(again, formOf(again.fit, again.kind, again.names), options.asTyped)
   }
   return { state: suspects.length > 0 ? 'unusual' : 'agrees', suspects }
 }

@@ -182,7 +182,7 @@ function liftOff(cuts: readonly Station[], nodes: Node[], touches: Uint8Array): 
     const i = live[j] ?? 0
     const [a, b, c] = [nodes[live[j - 1] ?? 0], nodes[i], nodes[live[j + 1] ?? 0]] as [Node, Node, Node]
     const [inLength, outLength] = [distance(a.point, b.point) || 1e-9, distance(b.point, c.point) || 1e-9]
-    const pull = [0, 1, 2].map((k) => (((c.point[k] ?? 0) - (b.point[k] ?? 0)) / outLength - ((b.point[k] ?? 0) - (a.point[k] ?? 0)) / inLength))
+    const pull = [0, 1, 2].map((k) => ((c.point[k] ?? 0) - (b.point[k] ?? 0)) / outLength - ((b.point[k] ?? 0) - (a.point[k] ?? 0)) / inLength)
     if (dot(pull, outward(cuts[i] as Station, b)) > 1e-4) {
       touches[i] = 0
       changed = true

@@ -1,6 +1,6 @@
 /** The body form: one dog solved from whatever tapes exist; it checks, predicts, carries paths and is drawn. */
 export { solveForm, predictMeasures, parameterOf, type Form, type FormMeasure } from './solve-form.ts'
-export { crossCheck, UNUSUAL_T, type CrossCheck, type CrossCheckOptions, type Suspect } from './cross-check.ts'
+export { crossCheck, unusualT, type CrossCheck, type CrossCheckOptions, type Suspect } from './cross-check.ts'
 export { readForm, type FormQuestion, type FormReading } from './read-form.ts'
 export { bestNext, type NextTape } from './best-next.ts'
 export { buildTypes } from './build-types.ts'

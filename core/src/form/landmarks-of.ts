@@ -1,5 +1,5 @@
 import type { LandmarkId } from '../measures/index.ts'
-import { heightShare, pointOn, type Point3 } from './diagonal.ts'
+import { pointOn, type Point3 } from './diagonal.ts'
 import { bandOf, earBase, earRise, elbowPoint, layUnder, shoulderPoint, SHEATH_X, splitAtRib, underlineAt, type Shape } from './tapes.ts'
 
 /** Landmarks of a form, mm: x forward of the withers, y to the left, z above the floor. Paired ones on the left side. */
@@ -43,10 +43,4 @@ export function landmarksOf(shape: Shape): Landmarks {
     L24: at((s.collar.ux + s.withers.ux) / 2, 0, (s.collar.uz + s.withers.uz) / 2),
     L25: at(s.skull.tx, 0, Math.max(s.skull.tz, s.throat.tz) + earRise(shape)),
   }
-}
-
-/** How far up the flank the under-route meets the last rib (0 underline, 1 topline). */
-export function ribHeight(shape: Shape): number {
-  const rib = splitAtRib(shape, layUnder(shape))[0].at(-1) as Point3
-  return heightShare(shape.stations.lastRib, rib)
 }

@@ -24,7 +24,10 @@ const ARC = 10
 /** Points round a section: down the near side from the topline to the underline, and up the far side. */
 function round(s: Station): Point3[] {
   const near = Array.from({ length: ARC + 1 }, (_, i) => pointOn(s, QUARTER - (i / ARC) * 2 * QUARTER))
-  const far = near.slice(1, -1).reverse().map((p): Point3 => [p[0], -p[1], p[2]])
+  const far = near
+    .slice(1, -1)
+    .reverse()
+    .map((p): Point3 => [p[0], -p[1], p[2]])
   return [...near, ...far, near[0] as Point3]
 }
 

@@ -10,8 +10,7 @@ import { slopes } from './tangent.ts'
 import { laysFor, reachOf, shapeOf } from './tapes.ts'
 import { parameterNames } from './parameters.ts'
 
-const body = (values: Record<string, number>, share = 0.012) =>
-  Object.fromEntries(Object.entries(values).map(([id, mm]) => [id, { mm, sigmaMm: mm * share }]))
+const body = (values: Record<string, number>, share = 0.012) => Object.fromEntries(Object.entries(values).map(([id, mm]) => [id, { mm, sigmaMm: mm * share }]))
 const sled = { M01: 578, M06: 290, M07: 700, M10: 400, M12: 300, M14: 510 }
 const nordic: About = { build: 'nordic', coat: 'thick-double', sex: 'female' }
 
@@ -20,7 +19,12 @@ describe('solveForm', () => {
     const { measures, dof } = solveForm(body(sled), nordic)
     expect(dof).toBe(6)
     for (const [id, mm] of Object.entries(sled)) {
-      expect([id, Math.abs((measures[id]?.mm ?? 0) / mm - 1) < 0.05, measures[id]?.taken, measures[id]?.readMm]).toEqual([id, true, true, expect.closeTo(mm, 6)])
+      expect([id, Math.abs((measures[id]?.mm ?? 0) / mm - 1) < 0.05, measures[id]?.taken, measures[id]?.readMm]).toEqual([
+        id,
+        true,
+        true,
+        expect.closeTo(mm, 6),
+      ])
     }
     expect(measures.M13).toMatchObject({ taken: false })
     expect(measures.M13?.mm).toBeGreaterThan(measures.M10?.mm ?? 0)

@@ -41,9 +41,8 @@ export const between = (a: Station, b: Station, t: number): Station => ({
   p: mix(a.p, b.p, t),
 })
 
-/** Heights every part of the room agrees on, in back lengths. */
-export const witherHeight = (k: Proportions): number => k.elbow + (1 - k.elbowOver) * k.depth
-export const brisketHeight = (k: Proportions): number => k.elbow - k.elbowOver * k.depth
+/** The underline between the forelegs, back lengths above the floor. */
+const brisketHeight = (k: Proportions): number => k.elbow - k.elbowOver * k.depth
 
 /**
  * Cuts the skin of one dog.
@@ -135,6 +134,3 @@ export function cutStations(k: Proportions): Stations {
  * @returns x, back lengths
  */
 export const ribArch = (k: Proportions, h: number): number => -(k.elbowBack + 0.06) - k.sternum - k.rib * (1.62 * Math.max(0, h) ** 0.7)
-
-/** How far up the side an arch point at the parameter's own place lies: 1.62 h^0.7 = 1. */
-export const ARCH_MIDDLE = 0.5

@@ -13,5 +13,4 @@ const BY: Readonly<Record<FormPart, readonly string[]>> = {
 }
 
 /** Parts of the form that a reading of this dog stands behind; the others follow the kind of dog and are drawn dashed. */
-export const vouchedParts = (form: Form): FormPart[] =>
-  (Object.keys(BY) as FormPart[]).filter((part) => BY[part].some((id) => form.measures[id]?.taken))
+export const vouchedParts = (form: Form): FormPart[] => (Object.keys(BY) as FormPart[]).filter((part) => BY[part].some((id) => form.measures[id]?.taken))

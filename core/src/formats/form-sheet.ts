@@ -25,7 +25,15 @@ interface Line {
 const linesOf = (form: Form): Line[] =>
   Object.entries(form.measures).map(([measure, { mm, sigmaMm, taken, readMm }]) => {
     const kg = measures[measure]?.quantity === 'mass'
-    return { measure, name: measures[measure]?.name ?? measure, value: rounded(mm, kg ? 2 : 1), sigma: rounded(sigmaMm, kg ? 2 : 1), unit: kg ? 'kg' : 'mm', taken, read: readMm === undefined ? null : rounded(readMm, kg ? 2 : 1) }
+    return {
+      measure,
+      name: measures[measure]?.name ?? measure,
+      value: rounded(mm, kg ? 2 : 1),
+      sigma: rounded(sigmaMm, kg ? 2 : 1),
+      unit: kg ? 'kg' : 'mm',
+      taken,
+      read: readMm === undefined ? null : rounded(readMm, kg ? 2 : 1),
+    }
   })
 
 /** Every measure of a form, read or expected, with its standard deviation (docs/formats.md). */

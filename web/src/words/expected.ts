@@ -4,7 +4,10 @@ import { lengthText } from '../ui/length/length-text'
 /** Four in five readings land in the range shown. */
 const RANGE = 1.2816
 
-export const expectedRange = ({ mm, sigmaMm }: FormMeasure): { fromMm: number; toMm: number } => ({ fromMm: Math.max(1, mm - RANGE * sigmaMm), toMm: mm + RANGE * sigmaMm })
+export const expectedRange = ({ mm, sigmaMm }: FormMeasure): { fromMm: number; toMm: number } => ({
+  fromMm: Math.max(1, mm - RANGE * sigmaMm),
+  toMm: mm + RANGE * sigmaMm,
+})
 
 /** `12 to 14`; a weight with its unit. Rounded outward to a quarter inch or half a centimetre: a prediction has no eighths. */
 export function rangeWords(measure: string, expected: FormMeasure, look: LengthStyle & { unit: 'in' | 'cm' }): string {

@@ -13,15 +13,7 @@ export function mirrored(row: readonly { x: number; w: number }[], blunt: readon
   const last = row.at(-1) as { x: number; w: number }
   const near = row.map(({ x, w }): Flat => [x, -w])
   const far = row.map(({ x, w }): Flat => [x, w]).reverse()
-  return curve(
-    [
-      ...(blunt[0] ? ([[first.x + blunt[0], 0]] as Flat[]) : []),
-      ...near,
-      ...(blunt[1] ? ([[last.x + blunt[1], 0]] as Flat[]) : []),
-      ...far,
-    ],
-    true,
-  )
+  return curve([...(blunt[0] ? ([[first.x + blunt[0], 0]] as Flat[]) : []), ...near, ...(blunt[1] ? ([[last.x + blunt[1], 0]] as Flat[]) : []), ...far], true)
 }
 
 /**
@@ -33,10 +25,30 @@ export function cutAbove(shape: Shape, traits: PlateTraits): { plates: Plate[]; 
   const trunk = [s.tail, s.rump, s.hip, s.waist, s.lastRib, s.sternumEnd, s.girth].map(seen)
   const shoulder = { x: 0.02, w: s.shoulder.w * 1.02 }
   const withers = { x: 0.11, w: s.withers.w * 0.98 }
-  const body = mirrored([{ x: trunk[0]?.x ?? -1, w: (trunk[0]?.w ?? 0.05) * 1.3 }, ...trunk.slice(1), shoulder, withers, { x: 0.2, w: s.withers.w * 0.72 }], [-0.03, 0.03])
-  const ribs = mirrored([{ x: (seen(s.lastRib).x + seen(s.waist).x) / 2 + 0.04, w: (s.lastRib.w + s.waist.w) / 2 - 0.004 }, seen(s.lastRib), seen(s.sternumEnd), seen(s.girth), shoulder, withers], [-0.1, 0.06])
+  const body = mirrored(
+    [{ x: trunk[0]?.x ?? -1, w: (trunk[0]?.w ?? 0.05) * 1.3 }, ...trunk.slice(1), shoulder, withers, { x: 0.2, w: s.withers.w * 0.72 }],
+    [-0.03, 0.03],
+  )
+  const ribs = mirrored(
+    [
+      { x: (seen(s.lastRib).x + seen(s.waist).x) / 2 + 0.04, w: (s.lastRib.w + s.waist.w) / 2 - 0.004 },
+      seen(s.lastRib),
+      seen(s.sternumEnd),
+      seen(s.girth),
+      shoulder,
+      withers,
+    ],
+    [-0.1, 0.06],
+  )
   const throat = seen(s.throat)
-  const neck = mirrored([{ x: 0.04, w: s.withers.w * 0.78 }, { x: 0.04 + (throat.x - 0.04) * 0.5, w: (s.collar.w + s.neckBase.w) / 2 }, { x: throat.x, w: s.throat.w }], [-0.05, 0.03])
+  const neck = mirrored(
+    [
+      { x: 0.04, w: s.withers.w * 0.78 },
+      { x: 0.04 + (throat.x - 0.04) * 0.5, w: (s.collar.w + s.neckBase.w) / 2 },
+      { x: throat.x, w: s.throat.w },
+    ],
+    [-0.05, 0.03],
+  )
   const [skull, stop, muzzle, nose] = [s.skull, s.stop, s.muzzle, s.nose].map(seen) as [Seen, Seen, Seen, Seen]
   const head = mirrored([{ x: skull.x - 0.11 * k.head * 2, w: skull.w * 0.74 }, skull, stop, muzzle, nose], [-0.04, 0.03])
   const ear = (side: 1 | -1): Plate => {

@@ -49,7 +49,8 @@ describe('plates', () => {
         const set = plates(form, view)
         const all = set.plates.flatMap(({ points }) => points)
         expect(all.every(([x, z]) => Number.isFinite(x) && Number.isFinite(z))).toBe(true)
-        for (const plate of set.plates) expect([JSON.stringify(values), view, plate.name, selfCrossings(plate.points)]).toEqual([JSON.stringify(values), view, plate.name, 0])
+        for (const plate of set.plates)
+          expect([JSON.stringify(values), view, plate.name, selfCrossings(plate.points)]).toEqual([JSON.stringify(values), view, plate.name, 0])
       }
     }
   })

@@ -66,7 +66,10 @@ export function plates(form: Form, view: View): PlateSet {
   const mm = (points: readonly Flat[]): Flat[] => points.map(([x, z]): Flat => [x * by, z * by])
   const raw = cut(form, view)
   const onFloor = view !== 'above' && view !== 'below'
-  const cutPlates = raw.plates.map((plate): Plate => ({ ...plate, points: unfolded(mm(onFloor ? plate.points.map(([x, z]): Flat => [x, Math.max(0, z)]) : plate.points)) }))
+  const cutPlates = raw.plates.map((plate): Plate => ({
+    ...plate,
+    points: unfolded(mm(onFloor ? plate.points.map(([x, z]): Flat => [x, Math.max(0, z)]) : plate.points)),
+  }))
   const all = cutPlates.flatMap(({ points }) => points)
   const [xs, zs] = [all.map(([x]) => x), all.map(([, z]) => z)]
   return {

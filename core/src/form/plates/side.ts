@@ -240,7 +240,14 @@ export function cutSide(shape: Shape, traits: PlateTraits): SideCut {
   const haunchAt = plates.findIndex((plate) => plate.name === 'haunch')
   if (traits.tail === 'curled') plates.splice(haunchAt + 1, 0, tail)
   else plates.unshift(tail)
-  const rivets: Flat[] = [mixPoint(hip, stifle, 0.12), [stifle[0] - 0.02, stifle[1]], hock, [point[0] - 0.03, point[1] + 0.01], [elbow[0] + 0.4 * t, elbow[1] + 0.22 * t], face.rivet]
+  const rivets: Flat[] = [
+    mixPoint(hip, stifle, 0.12),
+    [stifle[0] - 0.02, stifle[1]],
+    hock,
+    [point[0] - 0.03, point[1] + 0.01],
+    [elbow[0] + 0.4 * t, elbow[1] + 0.22 * t],
+    face.rivet,
+  ]
   return { plates, rivets, face, bones }
 }
 
@@ -283,5 +290,8 @@ function tailPlate(shape: Shape, traits: PlateTraits): Flat[] {
       [root[0] + 0.2, root[1] + 0.03 * L],
     ],
   } // prettier-ignore
-  return strip(lines[traits.tail], (share) => (base + plume * Math.sin(Math.PI * Math.min(1, share * 1.15))) * (share < 0.12 ? 0.85 + share : Math.max(0.16, 1 - 0.86 * share ** 1.8)))
+  return strip(
+    lines[traits.tail],
+    (share) => (base + plume * Math.sin(Math.PI * Math.min(1, share * 1.15))) * (share < 0.12 ? 0.85 + share : Math.max(0.16, 1 - 0.86 * share ** 1.8)),
+  )
 }

@@ -137,7 +137,13 @@ export function EntryPanel({ entry, row, kept, pin, onKey, onUnit }: EntryPanelP
         </div>
       </div>
       <div className={`mt-1.5 ${entry.weight ? 'hidden' : ''}`}>
-        <BigInch unit={unit} mm={entry.weight ? null : entry.mm} aroundMm={aroundOf(kept, row.tape.measure, expected)} pins={pinsOf(kept)} onSet={entry.setMm} />
+        <BigInch
+          unit={unit}
+          mm={entry.weight ? null : entry.mm}
+          aroundMm={aroundOf(kept, row.tape.measure, expected)}
+          pins={pinsOf(kept)}
+          onSet={entry.setMm}
+        />
       </div>
     </form>
   )

@@ -16,7 +16,17 @@ export function ExpectedValue({ measure, expected }: { measure: string; expected
   const [from, to] = tapeRange(settings.unit, [fromMm, toMm])
   return (
     <span className="block w-[86px] max-bench:w-[64px]">
-      <Tape look={look} fromMm={from} toMm={to} height={13} mini pins={[{ mm: expected.mm, kind: 'open' }]} spread={{ fromMm, toMm }} title={`Expected ${words}`} usualWidth={86} />
+      <Tape
+        look={look}
+        fromMm={from}
+        toMm={to}
+        height={13}
+        mini
+        pins={[{ mm: expected.mm, kind: 'open' }]}
+        spread={{ fromMm, toMm }}
+        title={`Expected ${words}`}
+        usualWidth={86}
+      />
       <span className="block text-right text-[14px] leading-[16px] text-mute" aria-hidden>
         <Worded text={words} />
       </span>

@@ -129,7 +129,15 @@ export function PhoneMeasure({ entry, row, kept, pin, onKey, onUnit, rows, at, t
         {entry.weight ? (
           <div className="h-[44px]" />
         ) : (
-          <BigInch unit={unit} mm={entry.mm} aroundMm={aroundOf(kept, row.tape.measure, expected)} pins={pinsOf(kept)} span={0.5} height={44} onSet={entry.setMm} />
+          <BigInch
+            unit={unit}
+            mm={entry.mm}
+            aroundMm={aroundOf(kept, row.tape.measure, expected)}
+            pins={pinsOf(kept)}
+            span={0.5}
+            height={44}
+            onSet={entry.setMm}
+          />
         )}
       </div>
       <div className={`grid h-[224px] shrink-0 gap-x-4 bg-bench px-1.5 pt-2 ${hand === 'right' ? 'grid-cols-[1.5fr_1fr]' : 'grid-cols-[1fr_1.5fr]'}`}>

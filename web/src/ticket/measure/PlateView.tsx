@@ -80,7 +80,15 @@ export function PlateView({ rows, active, doubled, turn, phone = false }: PlateV
       {!phone && roomy && upper && (
         <div className="absolute top-3 left-[18px]">
           <p className="text-[14.5px] font-bold">{PLATE_TITLES[upper]}</p>
-          <TapePlate form={form} plate={upper} measure={measure} doubled={doubled} width={upperWide} height={upperWide / ratioOfView(form, 'above') + 4} plain />
+          <TapePlate
+            form={form}
+            plate={upper}
+            measure={measure}
+            doubled={doubled}
+            width={upperWide}
+            height={upperWide / ratioOfView(form, 'above') + 4}
+            plain
+          />
         </div>
       )}
       {!phone && lower && (

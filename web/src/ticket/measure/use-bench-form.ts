@@ -1,4 +1,16 @@
-import { aboutDog, measuresOf, tapeKey, typicalForm, withOwnError, type CrossCheck, type Form, type FormMeasure, type FormQuestion, type NextTape, type Suspect } from '@merry-tailor/core'
+import {
+  aboutDog,
+  measuresOf,
+  tapeKey,
+  typicalForm,
+  withOwnError,
+  type CrossCheck,
+  type Form,
+  type FormMeasure,
+  type FormQuestion,
+  type NextTape,
+  type Suspect,
+} from '@merry-tailor/core'
 import { useMemo } from 'react'
 import { today } from '../../app/today'
 import { useFormReading } from '../../form/use-form'
@@ -26,6 +38,9 @@ export function useExpected(row: TapeRow, oneSide: boolean): FormMeasure | null 
   return oneSide ? { ...expected, mm: expected.mm / 2, sigmaMm: expected.sigmaMm / 2 } : expected
 }
 
+/** Was this reading kept as the dog's own, by the form's question or by a rule's? */
+const keeps = (code: string, suspect: Suspect): boolean => code === suspectCode(suspect) || code.includes(`${suspect.measure}=${Math.round(suspect.readMm)}`)
+
 /** A tape that narrows less than this is not worth a word. */
 const WORTH = 0.04
 
@@ -51,8 +66,8 @@ export function useBenchForm(): BenchForm {
   const reading = useFormReading(own, about, question, `bench ${sheet.ticket.id}`)
   return useMemo(() => {
     const asked = new Set(findings.filter((finding) => finding.rule !== 'same-value').flatMap((finding) => finding.measures))
-    const kept = new Set(sheet.acknowledgements.map((each) => each.code))
-    const suspects = (reading?.check.suspects ?? []).filter((suspect, i) => i < 2 && !asked.has(suspect.measure) && !kept.has(suspectCode(suspect)))
+    const kept = sheet.acknowledgements.filter((each) => each.kind === 'finding' && !each.struck).map((each) => each.code)
+    const suspects = (reading?.check.suspects ?? []).filter((suspect, i) => i < 2 && !asked.has(suspect.measure) && !kept.some((code) => keeps(code, suspect)))
     const next = reading?.next[0]
     return {
       form: reading?.form ?? typicalForm(about),

@@ -1,4 +1,4 @@
-import { landmarks, measures, vouchedParts, type Flat, type Form, type LandmarkId, type PlateSet, type View } from '@merry-tailor/core'
+import { landmarks, measures, vouchedParts, type Flat, type Form, type PlateSet, type View } from '@merry-tailor/core'
 import { useMemo, type ReactNode } from 'react'
 import { cutOnce, layOnce } from './cut'
 import { along, fixed, sample, smoothOpen, type Point } from './geometry'
@@ -68,11 +68,26 @@ export function ratioOfView(form: Form, view: View): number {
 
 const upright = (view: View): boolean => view === 'side' || view === 'front' || view === 'sitting'
 
-const lineOf = (points: readonly Point[], closed: boolean): string => `M${points.map((point) => `${fixed(point.x)} ${fixed(point.y)}`).join('L')}${closed ? 'Z' : ''}`
+const lineOf = (points: readonly Point[], closed: boolean): string =>
+  `M${points.map((point) => `${fixed(point.x)} ${fixed(point.y)}`).join('L')}${closed ? 'Z' : ''}`
 
 /** One view of a dog's own form as a jointed paper pattern, with tapes laid on it. Flat plates, no shading. */
 export function FormPlate(props: FormPlateProps) {
-  const { form, view, crop = null, active = null, others = [], width, height, top = 0, stand = false, scale = false, phone = false, plain = false, ghost = null } = props
+  const {
+    form,
+    view,
+    crop = null,
+    active = null,
+    others = [],
+    width,
+    height,
+    top = 0,
+    stand = false,
+    scale = false,
+    phone = false,
+    plain = false,
+    ghost = null,
+  } = props
   const set = cutOnce(form, view)
   const before = ghost ? cutOnce(ghost, view) : null
   const vouched = useMemo(() => new Set(vouchedParts(form)), [form])
@@ -105,13 +120,14 @@ export function FormPlate(props: FormPlateProps) {
             strokeDasharray={plate.part && !plain && !vouched.has(plate.part) ? '5 4' : undefined}
           />
         ))}
-        {!crop &&
-          set.seams.map((seam, i) => <path key={i} d={lineOf(seam.map(to), false)} fill="none" strokeWidth={1.2} strokeDasharray="4 4" />)}
+        {!crop && set.seams.map((seam, i) => <path key={i} d={lineOf(seam.map(to), false)} fill="none" strokeWidth={1.2} strokeDasharray="4 4" />)}
       </g>
       {(!crop || crop === 'head') && (
         <>
           <path d={lineOf(set.nose.map(to), true)} fill="var(--ink)" />
-          {set.smile.length > 0 && <path d={lineOf(set.smile.map(to), false)} fill="none" stroke="var(--ink)" strokeWidth={plain ? 1.2 : 1.6} strokeLinecap="round" />}
+          {set.smile.length > 0 && (
+            <path d={lineOf(set.smile.map(to), false)} fill="none" stroke="var(--ink)" strokeWidth={plain ? 1.2 : 1.6} strokeLinecap="round" />
+          )}
           {set.eyes.map((at, i) => (
             <Eye key={i} at={to(at)} r={eye} />
           ))}
@@ -126,7 +142,9 @@ export function FormPlate(props: FormPlateProps) {
           ))}
         </g>
       )}
-      {inDoubtLast(others).map((other) => (other.measure === active ? null : <OtherPath key={other.measure} other={other} parts={linesOf(form, other.measure, view, to)} />))}
+      {inDoubtLast(others).map((other) =>
+        other.measure === active ? null : <OtherPath key={other.measure} other={other} parts={linesOf(form, other.measure, view, to)} />,
+      )}
       {active && <ActiveTape {...props} active={active} set={set} to={to} thick={plain ? Math.max(4, Math.min(9, width / 26)) : phone ? 10 : 14.5} />}
     </svg>
   )
@@ -326,7 +344,7 @@ function ActiveTape({
       ))}
       {(plain ? [] : ends).map((id) => {
         const at = set.landmarks[id]
-        return at && nearBy(to(at), all) ? <LandmarkLabel key={id} at={to(at)} name={landmarks[id].name} id={id as LandmarkId} width={width} phone={phone} top={top} /> : null
+        return at && nearBy(to(at), all) ? <LandmarkLabel key={id} at={to(at)} name={landmarks[id].name} id={id} width={width} phone={phone} top={top} /> : null
       })}
     </g>
   )

@@ -15,6 +15,15 @@ interface PathDrawingProps {
 export function PathDrawing({ measure, place = null, form = null, width = 150, height = 86 }: PathDrawingProps) {
   const plate = platesOf(measure, place)[0] ?? 'side'
   return (
-    <TapePlate form={form ?? typicalForm(null)} plate={plate} measure={measure} place={place} width={width} height={height} plain label={`Path of ${measure}`} />
+    <TapePlate
+      form={form ?? typicalForm(null)}
+      plate={plate}
+      measure={measure}
+      place={place}
+      width={width}
+      height={height}
+      plain
+      label={`Path of ${measure}`}
+    />
   )
 }

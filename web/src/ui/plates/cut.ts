@@ -6,7 +6,7 @@ const paths = new WeakMap<Form, Map<string, PathPart[]>>()
 
 function kept<K, V>(store: WeakMap<Form, Map<K, V>>, form: Form, key: K, make: () => V): V {
   let own = store.get(form)
-  if (!own) store.set(form, (own = new Map()))
+  if (!own) store.set(form, (own = new Map<K, V>()))
   let value = own.get(key)
   if (value === undefined) own.set(key, (value = make()))
   return value

@@ -3,30 +3,20 @@ export interface Point {
   y: number
 }
 
-/** A closed smooth path through points (Catmull-Rom, tangents held short so that it never kinks). */
-export function smoothClosed(points: readonly Point[], tension = 0.5): string {
-  return curve(points, tension, true)
-}
-
-/** An open smooth path through points. */
+/** An open smooth path through points (Catmull-Rom, tangents held short so that it never kinks). */
 export function smoothOpen(points: readonly Point[], tension = 0.5): string {
-  return curve(points, tension, false)
-}
-
-function curve(points: readonly Point[], tension: number, closed: boolean): string {
   const n = points.length
-  const at = (i: number): Point => (closed ? points[(i + n) % n] : points[Math.min(n - 1, Math.max(0, i))]) as Point
+  const at = (i: number): Point => points[Math.min(n - 1, Math.max(0, i))] as Point
   const start = at(0)
   let path = `M${fixed(start.x)} ${fixed(start.y)}`
-  const last = closed ? n : n - 1
-  for (let i = 0; i < last; i++) {
+  for (let i = 0; i < n - 1; i++) {
     const [p0, p1, p2, p3] = [at(i - 1), at(i), at(i + 1), at(i + 2)]
     const chord = Math.hypot(p2.x - p1.x, p2.y - p1.y)
     const lead = tangent(p0, p2, chord, tension)
     const trail = tangent(p1, p3, chord, tension)
     path += `C${fixed(p1.x + lead.x)} ${fixed(p1.y + lead.y)} ${fixed(p2.x - trail.x)} ${fixed(p2.y - trail.y)} ${fixed(p2.x)} ${fixed(p2.y)}`
   }
-  return closed ? `${path}Z` : path
+  return path
 }
 
 function tangent(before: Point, after: Point, chord: number, tension: number): Point {

@@ -58,10 +58,9 @@ describe('plates', () => {
 
   it('lay one side of a doubled neck, or the whole ring', () => {
     const strips = (doubled: boolean): number => {
-      const d = drawn(<FormPlate form={male} view="front" active="M01" doubled={doubled} width={80} height={190} plain />).querySelector(
-        '.path-tape path[stroke="var(--tape)"]',
-      )
-      const length = d?.getAttribute('d')?.length ?? 0
+      const plate = <FormPlate form={male} view="front" active="M01" doubled={doubled} width={80} height={190} plain />
+      const yellow = [...drawn(plate).querySelectorAll('.path-tape path[stroke="var(--tape)"]')]
+      const length = yellow.reduce((sum, path) => sum + (path.getAttribute('d')?.length ?? 0), 0)
       cleanup()
       return length
     }

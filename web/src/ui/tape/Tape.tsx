@@ -42,7 +42,20 @@ interface TapeProps {
 const BAND_HEIGHT = 22
 
 /** The tape: ticks, pins above, spread and size bands under it. One component for every length on screen. */
-export function Tape({ look, fromMm, toMm, live = false, height = 24, pins = [], bands = [], spread, bracket, title, usualWidth = 308, mini = false }: TapeProps) {
+export function Tape({
+  look,
+  fromMm,
+  toMm,
+  live = false,
+  height = 24,
+  pins = [],
+  bands = [],
+  spread,
+  bracket,
+  title,
+  usualWidth = 308,
+  mini = false,
+}: TapeProps) {
   const [ref, width] = useWidth<SVGSVGElement>(usualWidth)
   const scale = tapeScale(look.unit, fromMm, toMm, width)
   const headRoom = bracket ? 34 : pins.some((pin) => pin.value || pin.label) ? 24 : pins.length > 0 ? 14 : 2
