@@ -42,7 +42,6 @@ const views = [
   ['docket', at('Dulse', 'docket'), bench],
   ['dogs', '/dogs', bench],
   ['dog', `/dogs/${spinnaker.id}`, bench],
-  ['measure-paws', at('Thrift', 'measure'), bench],
   ['solo', at('Sextant', 'solo'), bench, 'light', (page) => page.keyboard.type('12 3/8')],
   ['round', `/round?dogs=${['Bilberry', 'Marlin', 'Lodestar', 'Oakum'].map((name) => of(name).dog.id).join(',')}&tapes=M01,M07`, bench, 'light', walk],
   ['form', at('Sextant', 'form'), { width: 1024, height: 1100 }],
@@ -65,7 +64,13 @@ for (const [name, path, viewport, theme = 'light', act] of views) {
   await page.screenshot({ path: join(root, 'docs', 'screenshots', `${name}.png`) })
   await context.close()
 }
+// Ten dogs of ten builds, cut from their forms.
+const sheet = await browser.newPage({ viewport: { width: 1600, height: 780 } })
+node('node_modules/tsx/dist/cli.mjs', ['scripts/forms.ts', join(folder, 'forms.html')])
+await sheet.goto(`file://${join(folder, 'forms.html')}`)
+await sheet.waitForTimeout(300)
+await sheet.screenshot({ path: join(root, 'docs', 'screenshots', 'forms.png') })
 await browser.close()
 child.kill('SIGTERM')
 rmSync(folder, { recursive: true, force: true })
-console.log(`${views.length} pictures in docs/screenshots.`)
+console.log(`${views.length + 1} pictures in docs/screenshots.`)

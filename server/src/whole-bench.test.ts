@@ -290,3 +290,33 @@ describe('the simulated devices', () => {
     expect((await send(app, 'POST', '/api/stand-ins/lamp', { act: 'set' })).status).toBe(400)
   })
 })
+
+describe('the form of a dog', () => {
+  it('comes out as JSON, CSV and a plate in true scale, from the newest tapes', async () => {
+    const { dog } = await measuredDog('Fulmar')
+    const json = (await send(app, 'GET', `/api/dogs/${dog}/form.json`)).body as unknown as { dog: string; measures: { measure: string; read: number | null }[] }
+    expect(json.dog).toBe('Fulmar')
+    expect(json.measures.filter(({ read }) => read !== null).map(({ measure, read }) => [measure, read])).toEqual([
+      ['M06', 291],
+      ['M07', 690],
+    ])
+    const get = (what: string) => app.inject({ url: `/api/dogs/${dog}/${what}`, headers: { host: 'localhost' } })
+    const csv = await get('form.csv')
+    expect([csv.statusCode, csv.headers['content-type'], csv.body.split('\r\n').filter(Boolean).length]).toEqual([
+      200,
+      'text/csv; charset=utf-8',
+      json.measures.length + 1,
+    ])
+    const svg = await get('side-plate.svg')
+    expect(svg.headers['content-disposition']).toBe('attachment; filename="Fulmar-form.svg"')
+    expect(svg.body).toContain('Fulmar, side plate in true scale')
+  })
+
+  it('is the middle dog of a dog nobody measured, and nothing of a dog nobody knows', async () => {
+    const dog = nextId()
+    await put(`/api/dogs/${dog}`, { name: 'Dunlin', at: AT })
+    expect((await send(app, 'GET', `/api/dogs/${dog}/form.json`)).status).toBe(200)
+    expect((await send(app, 'GET', `/api/dogs/${nextId()}/form.json`)).status).toBe(404)
+    expect((await send(app, 'GET', '/api/dogs/no-dog/side-plate.svg')).status).toBe(400)
+  })
+})

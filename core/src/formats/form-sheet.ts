@@ -68,7 +68,7 @@ export const formSheetToCsv = (form: Form, head: FormSheetHead): string =>
     ]),
   ])
 
-const escaped = (text: string): string => text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/"/g, '&quot;')
+const escaped = (text: string): string => text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;')
 
 /**
  * The side plate in true scale: one unit of the drawing is one millimetre, and width and height say so. Outlines only,
