@@ -5,8 +5,8 @@ for (const theme of ['light', 'evening'] as const) {
   test(`axe finds nothing serious on any screen, ${theme}`, async ({ page }) => {
     test.setTimeout(600_000)
     await setLook(page, { theme, fitter: 'Ylva' })
-    const [halyard, bilberry, marlin, dulse, skiff, cockle, thrift, pebble] = await Promise.all(
-      ['Halyard', 'Bilberry', 'Marlin', 'Dulse', 'Skiff', 'Cockle', 'Thrift', 'Pebble'].map((dog) => sheetOf(dog)),
+    const [halyard, bilberry, marlin, dulse, skiff, cockle, thrift, pebble, fathom] = await Promise.all(
+      ['Halyard', 'Bilberry', 'Marlin', 'Dulse', 'Skiff', 'Cockle', 'Thrift', 'Pebble', 'Fathom'].map((dog) => sheetOf(dog)),
     )
     const ticket = (sheet: typeof halyard, stage: string) => `/tickets/${sheet?.ticket.id ?? ''}/${stage}`
     const dogs = (await (await fetch(`${address()}/api/dogs`)).json()) as { id: string; name: string }[]
@@ -20,6 +20,7 @@ for (const theme of ['light', 'evening'] as const) {
       ticket(skiff, 'ask'),
       ticket(cockle, 'measure'),
       ticket(halyard, 'measure'),
+      ticket(fathom, 'measure'),
       ticket(bilberry, 'choose'),
       ticket(marlin, 'try-on'),
       ticket(dulse, 'finish'),

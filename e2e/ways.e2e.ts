@@ -286,6 +286,12 @@ test('a dog’s page compares two dates, keeps notes and photographs, and takes 
   await page.getByLabel('Side photograph').setInputFiles({ name: 'side.png', mimeType: 'image/png', buffer: png })
   await expect(page.getByRole('img', { name: /^Side,/ })).toBeVisible()
   const download = page.waitForEvent('download')
-  await page.getByRole('link', { name: 'JSON' }).click()
+  await page.getByRole('complementary', { name: 'Tickets' }).getByRole('link', { name: 'JSON' }).click()
   expect((await download).suggestedFilename()).toBe('Spinnaker-body-sheet.json')
+
+  const whole = page.getByRole('region', { name: 'The whole body' })
+  await expect(whole).toContainText('the rest is what the form expects')
+  const plate = page.waitForEvent('download')
+  await whole.getByRole('link', { name: /Side plate/ }).click()
+  expect((await plate).suggestedFilename()).toBe('Spinnaker-form.svg')
 })

@@ -18,7 +18,7 @@ describe('a form on screen', () => {
 
   it('keeps the last shape while the next is worked out, so that nothing blinks', async () => {
     const { result, rerender } = renderHook(({ body }: { body: Body }) => useFormReading(body, about, undefined, 'bench'), {
-      initialProps: { body: { M07: { mm: 621 } } as Body },
+      initialProps: { body: { M07: { mm: 621 } } },
     })
     await waitFor(() => expect(result.current?.form.measures.M07?.readMm).toBeCloseTo(621, 6))
     rerender({ body: { M07: { mm: 622 }, M14: { mm: 401 } } })

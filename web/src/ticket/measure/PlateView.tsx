@@ -73,7 +73,7 @@ export function PlateView({ rows, active, doubled, turn, phone = false }: PlateV
         others={phone ? [] : others}
         width={width}
         height={height}
-        top={phone ? 4 : roomy && (form.tail === 'curled' || form.tail === 'up') ? 58 : 10}
+        top={phone ? 4 : roomy && (form.tail === 'curled' || form.tail === 'up' || suspects.length > 0) ? 58 : 10}
         stand={!phone}
         phone={phone}
       />

@@ -289,7 +289,7 @@ function DoubtedPath({ line, row, share: asRead, measure }: { line: readonly Poi
 
 /** An end that may be wrong, with the question beside it. */
 function DoubtedEnd({ at, word, below }: { at: Point; word: string; below: boolean }) {
-  const [dx, dy] = below ? [4, -50] : [-16, -20]
+  const [dx, dy] = below ? [-26, -44] : [-16, -20]
   return (
     <g>
       <path d={`M${fixed(at.x)} ${fixed(at.y)}l${dx * 0.8} ${dy * 0.76}`} stroke="var(--snag)" strokeWidth={1.5} />
