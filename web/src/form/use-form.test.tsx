@@ -17,9 +17,8 @@ describe('a form on screen', () => {
   })
 
   it('keeps the last shape while the next is worked out, so that nothing blinks', async () => {
-    const { result, rerender } = renderHook(({ body }: { body: Body }) => useFormReading(body, about, undefined, 'bench'), {
-      initialProps: { body: { M07: { mm: 621 } } },
-    })
+    const first: Body = { M07: { mm: 621 } }
+    const { result, rerender } = renderHook(({ body }: { body: Body }) => useFormReading(body, about, undefined, 'bench'), { initialProps: { body: first } })
     await waitFor(() => expect(result.current?.form.measures.M07?.readMm).toBeCloseTo(621, 6))
     rerender({ body: { M07: { mm: 622 }, M14: { mm: 401 } } })
     expect(result.current).not.toBeNull()
