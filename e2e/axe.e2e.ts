@@ -22,6 +22,7 @@ for (const theme of ['light', 'evening'] as const) {
       ticket(halyard, 'measure'),
       ticket(fathom, 'measure'),
       ticket(bilberry, 'choose'),
+      ticket(bilberry, 'hitch'),
       ticket(marlin, 'try-on'),
       ticket(dulse, 'finish'),
       ticket(dulse, 'docket'),

@@ -70,7 +70,8 @@ function FramedStage({ open }: { open: OpenTicket }) {
   const { pathname } = useLocation()
   const navigate = useNavigate()
   const here =
-    stages.find((stage) => pathname.endsWith(`/${stage}`)) ?? (pathname.endsWith('/docket') ? 'finish' : BY_MEASURE.test(pathname) ? 'measure' : progress.stage)
+    stages.find((stage) => pathname.endsWith(`/${stage}`)) ??
+    (pathname.endsWith('/docket') ? 'finish' : pathname.endsWith('/hitch') ? 'choose' : BY_MEASURE.test(pathname) ? 'measure' : progress.stage)
   const at = stages.indexOf(here)
   const base = `/tickets/${sheet.ticket.id}`
   const go = (by: number) => () => {
