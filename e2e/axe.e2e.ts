@@ -23,6 +23,7 @@ for (const theme of ['light', 'evening'] as const) {
       ticket(fathom, 'measure'),
       ticket(bilberry, 'choose'),
       ticket(bilberry, 'hitch'),
+      ticket(fathom, 'kinds'),
       ticket(marlin, 'try-on'),
       ticket(dulse, 'finish'),
       ticket(dulse, 'docket'),

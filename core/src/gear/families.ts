@@ -207,7 +207,7 @@ const rows: Readonly<Record<FamilyId, Row>> = {
   H22: [
     'Freight and weight',
     'drafting',
-    '------x--x-Fcxx',
+    '------x--x-Fc-x',
     'One piece, four primary traces, forward cinch, spreader bar behind.',
     'One piece, does not tangle, fast off over the head.',
     'It must come off whole to free the dog from the load.',
@@ -215,7 +215,7 @@ const rows: Readonly<Record<FamilyId, Row>> = {
   H23: [
     'Cart with shafts',
     'drafting',
-    '------x--x-wFxx',
+    '------x--x-wF-x',
     'Body, forward cinch with shaft loops, belly band, two traces, separate spreader.',
     'The dog leaves the cart quickly; cinch and release adjust on their own.',
     'Many parts; confusing to put together.',

@@ -1,4 +1,4 @@
-import { formatGap, formatLength, type Hitch, type HitchBand, type HitchLine, type KitPart, type LengthStyle, type PullPlace } from '@merry-tailor/core'
+import { formatGap, type Hitch, type HitchBand, type HitchLine, type KitPart, type LengthStyle, type PullPlace } from '@merry-tailor/core'
 
 export const HITCH_NAMES: Readonly<Record<Hitch, string>> = {
   hand: 'A hand',
@@ -70,5 +70,3 @@ export function pullWords(newtons: number, unit: 'in' | 'cm'): string {
   const kg = newtons / 9.80665
   return unit === 'in' ? `${Math.round(kg / 0.45359237)} lb` : `${Math.round(kg)} kg`
 }
-
-export const heightWords = (mm: number, look: LengthStyle): string => formatLength(mm, look).text

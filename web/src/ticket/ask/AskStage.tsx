@@ -100,7 +100,14 @@ export function AskStage() {
               </button>
             ))}
           </div>
-          <h2 className="mt-3 border-t-2 border-ink pt-2 text-[19px] leading-6">Items</h2>
+          <h2 className="mt-3 flex flex-wrap items-baseline justify-between gap-x-4 border-t-2 border-ink pt-2 text-[19px] leading-6">
+            Items
+            {ticket.activities.length > 0 && (
+              <Link to={`/tickets/${ticket.id}/kinds`} className="font-text text-[15px] font-bold underline">
+                Which kind suits
+              </Link>
+            )}
+          </h2>
           <ul>
             {near.map((family) => (
               <ItemRow

@@ -117,9 +117,14 @@ export function ChooseStage() {
         <header className="shrink-0 border-b-2 border-ink px-4 py-2">
           <h2 className="text-[19px] leading-6">{familyName(item.family)}</h2>
           <p className="text-mute">{sheet.ticket.activities.map(activityName).join(', ') || 'What it will do: not asked yet'}</p>
-          <Link to={`/tickets/${sheet.ticket.id}/hitch`} className="-mb-1 inline-flex min-h-11 items-center font-bold underline">
-            Where the line leaves: the hitch
-          </Link>
+          <p className="-mb-1 flex flex-wrap gap-x-5">
+            <Link to={`/tickets/${sheet.ticket.id}/kinds`} className="inline-flex min-h-11 items-center font-bold underline">
+              Which kind
+            </Link>
+            <Link to={`/tickets/${sheet.ticket.id}/hitch`} className="inline-flex min-h-11 items-center font-bold underline">
+              The hitch
+            </Link>
+          </p>
         </header>
         <div className="quiet-scroll min-h-0 flex-1">
           {ranked.length === 0 && (

@@ -12,7 +12,7 @@ const open = async (family: 'H11' | 'H14' | 'H01' = 'H11'): Promise<void> => {
   renderStage(aTicket({ items: [anItem({ family })], readings, ticket: { activities: ['sled-team'] } }), 'hitch', <HitchRoom />)
   await screen.findByRole('heading', { level: 1 })
 }
-const heading = (): string => screen.getByRole('heading', { level: 1 }).textContent ?? ''
+const heading = () => screen.getByRole('heading', { level: 1 }).textContent
 
 describe('the hitch', () => {
   it('begins with the activity’s hitch and follows the height in the same breath', async () => {

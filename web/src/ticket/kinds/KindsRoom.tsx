@@ -1,0 +1,207 @@
+import { chooseStyles, families, hitchLine, pullPointOf, hasSchools, type Activity, type FamilyId, type HitchBand, type RankedStyle } from '@merry-tailor/core'
+import { useMemo, useState } from 'react'
+import { Link } from 'react-router'
+import { v7 as uuid } from 'uuid'
+import { useAddItemMutation } from '../../api/shop-api'
+import { today } from '../../app/today'
+import { useShop } from '../../app/use-shop'
+import { Mark } from '../../ui/marks/Mark'
+import { activityName } from '../../words/dogs'
+import { RANK_GRADES, RANK_WORDS, reasonWords, stopWords } from '../../words/kinds'
+import { familyName } from '../../words/stages'
+import { useBenchForm } from '../measure/use-bench-form'
+import { NoItem } from '../NoItem'
+import { useOpenTicket } from '../TicketFrame'
+
+const MARK_COLOUR = { holds: 'text-holds', doubt: 'text-chalk', fails: 'text-snag', none: 'text-mute' } as const
+
+/** Which kind of harness suits this dog and this work: three best with their reasons, the rest with why not; any two beside each other. */
+export function KindsRoom() {
+  const { sheet, body, name } = useOpenTicket()
+  const { form, solved } = useBenchForm()
+  const shop = useShop()
+  const [addItem] = useAddItemMutation()
+  const { activities } = sheet.ticket
+  const [picked, setPicked] = useState<Activity | null>(null)
+  const [beside, setBeside] = useState<FamilyId[]>([])
+  const purpose = picked ?? activities[0] ?? null
+  const [hitchMm, lineMm] = [body['M48/height']?.mm, body['M48/line']?.mm]
+  const styles = useMemo(() => {
+    if (!purpose) return []
+    const own = solved ? form : null
+    const bandOf = (): HitchBand | null => {
+      if (hitchMm == null || lineMm == null) return null
+      const pullPointMm = pullPointOf(form, 'H11').heightMm
+      return lineMm > Math.abs(hitchMm - pullPointMm) ? hitchLine({ pullPointMm, hitchMm, lineMm }).band : null
+    }
+    return chooseStyles({ dog: sheet.dog, purpose, hitch: bandOf(), form: own, options: { on: today(), school: shop.school } })
+  }, [purpose, sheet.dog, form, solved, hitchMm, lineMm, shop.school])
+
+  if (!purpose)
+    return <NoItem title="What for is not said yet">{`Tick what ${name} will do under Ask; then every kind of harness shows here with its reason.`}</NoItem>
+  const [best, rest] = [styles.slice(0, 3), styles.slice(3)]
+  const items = sheet.items.filter((item) => !item.removed)
+  const toggle = (family: FamilyId): void => setBeside(beside.includes(family) ? beside.filter((each) => each !== family) : [...beside.slice(-1), family])
+  const add = (family: FamilyId): void =>
+    void addItem({
+      ticketId: sheet.ticket.id,
+      id: uuid(),
+      body: { family, way: 'undecided', school: hasSchools(family) && shop.school !== 'both' ? shop.school : null, at: new Date().toISOString() },
+    })
+  const compared = beside.flatMap((family) => styles.filter((style) => style.family === family))
+  return (
+    <div className="quiet-scroll min-h-0 flex-1">
+      <header className="border-b-2 border-ink bg-bench px-5 py-2.5">
+        <h1 className="text-[26px] leading-[34px]">
+          Which kind for {name}: {activityName(purpose).toLowerCase()}
+        </h1>
+        {activities.length > 1 && (
+          <div className="mt-1 flex flex-wrap gap-1.5" role="group" aria-label="Judged for">
+            {activities.map((activity) => (
+              <button
+                key={activity}
+                type="button"
+                aria-pressed={activity === purpose}
+                onClick={() => setPicked(activity)}
+                className="min-h-11 rounded-[2px] border-2 border-ink bg-panel px-2.5 text-[15px] font-semibold aria-pressed:bg-ink aria-pressed:text-panel"
+              >
+                {activityName(activity)}
+              </button>
+            ))}
+          </div>
+        )}
+      </header>
+      {compared.length === 2 && <Beside styles={compared} />}
+      <section aria-label="The three best" className="grid border-b-2 border-ink lg:grid-cols-3">
+        {best.map((style) => (
+          <article
+            key={style.family}
+            className="flex flex-col border-ink bg-panel px-5 py-3 not-first:border-t-2 lg:not-first:border-t-0 lg:not-first:border-l-2"
+          >
+            <RankWord style={style} />
+            <h2 className="mt-1 text-[22px] leading-7">{familyName(style.family)}</h2>
+            <p className="mt-1 flex-1">
+              {families[style.family].right} <span className="text-mute">{reasonWords(style)}</span>
+            </p>
+            {style.stops.length > 0 && <p className="mt-1 font-semibold text-snag">{stopWords(style.stops)}</p>}
+            <Acts style={style} has={items.some((item) => item.family === style.family)} beside={beside.includes(style.family)} onAdd={add} onBeside={toggle} />
+          </article>
+        ))}
+      </section>
+      <section aria-label="The others" className="bg-panel">
+        <h2 className="border-b border-rule px-5 py-2 text-[19px] leading-6">The others, and why not first</h2>
+        <ul>
+          {rest.map((style) => (
+            <li key={style.family} className="flex flex-wrap items-center gap-x-4 border-b border-rule px-5 py-1">
+              <span className="w-[190px] shrink-0 font-bold">{familyName(style.family)}</span>
+              <span className="w-[210px] shrink-0">
+                <RankWord style={style} />
+              </span>
+              <span className="min-w-[220px] flex-1 text-[14.5px] leading-[19px] text-mute">
+                {style.rank === 'first' || style.rank === 'works' ? families[style.family].right : families[style.family].wrong} {reasonWords(style)}
+              </span>
+              <button
+                type="button"
+                aria-pressed={beside.includes(style.family)}
+                onClick={() => toggle(style.family)}
+                className="min-h-11 px-2 font-semibold underline aria-pressed:no-underline"
+              >
+                {beside.includes(style.family) ? 'beside' : 'compare'}
+              </button>
+            </li>
+          ))}
+        </ul>
+        <p className="px-5 py-3 text-[14px] text-mute">
+          Predicted from what is on this ticket: purpose, age, face, tapes and a locked{' '}
+          <Link className="font-bold underline" to={`/tickets/${sheet.ticket.id}/hitch`}>
+            hitch
+          </Link>
+          . A hand on the dressed dog decides.
+        </p>
+      </section>
+    </div>
+  )
+}
+
+function RankWord({ style }: { style: RankedStyle }) {
+  const grade = RANK_GRADES[style.rank]
+  return (
+    <span className={`inline-flex items-center gap-1.5 text-[15px] font-bold ${MARK_COLOUR[grade]}`}>
+      <Mark grade={grade} basis="predicted" size={19} /> {RANK_WORDS[style.rank]}
+    </span>
+  )
+}
+
+interface ActsProps {
+  style: RankedStyle
+  has: boolean
+  beside: boolean
+  onAdd: (family: FamilyId) => void
+  onBeside: (family: FamilyId) => void
+}
+
+function Acts({ style, has, beside, onAdd, onBeside }: ActsProps) {
+  return (
+    <div className="mt-2 flex flex-wrap items-center gap-3">
+      {has ? (
+        <span className="flex min-h-11 items-center font-bold">On this ticket</span>
+      ) : (
+        <button type="button" onClick={() => onAdd(style.family)} className="min-h-11 border-2 border-ink bg-panel px-3 font-bold hover:bg-bench">
+          Put it on the ticket
+        </button>
+      )}
+      <button
+        type="button"
+        aria-pressed={beside}
+        onClick={() => onBeside(style.family)}
+        className="min-h-11 px-2 font-semibold underline aria-pressed:no-underline"
+      >
+        {beside ? 'beside' : 'compare'}
+      </button>
+    </div>
+  )
+}
+
+/** Two kinds beside each other, the same questions of both. */
+function Beside({ styles }: { styles: readonly RankedStyle[] }) {
+  const rows = [
+    ['How it is built', (style: RankedStyle) => families[style.family].build],
+    ['Right because', (style: RankedStyle) => families[style.family].right],
+    ['Wrong when', (style: RankedStyle) => families[style.family].wrong],
+    ['For this dog', (style: RankedStyle) => reasonWords(style) || 'Nothing for or against beside the purpose.'],
+    ['Stops', (style: RankedStyle) => stopWords(style.stops) || 'None.'],
+  ] as const
+  return (
+    <section aria-label="Two kinds beside each other" className="border-b-2 border-ink bg-panel px-5 py-3">
+      <table className="w-full table-fixed border-collapse text-left">
+        <thead>
+          <tr>
+            <td className="w-[130px]" />
+            {styles.map((style) => (
+              <th key={style.family} scope="col" className="pr-4 align-top font-display text-[19px] leading-6">
+                {familyName(style.family)}
+                <span className="block">
+                  <RankWord style={style} />
+                </span>
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(([title, say]) => (
+            <tr key={title} className="border-t border-rule">
+              <th scope="row" className="py-1.5 pr-3 align-top text-[14px] text-mute">
+                {title}
+              </th>
+              {styles.map((style) => (
+                <td key={style.family} className="py-1.5 pr-4 align-top">
+                  {say(style)}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  )
+}

@@ -1,0 +1,63 @@
+import { families } from '@merry-tailor/core'
+import { fireEvent, screen, waitFor, within } from '@testing-library/react'
+import { describe, expect, it } from 'vitest'
+import { aDog, anItem, aReading, aTicket, renderStage, testShop, withTestShop } from '../../test/shop'
+import { reasonWords, stopWords } from '../../words/kinds'
+import { KindsRoom } from './KindsRoom'
+
+withTestShop()
+
+const open = async (over: Parameters<typeof aTicket>[0] = {}): Promise<void> => {
+  renderStage(aTicket({ items: [anItem({ family: 'H11' })], ticket: { activities: ['sled-team', 'stroll'] }, ...over }), 'kinds', <KindsRoom />)
+  await screen.findByRole('heading', { level: 1 })
+}
+const best = () => within(screen.getByRole('region', { name: 'The three best' })).getAllByRole('heading', { level: 2 }).map((each) => each.textContent) // prettier-ignore
+
+describe('which kind', () => {
+  it('shows three best and every other harness with why not', async () => {
+    await open()
+    expect(best()).toHaveLength(3)
+    expect(best()[0]).toBe(families.H11.name)
+    const others = within(screen.getByRole('region', { name: 'The others' })).getAllByRole('listitem')
+    expect(others).toHaveLength(21)
+    expect(screen.getAllByText('Not for this').length).toBeGreaterThan(3)
+  })
+
+  it('judges for another of the ticket’s activities', async () => {
+    await open()
+    fireEvent.click(screen.getByRole('button', { name: 'Stroll' }))
+    expect(best()[0]).toBe(families.H01.name)
+  })
+
+  it('sets any two beside each other, and a third takes the place of the first', async () => {
+    await open()
+    for (let i = 0; i < 3; i++) fireEvent.click(screen.getAllByRole('button', { name: 'compare' })[0]!)
+    const table = within(screen.getByRole('region', { name: 'Two kinds beside each other' }))
+    expect(table.getAllByRole('columnheader')).toHaveLength(2)
+    expect(table.getByRole('rowheader', { name: 'Wrong when' })).toBeTruthy()
+  })
+
+  it('puts a kind on the ticket', async () => {
+    await open()
+    fireEvent.click(screen.getAllByRole('button', { name: 'Put it on the ticket' })[0]!)
+    await waitFor(() => expect(testShop().sent.some(({ path, body }) => path.includes('/items/') && (body as { family?: string }).family === 'H12')).toBe(true))
+  })
+
+  it('says a stop apart from the rank, and follows a locked hitch', async () => {
+    const height = aReading('M48', 1100, { place: 'height' })
+    const line = aReading('M48', 2000, { place: 'line' })
+    await open({ dog: aDog({ born: '2026-05-01' }), readings: [height, line], ticket: { activities: ['ski-front'] } })
+    expect(screen.getAllByText(/No load while the dog grows/).length).toBeGreaterThan(0)
+  })
+
+  it('asks for the work first', async () => {
+    renderStage(aTicket({ ticket: { activities: [] } }), 'kinds', <KindsRoom />)
+    expect(await screen.findByText('What for is not said yet')).toBeTruthy()
+  })
+})
+
+it('words of reasons and stops leave no hole', () => {
+  expect(reasonWords({ reasons: [{ code: 'purpose', for: true }] })).toBe('')
+  expect(reasonWords({ reasons: [{ code: 'crabs', for: true }, { code: 'head-shy', for: false }] })).toBe('Counters running sideways; goes over the head.') // prettier-ignore
+  expect(stopWords(['heat', 'windpipe'])).toBe('Too warm for pulling.')
+})

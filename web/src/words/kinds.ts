@@ -1,0 +1,61 @@
+import type { CautionCode, RankedStyle, StyleReason, Suits } from '@merry-tailor/core'
+
+/** What a rank is called in a list: the word is the reason itself (design 6). */
+export const RANK_WORDS: Readonly<Record<Suits, string>> = {
+  first: 'Suits',
+  works: 'Works',
+  conditions: 'Only under conditions',
+  wrong: 'Not for this',
+  pointless: 'Nothing for this',
+}
+
+/** The grade whose mark a rank is drawn with; the word stays its own. */
+export const RANK_GRADES = { first: 'holds', works: 'holds', conditions: 'doubt', wrong: 'fails', pointless: 'none' } as const
+
+const FOR: Readonly<Record<StyleReason, string>> = {
+  purpose: '',
+  puppy: 'fit for a growing dog',
+  'flat-face': 'leaves a flat face free',
+  crabs: 'counters running sideways',
+  swings: 'lets the tug travel from side to side',
+  flexes: 'leaves the back free to flex',
+  'deep-narrow-chest': 'stays in place on a deep narrow chest',
+  'short-back-thick-neck': 'short enough for this neck',
+  'near-the-load': 'made for a place close to the load',
+  'three-legs': 'steadies a dog on three legs',
+  'head-shy': 'nothing goes over the head',
+  'backs-out': 'hard to back out of',
+  'line-angle': 'made for the line as it runs',
+  'tucked-up': 'its second strap sits on a tucked-up belly’s ribs',
+}
+const AGAINST: Readonly<Record<StyleReason, string>> = {
+  ...FOR,
+  puppy: 'the dog still grows',
+  'flat-face': 'a flat face wants the Y low and no draught',
+  flexes: 'the cross can hold a flexing back',
+  'short-back-thick-neck': 'where the neck fits, it is likely too long',
+  'near-the-load': 'too short for a place close to the load',
+  'three-legs': 'straps slide to the empty side',
+  'head-shy': 'goes over the head',
+  'backs-out': 'easily backed out of',
+  'line-angle': 'made for another line than this',
+}
+
+/** The reasons beside the purpose in one sentence; empty where there are none. */
+export function reasonWords({ reasons }: Pick<RankedStyle, 'reasons'>): string {
+  const said = reasons.filter(({ code }) => code !== 'purpose').map(({ code, for: speaks }) => (speaks ? FOR : AGAINST)[code])
+  const all = [...new Set(said)].join('; ')
+  return all === '' ? '' : `${all.charAt(0).toUpperCase()}${all.slice(1)}.`
+}
+
+const STOPS: Partial<Readonly<Record<CautionCode, string>>> = {
+  'growing-no-load': 'No load while the dog grows; a vet goes before us.',
+  'growing-light-only': 'Light work only at this age; a vet goes before us.',
+  'flat-face-no-draught': 'No draught work with a flat face.',
+  sparing: 'No pulling while the dog is spared.',
+  'not-for-car': 'Not for the car.',
+  'not-for-draught': 'Not made for this work.',
+  heat: 'Too warm for pulling.',
+}
+
+export const stopWords = (stops: readonly CautionCode[]): string => stops.flatMap((code) => STOPS[code] ?? []).join(' ')
