@@ -1,0 +1,58 @@
+import AxeBuilder from '@axe-core/playwright'
+import type { Page } from '@playwright/test'
+import { address, expect, setLook, sheetOf, test } from './bench-of-one.ts'
+
+/** Every screen of the demo shop at the given sizes: axe finds nothing serious, and nothing runs out of the window. */
+export async function lookAtEveryScreen(page: Page, theme: 'light' | 'evening', sizes: readonly { width: number; height: number }[]): Promise<void> {
+  test.setTimeout(600_000)
+  await setLook(page, { theme, fitter: 'Ylva' })
+  const [halyard, bilberry, marlin, dulse, skiff, cockle, thrift, pebble, fathom] = await Promise.all(
+    ['Halyard', 'Bilberry', 'Marlin', 'Dulse', 'Skiff', 'Cockle', 'Thrift', 'Pebble', 'Fathom'].map((dog) => sheetOf(dog)),
+  )
+  const ticket = (sheet: typeof halyard, stage: string) => `/tickets/${sheet?.ticket.id ?? ''}/${stage}`
+  const dogs = (await (await fetch(`${address()}/api/dogs`)).json()) as { id: string; name: string }[]
+  const spinnaker = dogs.find((dog) => dog.name === 'Spinnaker')
+  const screens = [
+    '/',
+    '/dogs',
+    `/dogs/${skiff?.dog?.id ?? ''}`,
+    '/sizes',
+    '/shop',
+    ticket(skiff, 'ask'),
+    ticket(cockle, 'measure'),
+    ticket(halyard, 'measure'),
+    ticket(fathom, 'measure'),
+    ticket(bilberry, 'choose'),
+    ticket(bilberry, 'hitch'),
+    ticket(fathom, 'kinds'),
+    ticket(marlin, 'try-on'),
+    ticket(dulse, 'finish'),
+    ticket(dulse, 'docket'),
+    ticket(thrift, 'measure'),
+    ticket(pebble, 'letters'),
+    ticket(pebble, 'ask-back'),
+    ticket(halyard, 'solo'),
+    ticket(halyard, 'form'),
+    ticket(thrift, 'quick'),
+    '/dogs/bring-in',
+    `/round?dogs=${halyard?.dog?.id ?? ''},${skiff?.dog?.id ?? ''}`,
+    `/round/sheet?dogs=${halyard?.dog?.id ?? ''}`,
+    `/round/entry?dogs=${halyard?.dog?.id ?? ''}`,
+    `/dogs/${spinnaker?.id ?? ''}`,
+  ]
+  for (const [i, size] of sizes.entries()) {
+    await page.setViewportSize(size)
+    for (const screen of screens) {
+      await page.goto(screen)
+      await expect(page.getByRole('heading').first()).toBeVisible()
+      const { violations } = await new AxeBuilder({ page }).analyze()
+      const serious = violations.filter((violation) => ['serious', 'critical'].includes(violation.impact ?? ''))
+      expect(
+        serious.map((violation) => `${violation.id}: ${violation.nodes.map((node) => node.target.join(' ')).join(' | ')}`),
+        `${screen} at ${size.width}`,
+      ).toEqual([])
+      expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth), `${screen} scrolls sideways at ${size.width}`).toBe(true)
+      if (i === 0) expect(await page.evaluate(() => document.documentElement.scrollHeight <= window.innerHeight), `${screen} does not fit`).toBe(true)
+    }
+  }
+}
