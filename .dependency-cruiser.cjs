@@ -1,5 +1,22 @@
 /** Arrows point one way. Inside core a room imports only rooms that stand before it in this list. */
-const rooms = ['units', 'model', 'reference', 'measures', 'device', 'acts', 'form', 'gear', 'hitch', 'choose', 'sizing', 'coat', 'fit', 'growth', 'progress', 'formats']
+const rooms = [
+  'units',
+  'model',
+  'reference',
+  'measures',
+  'device',
+  'acts',
+  'form',
+  'gear',
+  'hitch',
+  'choose',
+  'sizing',
+  'coat',
+  'fit',
+  'growth',
+  'progress',
+  'formats',
+]
 
 module.exports = {
   forbidden: [
