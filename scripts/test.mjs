@@ -13,21 +13,22 @@ const steps = [
   ],
   ['Dead code', 'node_modules/knip/bin/knip.js', ['--no-config-hints']],
   ['Lint', 'node_modules/eslint/bin/eslint.js', ['.', '--cache', '--cache-location', '.cache/eslint']],
-  ['Unit and server tests', 'node_modules/vitest/vitest.mjs', ['run']],
 ]
 
-/** Runs a tool with this Node; resolves to whether it succeeded. */
-function step(name, script, args) {
+/** Runs a tool with this Node; resolves to whether it succeeded. A quiet one says what it has to say at its end. */
+function step(name, script, args, quiet = false) {
   const started = Date.now()
   return new Promise((resolve) => {
-    console.log(`\n== ${name}`)
+    if (!quiet) console.log(`\n== ${name}`)
     const child = spawn(process.execPath, [join(root, script), ...args], {
       cwd: root,
-      stdio: 'inherit',
+      stdio: quiet ? ['ignore', 'pipe', 'pipe'] : 'inherit',
       env: { ...process.env, CHROMIUM: chromiumPath() ?? '' },
     })
-    child.on('exit', (code) => {
-      console.log(`== ${name}: ${code === 0 ? 'passed' : 'FAILED'} in ${((Date.now() - started) / 1000).toFixed(1)} s`)
+    let said = ''
+    for (const stream of [child.stdout, child.stderr]) stream?.on('data', (chunk) => (said += chunk))
+    child.on('close', (code) => {
+      console.log(`${quiet ? `\n${said}` : ''}== ${name}: ${code === 0 ? 'passed' : 'FAILED'} in ${((Date.now() - started) / 1000).toFixed(1)} s`)
       resolve(code === 0)
     })
   })
@@ -36,7 +37,14 @@ function step(name, script, args) {
 install()
 needChromium()
 const failed = []
-for (const [name, script, args] of steps) if (!(await step(name, script, args))) failed.push(name)
+/** Linting is the longest of the reading steps: it runs beside the others. */
+const lanes = [steps.filter(([name]) => name === 'Lint'), steps.filter(([name]) => name !== 'Lint')]
+await Promise.all(
+  lanes.map(async (lane) => {
+    for (const [name, script, args] of lane) if (!(await step(name, script, args, true))) failed.push(name)
+  }),
+)
+if (!(await step('Unit and server tests', 'node_modules/vitest/vitest.mjs', ['run']))) failed.push('Unit and server tests')
 build()
 if (!(await step('Journeys in the browser', 'node_modules/@playwright/test/cli.js', ['test']))) failed.push('Journeys in the browser')
 if (failed.length > 0) {
