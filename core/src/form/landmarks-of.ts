@@ -1,6 +1,7 @@
 import type { LandmarkId } from '../measures/index.ts'
 import { pointOn, type Point3 } from './diagonal.ts'
-import { bandOf, earBase, earRise, elbowPoint, layUnder, shoulderPoint, SHEATH_X, splitAtRib, underlineAt, type Shape } from './tapes.ts'
+import { bonesOf } from './plates/bones.ts'
+import { earBase, earRise, elbowPoint, layUnder, shoulderPoint, SHEATH_X, splitAtRib, underlineAt, type Shape } from './tapes.ts'
 
 /** Landmarks of a form, mm: x forward of the withers, y to the left, z above the floor. Paired ones on the left side. */
 export type Landmarks = Partial<Record<LandmarkId, Point3>>
@@ -15,7 +16,7 @@ export function landmarksOf(shape: Shape): Landmarks {
   const sheath = underlineAt(shape, SHEATH_X)
   const elbow = elbowPoint(shape)
   const stance = (k.stance * W) / 2
-  const band = bandOf(shape)
+  const { stifle } = bonesOf(shape)
   return {
     L01: at(s.withers.ux, 0, s.withers.uz),
     L02: at(s.sternumEnd.ux, 0, s.sternumEnd.uz),
@@ -39,7 +40,7 @@ export function landmarksOf(shape: Shape): Landmarks {
     L20: of(earBase(shape)),
     L21: of(pointOn(s.withers, -0.1)),
     L22: at(0.04 - k.elbowBack, stance, 0.75 * k.elbow),
-    L23: at(-0.78, s.hip.w, band.uz + (s.hip.uz - band.uz) * 0.4 - 0.05),
+    L23: at(stifle[0], s.hip.w, stifle[1]),
     L24: at((s.collar.ux + s.withers.ux) / 2, 0, (s.collar.uz + s.withers.uz) / 2),
     L25: at(s.skull.tx, 0, Math.max(s.skull.tz, s.throat.tz) + earRise(shape)),
   }

@@ -22,7 +22,7 @@ export function cutSitting(shape: Shape, traits: PlateTraits): { plates: Plate[]
   while (tip < 1.1 && (turned([hip], pivot, tip)[0] as Flat)[1] > low) tip += 0.01
   const seat = turned([hip], pivot, tip)[0] as Flat
   const withers = turned([[0, H]], pivot, tip)[0] as Flat
-  const neckTip = tip * 0.5
+  const neckTip = tip * 0.15
   const carried = (points: readonly Flat[]): Flat[] => moved(turned(points, [0, H], neckTip), withers[0], withers[1] - H)
   const throat = carried([[shape.stations.throat.tx, shape.stations.throat.tz]])[0] as Flat
   const head = (points: readonly Flat[]): Flat[] => moved(points, throat[0] - shape.stations.throat.tx, throat[1] - shape.stations.throat.tz)
@@ -61,7 +61,8 @@ export function cutSitting(shape: Shape, traits: PlateTraits): { plates: Plate[]
   const put = (plate: Plate): Plate | null => {
     if (legs.includes(plate.name)) return plate
     if (['ribs', 'loin', 'arm', 'shoulder blade'].includes(plate.name)) return { ...plate, points: turned(plate.points, pivot, tip) }
-    if (plate.name === 'neck') return { ...plate, points: carried(plate.points) }
+    // What of the neck lies over the back standing would stick out behind a tipped trunk.
+    if (plate.name === 'neck') return { ...plate, points: carried(plate.points.filter(([x]) => x > -0.03)) }
     if (plate.name === 'head' || plate.name === 'ear') return { ...plate, points: head(plate.points) }
     return null
   }

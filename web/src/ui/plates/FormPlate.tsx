@@ -53,9 +53,12 @@ interface Box {
   top: number
 }
 
-function boxOf(set: PlateSet, crop: Crop | null): Box {
+/** @param neckFrom height from which the neck belongs to the head's picture */
+function boxOf(set: PlateSet, crop: Crop | null, neckFrom: number): Box {
   if (!crop) return set.box
-  const points = set.plates.filter((plate) => CROPS[crop].includes(plate.name)).flatMap((plate) => plate.points)
+  const points = set.plates
+    .filter((plate) => CROPS[crop].includes(plate.name))
+    .flatMap((plate) => (plate.name === 'neck' ? plate.points.filter(([, z]) => z > neckFrom) : plate.points))
   const [xs, zs] = [points.map(([x]) => x), points.map(([, z]) => z)]
   return { left: Math.min(...xs), right: Math.max(...xs), bottom: crop === 'head' ? Math.min(...zs) : 0, top: Math.max(...zs) }
 }
@@ -91,7 +94,7 @@ export function FormPlate(props: FormPlateProps) {
   const set = cutOnce(form, view)
   const before = ghost ? cutOnce(ghost, view) : null
   const vouched = useMemo(() => new Set(vouchedParts(form)), [form])
-  const box = boxOf(set, crop)
+  const box = boxOf(set, crop, form.sections.neckBase.uz)
   const onFloor = upright(view) && crop !== 'head'
   const pad = plain ? 4 : phone ? 12 : 24
   const floorGap = onFloor ? (scale ? 44 : plain ? 5 : 18) : pad
@@ -101,7 +104,7 @@ export function FormPlate(props: FormPlateProps) {
   const floor = onFloor ? height - floorGap : top + (height - top) / 2 + ((box.top + box.bottom) / 2) * by
   const x0 = width / 2 - ((box.left + box.right) / 2) * by
   const to = ([x, z]: Flat): Point => ({ x: x0 + x * by, y: floor - z * by })
-  const drawn = set.plates.filter((plate) => !crop || CROPS[crop].includes(plate.name))
+  const drawn = set.plates.filter((plate) => !crop || crop === 'head' || CROPS[crop].includes(plate.name))
   const stroke = plain ? (width < 120 ? 1.3 : 1.5) : phone ? 1.6 : 1.8
   const eye = Math.max(plain ? 1.6 : 2.6, Math.min(4.6, set.button * by))
   const label = props.label ?? labelOf(view, active, vouched.size)
