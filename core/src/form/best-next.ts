@@ -1,9 +1,7 @@
-import { dotOf, rowsTimes } from './dense.ts'
-import { PARAMETERS } from './parameters.ts'
+import { measureCovariance } from './measure-covariance.ts'
 import { DISCREPANCY } from './readings.ts'
 import type { Form } from './solve-form.ts'
-import { slopes } from './tangent.ts'
-import { defines, laysFor, shapeOf } from './tapes.ts'
+import { defines } from './tapes.ts'
 
 /** What one more tape would do for what is wanted. */
 export interface NextTape {
@@ -27,11 +25,7 @@ export function bestNext(form: Form, wanted: readonly string[], candidates: read
   const open = candidates.filter((id) => id !== 'M00' && defines(id, form.sex) && form.measures[id]?.taken === false)
   const targets = wanted.filter((id) => id !== 'M00' && defines(id, form.sex))
   if (open.length === 0 || targets.length === 0) return []
-  const ids = [...new Set([...open, ...targets])]
-  const { rows } = slopes(form.parameters, form, ids, laysFor(shapeOf(form.parameters, form), ids))
-  const spread = rowsTimes(rows, form.covariance, PARAMETERS)
-  const at = (id: string): number => ids.indexOf(id)
-  const covariance = (a: string, b: string): number => dotOf(spread[at(a)] as Float64Array, rows[at(b)] as Float64Array)
+  const { share: covariance } = measureCovariance(form, [...open, ...targets], false)
   const noise = READING ** 2 + DISCREPANCY ** 2
   const whole = targets.reduce((sum, id) => sum + covariance(id, id), 0)
   return open

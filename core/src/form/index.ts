@@ -3,6 +3,7 @@ export { solveForm, predictMeasures, parameterOf, type Form, type FormMeasure } 
 export { crossCheck, unusualT, type CrossCheck, type CrossCheckOptions, type Suspect } from './cross-check.ts'
 export { readForm, type FormQuestion, type FormReading } from './read-form.ts'
 export { bestNext, type NextTape } from './best-next.ts'
+export { measureCovariance, type MeasureCovariance } from './measure-covariance.ts'
 export { buildTypes } from './build-types.ts'
 export { typicalForm } from './typical-form.ts'
 export type { FormCause, WeighedCause } from './causes.ts'

@@ -3,7 +3,8 @@ import type { RankedSize } from './rank-sizes.ts'
 
 /** What to put on the dog: one size, two one after the other, or nothing from this table yet. */
 export interface SizeAdvice {
-  kind: 'one' | 'both' | 'nothing' | 'no-tape' | 'measured'
+  /** `guess`: no tape of this table was read; the size its form makes likeliest. */
+  kind: 'one' | 'both' | 'nothing' | 'no-tape' | 'measured' | 'guess'
   labels: string[]
 }
 
@@ -17,6 +18,7 @@ const NEAR = 0.15
 export function adviseSizes(table: Pick<SizeTable, 'way'>, ranked: readonly RankedSize[]): SizeAdvice {
   const [first, second] = ranked
   if (!first || first.grade === 'none') return { kind: 'no-tape', labels: [] }
+  if (first.perMeasure.every((fit) => fit.guess || fit.mm === null)) return { kind: 'guess', labels: table.way === 'made' ? [] : [first.label] }
   if (table.way === 'made') {
     return first.grade === 'fails' ? { kind: 'nothing', labels: [] } : { kind: 'measured', labels: [first.label] }
   }

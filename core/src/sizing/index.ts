@@ -1,5 +1,10 @@
 /** Size tables judged against one body, and dates to order by. */
-export { rankSizes, type RankedSize, type MeasureFit, type SizedBody } from './rank-sizes.ts'
+export { rankSizes, type RankedSize, type MeasureFit } from './rank-sizes.ts'
+export { rankAll, type RankAllOptions } from './rank-all.ts'
+export { withGuesses, type SizedBody, type SizedMeasure } from './sized-body.ts'
+export { settle, type Settled, type TapeGain } from './settle.ts'
+export { endangeredBy, type Danger } from './endangers.ts'
+export type { Conflict } from './conflicts.ts'
 export { rankTables, type RankedTable } from './rank-tables.ts'
 export { chanceWithin, normalCdf } from './chance.ts'
 export { betweenRule, decidingOrder, type BetweenRule } from './between.ts'

@@ -37,9 +37,9 @@ describe('rankSizes', () => {
   })
 
   it('takes a size’s worst measure, and says none without a tape', () => {
-    expect(rankSizes(table(), { M01: known(570), M13: known(640) }).find((size) => size.label === '5')).toMatchObject({
+    expect(rankSizes(table(), { M01: known(570), M13: known(630) }).find((size) => size.label === '5')).toMatchObject({
       grade: 'fails',
-      because: { code: 'below', measure: 'M13', mm: -20 },
+      because: { code: 'below', measure: 'M13', mm: -30 },
     })
     expect(rankSizes(table(), {}).map((size) => [size.grade, size.chance])).toEqual([
       ['none', null],

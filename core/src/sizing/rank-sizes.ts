@@ -1,9 +1,9 @@
-import type { Because, Grade, SizeTable } from '../model/index.ts'
+import type { Because, FamilyId, Grade, SizeTable } from '../model/index.ts'
 import { betweenRule, decidingOrder } from './between.ts'
 import { chanceWithin } from './chance.ts'
-
-/** Agreed values by measure ID; only `mm` and `sigmaMm` are needed. */
-export type SizedBody = Readonly<Record<string, { mm: number | null; sigmaMm: number | null } | undefined>>
+import { conflictIn, tailToleranceHolds, type Conflict } from './conflicts.ts'
+import { endangeredBy, type Danger } from './endangers.ts'
+import type { SizedBody } from './sized-body.ts'
 
 export interface MeasureFit {
   measure: string
@@ -15,8 +15,14 @@ export interface MeasureFit {
   /** 0 inside the band, negative below, positive above; `null` without a reading. */
   byMm: number | null
   grade: Grade
-  /** Probability that the true value lies in the band; `null` without a reading. */
+  /** Probability that the true value lies in the band; `null` without a reading or a guess. */
   chance: number | null
+  /** Not read on this dog: what its form expects. */
+  guess: boolean
+  /** Room down to the smaller end and up to the larger, negative past it, mm. */
+  spareMm: { below: number; above: number } | null
+  /** What goes wrong on the dog if this misses, by the end it lies nearer; `null` where the trade names nothing. */
+  danger: Danger | null
 }
 
 export interface RankedSize {
@@ -27,6 +33,8 @@ export interface RankedSize {
   /** Product over the measures that are known; `null` when none is. */
   chance: number | null
   because: Because
+  /** Measures that disagree, and what the trade does then (handbook 6.3). */
+  conflict: Conflict | null
 }
 
 type Sized = Pick<SizeTable, 'family' | 'between' | 'sizes'>
@@ -40,19 +48,28 @@ export function worstGrade(grades: readonly Grade[]): Grade {
   return grades.reduce<Grade>((worst, grade) => (BAD_FIRST[grade] < BAD_FIRST[worst] ? grade : worst), 'none')
 }
 
-function fitMeasure(measure: string, [fromMm, toMm]: readonly [number, number], body: SizedBody): MeasureFit {
+/**
+ * A guess has no reading behind it, so its grade goes by chance: nine in ten holds, one in twenty misses. Ours, unverified.
+ */
+const guessGrade = (chance: number): Grade => (chance >= 0.9 ? 'holds' : chance <= 0.05 ? 'fails' : 'doubt')
+
+function fitMeasure(family: FamilyId, measure: string, [fromMm, toMm]: readonly [number, number], body: SizedBody): MeasureFit {
   const known = body[measure]
   if (!known || known.mm === null || !Number.isFinite(known.mm)) {
-    return { measure, mm: null, spreadMm: null, fromMm, toMm, byMm: null, grade: 'none', chance: null }
+    return { measure, mm: null, spreadMm: null, fromMm, toMm, byMm: null, grade: 'none', chance: null, guess: false, spareMm: null, danger: null }
   }
   const { mm } = known
+  const guess = known.guess === true
   const sigmaMm = known.sigmaMm !== null && Number.isFinite(known.sigmaMm) ? Math.max(0, known.sigmaMm) : 0
   const spreadMm = 2 * sigmaMm
   const byMm = mm < fromMm ? mm - fromMm : mm > toMm ? mm - toMm : 0
   const inside = mm - spreadMm >= fromMm && mm + spreadMm <= toMm
   const touches = mm + spreadMm >= fromMm && mm - spreadMm <= toMm
-  const grade = inside ? 'holds' : touches ? 'doubt' : 'fails'
-  return { measure, mm, spreadMm, fromMm, toMm, byMm, grade, chance: chanceWithin(mm, sigmaMm, fromMm, toMm) }
+  const chance = chanceWithin(mm, sigmaMm, fromMm, toMm)
+  const grade = guess ? guessGrade(chance) : inside ? 'holds' : touches ? 'doubt' : 'fails'
+  const spareMm = { below: mm - fromMm, above: toMm - mm }
+  const danger = endangeredBy(family, measure, spareMm.above < spareMm.below ? 'small' : 'big')
+  return { measure, mm, spreadMm, fromMm, toMm, byMm, grade, chance, guess, spareMm, danger }
 }
 
 /** Why a size has its grade: the measure that decides, and how far it misses. */
@@ -65,6 +82,9 @@ function becauseOf(perMeasure: readonly MeasureFit[], grade: Grade): Because {
   const code = grade === 'holds' ? 'in-band' : deciding.byMm === 0 ? 'edge' : (deciding.byMm ?? 0) < 0 ? 'below' : 'above'
   return { code, measure: deciding.measure, mm: deciding.byMm ?? 0 }
 }
+
+/** How far out in all, mm: orders sizes whose chances are too small to tell apart. */
+const missOf = ({ perMeasure }: RankedSize): number => perMeasure.reduce((sum, fit) => sum + Math.abs(fit.byMm ?? 0), 0)
 
 /** The two neighbouring sizes a value lies between, smaller first: in the gap, or its spread touches both. */
 function neighbours(measure: string, sizes: readonly RankedSize[]): [RankedSize, RankedSize] | null {
@@ -111,14 +131,22 @@ export function rankSizes(table: Sized, body: SizedBody): RankedSize[] {
   const rank = (measure: string): number => (order.includes(measure) ? order.indexOf(measure) : order.length)
   const sizes: RankedSize[] = table.sizes.map((size) => {
     const perMeasure = Object.entries(size.bands)
-      .map(([measure, band]) => fitMeasure(measure, band, body))
+      .map(([measure, band]) => fitMeasure(table.family, measure, band, body))
       .sort((a, b) => rank(a.measure) - rank(b.measure))
+    const past = tailToleranceHolds(table.family, perMeasure)
+    if (past) past.grade = 'doubt'
     const grade = worstGrade(perMeasure.map((fit) => fit.grade))
     const chances = perMeasure.flatMap((fit) => (fit.chance === null ? [] : [fit.chance]))
     const chance = chances.length === 0 ? null : chances.reduce((product, each) => product * each, 1)
-    return { label: size.label, grade, perMeasure, chance, because: becauseOf(perMeasure, grade) }
+    const because: Because = past ? { code: 'past-tail', measure: past.measure, mm: past.byMm ?? 0 } : becauseOf(perMeasure, grade)
+    return { label: size.label, grade, perMeasure, chance, because, conflict: null }
   })
-  const ranked = [...sizes].sort((a, b) => GOOD_FIRST[a.grade] - GOOD_FIRST[b.grade] || (b.chance ?? 0) - (a.chance ?? 0))
+  for (const size of sizes) size.conflict = conflictIn(table.family, size, sizes, body)
+  // Where nothing fits, the size that fails later in the trade's order goes first.
+  const firstBad = ({ grade, perMeasure }: RankedSize): number => (grade === 'fails' ? perMeasure.findIndex((fit) => fit.grade === 'fails') : 0)
+  const ranked = [...sizes].sort(
+    (a, b) => GOOD_FIRST[a.grade] - GOOD_FIRST[b.grade] || firstBad(b) - firstBad(a) || (b.chance ?? 0) - (a.chance ?? 0) || missOf(a) - missOf(b),
+  )
 
   const { rule } = betweenRule(table)
   if (rule === 'room') return ranked

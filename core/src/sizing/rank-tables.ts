@@ -1,5 +1,6 @@
 import type { Grade, SizeTable } from '../model/index.ts'
-import { GOOD_FIRST, rankSizes, type RankedSize, type SizedBody } from './rank-sizes.ts'
+import { GOOD_FIRST, rankSizes, type RankedSize } from './rank-sizes.ts'
+import type { SizedBody } from './sized-body.ts'
 
 export interface RankedTable {
   table: SizeTable
@@ -24,5 +25,11 @@ export function rankTables(tables: readonly SizeTable[], body: SizedBody): Ranke
       const lowestChance = chances.length === 0 ? null : Math.min(...chances)
       return { table, sizes, best, grade: best?.grade ?? 'none', lowestChance }
     })
-    .sort((a, b) => GOOD_FIRST[a.grade] - GOOD_FIRST[b.grade] || (b.lowestChance ?? -1) - (a.lowestChance ?? -1))
+    .sort(
+      (a, b) =>
+        GOOD_FIRST[a.grade] - GOOD_FIRST[b.grade] ||
+        (b.lowestChance ?? -1) - (a.lowestChance ?? -1) ||
+        // A name decides what nothing else does, so that the order of the tables never shows.
+        (a.table.id < b.table.id ? -1 : a.table.id > b.table.id ? 1 : b.table.version - a.table.version),
+    )
 }

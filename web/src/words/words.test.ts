@@ -37,6 +37,9 @@ describe('words', () => {
       byMm: inch(0.25),
       grade: 'doubt' as const,
       chance: 0.2,
+      guess: false,
+      spareMm: null,
+      danger: null,
     }
     expect(overlapWords(fit, 'Cedar', 'Tern', look)).toBe('1/4 in of Tern’s 1 in lies on Cedar; the spread runs past it by 3/4 in.')
     expect(overlapWords({ ...fit, grade: 'holds', mm: inch(21.75) }, 'Cedar', 'Tern', look)).toBe('All of Tern’s 1 in lies on Cedar, 1/4 in to spare.')
@@ -53,6 +56,9 @@ describe('words', () => {
       byMm: 0,
       grade,
       chance: 1,
+      guess: false,
+      spareMm: null,
+      danger: null,
     }))
     expect(titleWords({ perMeasure })).toBe('should hold in 2, could go either way in 1, no tape yet for 1.')
     expect(adviceWords({ kind: 'both', labels: ['5', '6'] }, { family: 'H11' })).toBe('Try 5, then 6, pulled back by hand')

@@ -1,0 +1,73 @@
+import { families } from '../gear/index.ts'
+import type { FamilyId } from '../model/index.ts'
+import type { MeasureFit, RankedSize } from './rank-sizes.ts'
+import type { SizedBody } from './sized-body.ts'
+
+/** Measures that disagree about one size, and what practitioners do then (handbook 6.3). */
+export type Conflict =
+  /** The neck fits, the length is far past the tail: leave the full-length family, whatever the neck says. */
+  | { code: 'length-veto'; measures: string[]; byMm: number }
+  /** The neck fits, the end lies a little past the tail, all else is right: accept. */
+  | { code: 'past-tail-accept'; measures: string[]; byMm: number }
+  /** The neck fits, the sides are too short for the armpit. */
+  | { code: 'armpit'; measures: string[]; byMm: number }
+  /** The girth says this size, an adjustable neck another: the girth decides. */
+  | { code: 'girth-decides'; measures: string[]; byMm: number }
+  /** The neck cannot be adjusted, so it decides. */
+  | { code: 'neck-decides'; measures: string[]; byMm: number }
+  /** The neck is thicker than the head: the dog may back out. */
+  | { code: 'neck-over-head'; measures: string[]; byMm: number }
+  /** Sized by girth alone on a short dog: look where the rear strap comes. */
+  | { code: 'girth-alone-short-dog'; measures: string[]; byMm: number }
+
+/** How far past the tail is "a little", mm. From memory, unverified. */
+const PAST_TAIL_MM = 20
+/** Back to girth under which a dog is short for a chart of girths alone. Ours, unverified. */
+const SHORT_BACK = 0.78
+
+const LENGTHS = ['M12', 'M13', 'M14']
+const SIDES = ['M10', 'M11', 'M06']
+/** Heads that cannot be let out. Source: handbook 6.2, common practice. */
+const FIXED_NECK: readonly FamilyId[] = ['H05']
+
+const good = (fit: MeasureFit | undefined): boolean => fit?.grade === 'holds' || fit?.grade === 'doubt'
+
+/**
+ * The length that may be let pass: a little past the tail with everything else right, on a pulling harness.
+ * `undefined` where nothing is to be let pass.
+ */
+export function tailToleranceHolds(family: FamilyId, fits: readonly MeasureFit[]): MeasureFit | undefined {
+  if (families[family].shelf !== 'pulling') return undefined
+  const bad = fits.filter((fit) => fit.grade === 'fails')
+  const past = bad.find((fit) => LENGTHS.includes(fit.measure) && (fit.byMm ?? 0) < 0 && Math.abs(fit.byMm ?? 0) <= PAST_TAIL_MM)
+  const restRight = fits.every((fit) => fit === past || fit.grade === 'holds')
+  return past && bad.length === 1 && restRight && fits.some((fit) => fit.measure === 'M01') ? past : undefined
+}
+
+/** What about this size the trade has an order for; `null` where its measures agree. */
+export function conflictIn(family: FamilyId, size: RankedSize, all: readonly RankedSize[], body: SizedBody): Conflict | null {
+  const fit = (id: string): MeasureFit | undefined => size.perMeasure.find((each) => each.measure === id)
+  const neck = fit('M01') ?? fit('M02')
+  const { shelf } = families[family]
+  if (shelf === 'pulling' && neck && good(neck)) {
+    const length = LENGTHS.map(fit).find((each) => each && (each.byMm ?? 0) < 0 && each.grade !== 'holds')
+    if (length && size.because.code === 'past-tail') return { code: 'past-tail-accept', measures: [length.measure], byMm: -(length.byMm ?? 0) }
+    if (length?.grade === 'fails') return { code: 'length-veto', measures: [neck.measure, length.measure], byMm: -(length.byMm ?? 0) }
+    const side = SIDES.map(fit).find((each) => each?.grade === 'fails' && (each.byMm ?? 0) > 0)
+    if (side) return { code: 'armpit', measures: [neck.measure, side.measure], byMm: side.byMm ?? 0 }
+  }
+  if (shelf === 'walking') {
+    const girth = fit('M07') ?? fit('M08')
+    const neckElsewhere = all.some((other) => other !== size && other.perMeasure.some((each) => each.measure === neck?.measure && each.grade === 'holds'))
+    if (girth && neck?.grade === 'fails' && good(girth) && neckElsewhere) {
+      return { code: FIXED_NECK.includes(family) ? 'neck-decides' : 'girth-decides', measures: [girth.measure, neck.measure], byMm: neck.byMm ?? 0 }
+    }
+    const [head, collar] = [body.M04, body.M02]
+    if (head?.mm != null && collar?.mm != null && !head.guess && !collar.guess && collar.mm > head.mm)
+      return { code: 'neck-over-head', measures: ['M02', 'M04'], byMm: collar.mm - head.mm }
+    const [back, ring] = [body.M14?.mm, body.M07?.mm]
+    if (size.perMeasure.length === 1 && girth && back != null && ring != null && back < SHORT_BACK * ring)
+      return { code: 'girth-alone-short-dog', measures: ['M07', 'M14'], byMm: 0 }
+  }
+  return null
+}
