@@ -10,10 +10,13 @@ import { allowedHosts, type HostRule } from './hosts.ts'
 import { ProblemError, problemOf, type ProblemCode } from './problems.ts'
 import { dogRoutes } from './routes/dogs.ts'
 import { findRoutes } from './routes/find.ts'
+import type { Supplier } from './ports/supplier.ts'
 import { ownerRoutes } from './routes/owners.ts'
+import { pieceRoutes } from './routes/pieces.ts'
 import { shopRoutes } from './routes/shop.ts'
 import { sizeTableRoutes } from './routes/size-tables.ts'
 import { standInRoutes } from './routes/stand-ins.ts'
+import { supplyRoutes } from './routes/supply.ts'
 import { ticketRoutes } from './routes/tickets.ts'
 
 export interface AppOptions {
@@ -24,6 +27,8 @@ export interface AppOptions {
   /** Further host names this server answers to, besides loopback. */
   hosts?: readonly string[]
   log?: boolean
+  /** Who sells us pieces; without one nothing is known of shelves. */
+  supplier?: Supplier
   /** Told of every route as it is registered. */
   onRoute?: (route: RouteOptions) => void
 }
@@ -101,7 +106,8 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
   await app.register((inner, _options, done) => {
     inner.get('/api/health', () => ({ ok: true }))
     inner.get('/api/openapi.json', () => app.swagger())
-    for (const routes of [ticketRoutes, dogRoutes, ownerRoutes, sizeTableRoutes, findRoutes, shopRoutes, standInRoutes]) routes(inner, db)
+    for (const routes of [ticketRoutes, dogRoutes, ownerRoutes, sizeTableRoutes, findRoutes, shopRoutes, pieceRoutes, standInRoutes]) routes(inner, db)
+    supplyRoutes(inner, db, options.supplier ?? null)
     done()
   })
   if (options.webRoot && existsSync(options.webRoot)) {

@@ -12,6 +12,7 @@ const KINDS = {
   'reason-needed': [422, 'Overruling a stop needs a reason.'],
   'doubling-not-allowed': [422, 'This measure is never taken on one side and doubled.'],
   'not-takeable': [422, 'This measure is not taken so.'],
+  'retired-for-good': [409, 'This piece stays out of use.'],
   'name-taken': [409, 'This name is taken.'],
   'bad-document': [422, 'This document cannot be taken in.'],
   'shop-not-empty': [409, 'There is a book here already.'],

@@ -33,7 +33,7 @@ describe('chooseStyles', () => {
     expect(ask('bike-front', { swings: true })[0]?.family).toBe('H18')
     expect(ask('sled-team', { flexes: true })[0]?.family).toBe('H13')
     expect(of(ask('sled-team', { flexes: true }), 'H11')?.rank).toBe('conditions')
-    expect(of(ask('sled-team', { flexes: true, school: 'B' }), 'H11')?.rank).toBe('first')
+    expect(of(ask('sled-team', { flexes: true, views: { D21: 'A' } }), 'H11')?.rank).toBe('first')
   })
 
   it('minds temper and missing legs on a stroll', () => {

@@ -1,10 +1,11 @@
 import type { Form } from '../form/index.ts'
 import { families, type Suits } from '../gear/index.ts'
 import { FAMILIES_AT, type HitchBand } from '../hitch/index.ts'
-import type { Activity, Dog, FamilyId } from '../model/index.ts'
+import type { Activity, Dog, FamilyId, ShopFields, Ticket } from '../model/index.ts'
 import { findBreed } from '../reference/index.ts'
 import { stillGrows } from './age.ts'
 import { cautionsFor, type CautionCode } from './cautions.ts'
+import { sidesTaken } from './views.ts'
 
 /** How the dog goes in front of a load, how it takes dressing, and what its body is like beside the tapes. */
 export interface StyleOptions {
@@ -25,8 +26,16 @@ export interface StyleOptions {
   threeLegs?: boolean
   /** Temperature of the work, degrees Celsius. */
   airC?: number
-  /** Where practitioners disagree the shop may keep cross-backs off dogs that flex (handbook 13). */
-  school?: 'A' | 'B' | 'both'
+  /** Chews what it wears. */
+  chews?: boolean
+  /** Will not stand still for buckles. */
+  wriggles?: boolean
+  /** Runs close to its load. */
+  sitsClose?: boolean
+  /** A thick or a smooth coat matters to padding. */
+  coat?: Dog['coat']
+  /** Sides the shop takes where practitioners disagree (handbook 13). */
+  views?: ShopFields['views']
 }
 
 export type StyleReason =
@@ -44,6 +53,10 @@ export type StyleReason =
   | 'backs-out'
   | 'line-angle'
   | 'tucked-up'
+  | 'chews'
+  | 'wriggles'
+  | 'thick-coat'
+  | 'shop-view'
 
 export interface RankedStyle {
   family: FamilyId
@@ -72,6 +85,8 @@ const FLAT: Partial<Readonly<Record<FamilyId, Suits>>> = {
 
 /** Handbook 5.4 and 6.4: what a way of going, a body or a temper speaks for and against. */
 const OVER_THE_HEAD: readonly FamilyId[] = ['H05', 'H07', 'H11', 'H12', 'H13', 'H16', 'H17', 'H18', 'H19', 'H20']
+/** One buckle, or quick over the head. */
+const EASY: readonly FamilyId[] = ['H03', 'H04', 'H05', 'H06']
 const NO_HEAD: readonly FamilyId[] = ['H04', 'H06']
 const FULL_LENGTH: readonly FamilyId[] = ['H11', 'H12', 'H13', 'H16', 'H17', 'H18', 'H19', 'H20']
 
@@ -112,6 +127,14 @@ export function chooseStyles({ dog, purpose, hitch, form = null, options }: Styl
   const body = bodyOf(form)
   const growing = stillGrows(dog, options.on)
   const flat = dog ? (dog.flatFace ?? [dog.breed, dog.crossWith].some((name) => findBreed(name)?.flatFace === true)) : false
+  const thick = (options.coat ?? dog?.coat) === 'thick-double' || (options.coat ?? dog?.coat) === 'long'
+  const near = options.wheelPlace || options.sitsClose
+  const sides = sidesTaken(options.views ?? {}, {
+    purpose,
+    crabs: options.crabs === true,
+    flexes: options.flexes === true,
+    wheelPlace: near === true,
+  })
   const ids = (Object.keys(families) as FamilyId[]).filter((id) => id.startsWith('H'))
   const styles = ids.map((family): RankedStyle => {
     const start = families[family].activities[purpose]
@@ -136,9 +159,13 @@ export function chooseStyles({ dog, purpose, hitch, form = null, options }: Styl
     speaks('crabs', options.crabs, ['H17', 'H21'])
     speaks('swings', options.swings, ['H18'])
     speaks('flexes', options.flexes, ['H13'])
-    against('flexes', options.flexes && options.school !== 'B', ['H11'])
-    speaks('near-the-load', options.wheelPlace, ['H19', 'H20'])
-    against('near-the-load', options.wheelPlace, ['H11', 'H12', 'H13', 'H14', 'H15', 'H16', 'H17', 'H18', 'H21'])
+    for (const side of sides) {
+      const code = side.view === 'D21' && !options.views?.D21 ? 'flexes' : 'shop-view'
+      if (code === 'shop-view') speaks(code, true, side.for)
+      against(code, true, side.against, side.never ? 'wrong' : 'conditions')
+    }
+    speaks('near-the-load', near, ['H19', 'H20'])
+    against('near-the-load', near, ['H11', 'H12', 'H13', 'H14', 'H15', 'H16', 'H17', 'H18', 'H21'])
     speaks('deep-narrow-chest', body.narrow, ['H16', 'H20'])
     speaks('short-back-thick-neck', body.shortForNeck, ['H21'])
     against('short-back-thick-neck', body.shortForNeck, FULL_LENGTH)
@@ -151,6 +178,9 @@ export function chooseStyles({ dog, purpose, hitch, form = null, options }: Styl
     )
     speaks('head-shy', options.headShy, NO_HEAD)
     against('head-shy', options.headShy, OVER_THE_HEAD)
+    speaks('wriggles', options.wriggles, EASY)
+    against('chews', options.chews, ['H05'])
+    against('thick-coat', thick && !body.narrow, ['H16'])
     speaks('backs-out', options.backsOut, ['H09'])
     against('backs-out', options.backsOut, ['H04', 'H05', 'H07'])
     if (hitch) {
@@ -176,3 +206,23 @@ export function chooseStyles({ dog, purpose, hitch, form = null, options }: Styl
 
 /** Upper temperature for pulling. Source: handbook V18, common practice. */
 const PULL_MAX_C = 10
+
+/** What a ticket says of how its dog goes, in the words of `chooseStyles`. */
+export function optionsOf(ticket: Pick<Ticket, 'traits' | 'teamPlace' | 'airC'>, on: string, views: ShopFields['views']): StyleOptions {
+  const has = (trait: Ticket['traits'][number]): boolean => ticket.traits.includes(trait)
+  return {
+    on,
+    views,
+    crabs: has('crabs'),
+    swings: has('swings'),
+    flexes: has('flexes'),
+    sitsClose: has('sits-close'),
+    headShy: has('head-shy'),
+    wriggles: has('wriggles'),
+    chews: has('chews'),
+    backsOut: has('backs-out'),
+    threeLegs: has('three-legs'),
+    wheelPlace: ticket.teamPlace === 'wheel',
+    ...(ticket.airC === null ? {} : { airC: ticket.airC }),
+  }
+}

@@ -1,4 +1,4 @@
-import type { FamilyId } from '../model/index.ts'
+import type { FamilyId, LineBands } from '../model/index.ts'
 
 const DEGREE = Math.PI / 180
 
@@ -17,6 +17,13 @@ export interface HitchBands {
 
 /** Source: handbook 8.6 default bands, from memory, unverified; a shop may set its own. */
 export const USUAL_BANDS: HitchBands = { wheelBelowRad: -10 * DEGREE, fullToRad: 5 * DEGREE, halfToRad: 20 * DEGREE }
+
+/** A shop's own bands in degrees, as radians. */
+export const lineBandsOf = ({ wheelBelowDeg, fullToDeg, halfToDeg }: LineBands): HitchBands => ({
+  wheelBelowRad: wheelBelowDeg * DEGREE,
+  fullToRad: fullToDeg * DEGREE,
+  halfToRad: halfToDeg * DEGREE,
+})
 
 /** Families by the band they are made for. Source: handbook 5.4, 8.6; common practice, the bands from memory. */
 export const FAMILIES_AT: Readonly<Record<HitchBand, readonly FamilyId[]>> = {

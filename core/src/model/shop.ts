@@ -8,6 +8,16 @@ import { Id, Moment, line } from './ids.ts'
 export const RepeatRule = z.enum(['twice', 'three'])
 export type RepeatRule = z.infer<typeof RepeatRule>
 
+/** Questions on which practitioners disagree and the shop may take a side (handbook 13). */
+export const ViewId = z.enum(['D10', 'D11', 'D17', 'D18', 'D21', 'D22', 'D23', 'D24', 'D27'])
+export type ViewId = z.infer<typeof ViewId>
+
+/** The angles at which one kind of harness gives way to the next, degrees above the horizontal from the dog. */
+export const LineBands = z
+  .object({ wheelBelowDeg: z.number().min(-60).max(0), fullToDeg: z.number().min(-30).max(45), halfToDeg: z.number().min(0).max(80) })
+  .refine((bands) => bands.wheelBelowDeg < bands.fullToDeg && bands.fullToDeg < bands.halfToDeg, { message: 'the three angles rise one after the other' })
+export type LineBands = z.infer<typeof LineBands>
+
 /** What the whole shop has agreed on; every device follows. */
 export const ShopFields = z.object({
   name: line(80),
@@ -28,6 +38,9 @@ export const ShopFields = z.object({
   restSeconds: z.int().min(0).max(1800),
   paper: z.enum(['A4', 'Letter']),
   letterKeys: z.boolean(),
+  /** The shop's side where it takes one; the recommendation holds elsewhere. */
+  views: z.partialRecord(ViewId, z.enum(['A', 'B'])),
+  lineBands: LineBands,
 })
 export type ShopFields = z.infer<typeof ShopFields>
 
@@ -46,6 +59,8 @@ export const USUAL_SHOP: ShopFields = {
   restSeconds: 180,
   paper: 'A4',
   letterKeys: true,
+  views: {},
+  lineBands: { wheelBelowDeg: -10, fullToDeg: 5, halfToDeg: 20 },
 }
 
 /** A fitter's own fingers (M49), mm: the shop's only gauge at the dog. */

@@ -24,6 +24,14 @@ export const Activity = z.enum([
 ])
 export type Activity = z.infer<typeof Activity>
 
+/** How the dog goes, dresses and stands: what choosing asks beside the tapes (handbook 5.1). */
+export const Trait = z.enum(['crabs', 'swings', 'flexes', 'sits-close', 'head-shy', 'wriggles', 'chews', 'backs-out', 'three-legs'])
+export type Trait = z.infer<typeof Trait>
+
+/** Where in a team it runs. */
+export const TeamPlace = z.enum(['lead', 'middle', 'wheel'])
+export type TeamPlace = z.infer<typeof TeamPlace>
+
 export const ItemWay = z.enum([...TableWay.options, 'undecided'])
 export type ItemWay = z.infer<typeof ItemWay>
 
@@ -78,6 +86,14 @@ export const TicketFields = z.object({
   dogId: Id.nullable(),
   ownerId: Id.nullable(),
   activities: z.array(Activity),
+  traits: z.array(Trait),
+  teamPlace: TeamPlace.nullable(),
+  /** What it may cost for each piece, in the shop's own currency. */
+  budget: z.number().min(0).max(100_000).nullable(),
+  /** Who else will wear it, in the owner's words. */
+  alsoWorn: line(200),
+  /** Air at the work, degrees Celsius. */
+  airC: z.number().min(-60).max(60).nullable(),
   neededOn: Day.nullable(),
   promisedOn: Day.nullable(),
   nextLookOn: Day.nullable(),
@@ -88,6 +104,23 @@ export const TicketFields = z.object({
   closedAt: Moment.nullable(),
 })
 export type TicketFields = z.infer<typeof TicketFields>
+
+/** A ticket as it is opened: nothing asked yet. */
+export const UNASKED: Omit<TicketFields, 'dogId' | 'ownerId'> = {
+  activities: [],
+  traits: [],
+  teamPlace: null,
+  budget: null,
+  alsoWorn: '',
+  airC: null,
+  neededOn: null,
+  promisedOn: null,
+  nextLookOn: null,
+  notes: '',
+  wholeBody: false,
+  state: 'open',
+  closedAt: null,
+}
 
 export const NewTicket = z.object({
   dogId: Id.nullable(),

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { PLAIN_CIRCUMSTANCES, type Item, type Reading, type TicketSheet } from '../model/index.ts'
+import { PLAIN_CIRCUMSTANCES, UNASKED, type Item, type Reading, type TicketSheet } from '../model/index.ts'
 import { checksFor } from '../fit/index.ts'
 import { progressOf, urgencyOf } from './index.ts'
 
@@ -25,14 +25,8 @@ const sheet = (over: Partial<TicketSheet> = {}): TicketSheet => ({
     dogId: null,
     ownerId: null,
     counter: true,
+    ...UNASKED,
     activities: ['stroll'],
-    neededOn: null,
-    promisedOn: null,
-    nextLookOn: null,
-    notes: '',
-    wholeBody: false,
-    state: 'open',
-    closedAt: null,
     createdAt: AT,
     by: '',
   },

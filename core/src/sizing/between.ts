@@ -1,13 +1,14 @@
 import { families, type Shelf } from '../gear/index.ts'
-import type { FamilyId, SizeTable } from '../model/index.ts'
+import type { FamilyId, ShopFields, SizeTable } from '../model/index.ts'
 
 export interface BetweenRule {
   /** `room`: the size in which the value lies nearer the middle. */
   rule: 'down' | 'up' | 'room'
-  from: 'maker' | 'family'
+  from: 'maker' | 'family' | 'shop'
   /** The reason as a code; the interface has the sentence. */
   because:
     | 'maker-says'
+    | 'shop-view'
     | 'seats-under-tension'
     | 'adjuster-middle'
     | 'plate-clears-armpit'
@@ -46,11 +47,13 @@ const BY_ITEM: Partial<Readonly<Record<FamilyId, Own>>> = {
 const seats = (family: FamilyId): boolean => families[family].shelf === 'pulling'
 
 /**
- * What to do between two sizes: the maker's own rule where it is stated, else the family's.
+ * What to do between two sizes: the maker's own rule where it is stated, then the shop's side (D10) for harnesses, else
+ * the family's.
  * Source: handbook 6.2: cross-back, running plate and rain suit common practice; the others from memory, unverified.
  */
-export function betweenRule(table: Pick<SizeTable, 'between' | 'family'>): BetweenRule {
+export function betweenRule(table: Pick<SizeTable, 'between' | 'family'>, views: ShopFields['views'] = {}): BetweenRule {
   if (table.between) return { rule: table.between, from: 'maker', because: 'maker-says' }
+  if (views.D10 && table.family.startsWith('H')) return { rule: views.D10 === 'A' ? 'down' : 'up', from: 'shop', because: 'shop-view' }
   return { ...(BY_ITEM[table.family] ?? (seats(table.family) ? seated : roomy)), from: 'family' }
 }
 

@@ -22,8 +22,7 @@ export function normalCdf(x: number): number {
   const z = Math.abs(x)
   if (z > 37) return x > 0 ? 1 : 0
   const e = Math.exp((-z * z) / 2)
-  const tail =
-    z < CENTRE ? (e * polynomial(UPPER, z)) / polynomial(LOWER, z) : e / (z + 1 / (z + 2 / (z + 3 / (z + 4 / (z + 0.65))))) / Math.sqrt(2 * Math.PI)
+  const tail = z < CENTRE ? (e * polynomial(UPPER, z)) / polynomial(LOWER, z) : e / (z + 1 / (z + 2 / (z + 3 / (z + 4 / (z + 0.65))))) / Math.sqrt(2 * Math.PI)
   return x > 0 ? 1 - tail : tail
 }
 

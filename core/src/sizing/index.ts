@@ -1,5 +1,5 @@
 /** Size tables judged against one body, and dates to order by. */
-export { rankSizes, type RankedSize, type MeasureFit } from './rank-sizes.ts'
+export { rankSizes, worstGrade, type RankedSize, type MeasureFit } from './rank-sizes.ts'
 export { rankAll, type RankAllOptions } from './rank-all.ts'
 export { withGuesses, type SizedBody, type SizedMeasure } from './sized-body.ts'
 export { settle, type Settled, type TapeGain } from './settle.ts'
@@ -11,3 +11,5 @@ export { betweenRule, decidingOrder, type BetweenRule } from './between.ts'
 export { orderBy, leadOn, type OrderOptions } from './order-by.ts'
 export { adviseSizes, atHandFirst, type SizeAdvice } from './advise.ts'
 export { tableServes } from './table-serves.ts'
+export { bandOfFlat, pieceTable, pieceTableId, rankPieces, type RankedPiece } from './pieces.ts'
+export { rankWays, type RankedWay, type WayOption, type WayReason } from './best-way.ts'

@@ -77,7 +77,8 @@ describe('what a miss does on the dog', () => {
 })
 
 describe('measures that disagree (handbook 6.3)', () => {
-  const conflict = (sized: SizeTable, body: Record<string, number>, label?: string) => rankSizes(sized, read(body)).find((each) => !label || each.label === label)
+  const conflict = (sized: SizeTable, body: Record<string, number>, label?: string) =>
+    rankSizes(sized, read(body)).find((each) => !label || each.label === label)
 
   it('the neck fits and the length runs far past the tail: leave the family', () => {
     expect(conflict(table(), { M01: 570, M10: 415, M13: 560 }, '5')).toMatchObject({ grade: 'fails', conflict: { code: 'length-veto', byMm: 100 } })
@@ -114,7 +115,10 @@ describe('laws of ranking', () => {
   const mm = fc.integer({ min: 480, max: 720 })
   it('does not depend on the order of the tables', () => {
     const many = Array.from({ length: 7 }, (_, i) =>
-      table({ id: `t${i}`, sizes: table().sizes.map((each) => ({ ...each, bands: { M01: [each.bands.M01![0] + 7 * (i % 4), each.bands.M01![1] + 7 * (i % 4)] } })) }),
+      table({
+        id: `t${i}`,
+        sizes: table().sizes.map((each) => ({ ...each, bands: { M01: [each.bands.M01![0] + 7 * (i % 4), each.bands.M01![1] + 7 * (i % 4)] } })),
+      }),
     )
     fc.assert(
       fc.property(mm, fc.shuffledSubarray(many, { minLength: many.length }), (neck, shuffled) => {
@@ -128,22 +132,28 @@ describe('laws of ranking', () => {
     const sizes = [500, 550, 600, 650].map((from) => ({ label: `${from}`, bands: { M01: [from, from + 44] as [number, number] } }))
     const GRADES = ['holds', 'doubt', 'fails']
     fc.assert(
-      fc.property(mm, fc.integer({ min: 0, max: 3 }), fc.double({ min: 0, max: 1, noNaN: true }), fc.integer({ min: 1, max: 12 }), (neck, which, share, sigma) => {
-        const { label, bands } = sizes[which]!
-        const middle = (bands.M01[0] + bands.M01[1]) / 2
-        const nearer = neck + (middle - neck) * share
-        for (const family of ['H01', 'H11'] as const) {
-          const place = (value: number) => {
-            const ranked = rankSizes(table({ family, sizes }), read({ M01: value }, sigma))
-            const at = ranked.findIndex((each) => each.label === label)
-            return { at, grade: GRADES.indexOf(ranked[at]!.grade), chance: ranked[at]!.chance! }
+      fc.property(
+        mm,
+        fc.integer({ min: 0, max: 3 }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        fc.integer({ min: 1, max: 12 }),
+        (neck, which, share, sigma) => {
+          const { label, bands } = sizes[which]!
+          const middle = (bands.M01[0] + bands.M01[1]) / 2
+          const nearer = neck + (middle - neck) * share
+          for (const family of ['H01', 'H11'] as const) {
+            const place = (value: number) => {
+              const ranked = rankSizes(table({ family, sizes }), read({ M01: value }, sigma))
+              const at = ranked.findIndex((each) => each.label === label)
+              return { at, grade: GRADES.indexOf(ranked[at]!.grade), chance: ranked[at]!.chance! }
+            }
+            const [before, after] = [place(neck), place(nearer)]
+            expect(after.grade).toBeLessThanOrEqual(before.grade)
+            expect(after.chance).toBeGreaterThanOrEqual(before.chance - 1e-12)
+            expect(after.at).toBeLessThanOrEqual(before.at)
           }
-          const [before, after] = [place(neck), place(nearer)]
-          expect(after.grade).toBeLessThanOrEqual(before.grade)
-          expect(after.chance).toBeGreaterThanOrEqual(before.chance - 1e-12)
-          expect(after.at).toBeLessThanOrEqual(before.at)
-        }
-      }),
+        },
+      ),
       { numRuns: 400 },
     )
   })

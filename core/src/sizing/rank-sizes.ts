@@ -1,4 +1,4 @@
-import type { Because, FamilyId, Grade, SizeTable } from '../model/index.ts'
+import type { Because, FamilyId, Grade, ShopFields, SizeTable } from '../model/index.ts'
 import { betweenRule, decidingOrder } from './between.ts'
 import { chanceWithin } from './chance.ts'
 import { conflictIn, tailToleranceHolds, type Conflict } from './conflicts.ts'
@@ -125,8 +125,9 @@ function ruledOut(one: RankedSize, two: RankedSize, measure: string): boolean {
  *
  * @param table sizes with bands in mm
  * @param body agreed values, mm
+ * @param views sides the shop takes
  */
-export function rankSizes(table: Sized, body: SizedBody): RankedSize[] {
+export function rankSizes(table: Sized, body: SizedBody, views: ShopFields['views'] = {}): RankedSize[] {
   const order = decidingOrder(table.family)
   const rank = (measure: string): number => (order.includes(measure) ? order.indexOf(measure) : order.length)
   const sizes: RankedSize[] = table.sizes.map((size) => {
@@ -148,7 +149,7 @@ export function rankSizes(table: Sized, body: SizedBody): RankedSize[] {
     (a, b) => GOOD_FIRST[a.grade] - GOOD_FIRST[b.grade] || firstBad(b) - firstBad(a) || (b.chance ?? 0) - (a.chance ?? 0) || missOf(a) - missOf(b),
   )
 
-  const { rule } = betweenRule(table)
+  const { rule } = betweenRule(table, views)
   if (rule === 'room') return ranked
   for (const measure of order) {
     const pair = neighbours(measure, sizes)

@@ -1,4 +1,4 @@
-import type { Grade, SizeTable } from '../model/index.ts'
+import type { Grade, ShopFields, SizeTable } from '../model/index.ts'
 import { GOOD_FIRST, rankSizes, type RankedSize } from './rank-sizes.ts'
 import type { SizedBody } from './sized-body.ts'
 
@@ -16,10 +16,10 @@ export interface RankedTable {
  * All tables against one body, best first: by the worst grade of each table's best size, then by its lowest single
  * chance, so that a maker who asks for fewer measures does not win by that.
  */
-export function rankTables(tables: readonly SizeTable[], body: SizedBody): RankedTable[] {
+export function rankTables(tables: readonly SizeTable[], body: SizedBody, views: ShopFields['views'] = {}): RankedTable[] {
   return tables
     .map((table) => {
-      const sizes = rankSizes(table, body)
+      const sizes = rankSizes(table, body, views)
       const best = sizes[0] ?? null
       const chances = best?.perMeasure.flatMap((fit) => (fit.chance === null ? [] : [fit.chance])) ?? []
       const lowestChance = chances.length === 0 ? null : Math.min(...chances)

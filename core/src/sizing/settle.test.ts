@@ -25,8 +25,12 @@ describe('what would settle it', () => {
     const n = (min: number, max: number) => fc.double({ min, max, noNaN: true })
     fc.assert(
       fc.property(n(500, 700), n(0, 40), n(500, 700), n(0, 40), n(-1, 1), (a, sa, b, sb, r) => {
-        const sizes = [{ label: 'x', bands: { M01: [550, 600], M13: [560, 640] } }, { label: 'y', bands: { M01: [590, 660], M13: [620, 700] } }] as typeof gap.sizes // prettier-ignore
-        const found = settle({ sizes }, { M01: { mm: a, sigmaMm: sa, guess: true }, M13: { mm: b, sigmaMm: sb, guess: true } }, { covarianceMm: () => r * sa * sb })
+        const sizes = [{ label: 'x', bands: { M01: [550, 600], M13: [560, 640] } }, { label: 'y', bands: { M01: [590, 660], M13: [620, 700] } }] as unknown as typeof gap.sizes // prettier-ignore
+        const found = settle(
+          { sizes },
+          { M01: { mm: a, sigmaMm: sa, guess: true }, M13: { mm: b, sigmaMm: sb, guess: true } },
+          { covarianceMm: () => r * sa * sb },
+        )
         for (const { gain, after } of found.gains) {
           expect(gain).toBeGreaterThanOrEqual(0)
           expect(after).toBeLessThanOrEqual(1 + 1e-9)

@@ -61,7 +61,9 @@ export function settle(table: Pick<SizeTable, 'sizes'>, body: SizedBody, options
   const ids = [...new Set(table.sizes.flatMap((size) => Object.keys(size.bands)))].sort()
   const beliefs = ids.flatMap((measure): Belief[] => {
     const known = body[measure]
-    return known?.mm == null || !Number.isFinite(known.mm) ? [] : [{ measure, mm: known.mm, sigmaMm: Math.max(0, known.sigmaMm ?? 0), guess: known.guess === true }]
+    return known?.mm == null || !Number.isFinite(known.mm)
+      ? []
+      : [{ measure, mm: known.mm, sigmaMm: Math.max(0, known.sigmaMm ?? 0), guess: known.guess === true }]
   })
   if (beliefs.length === 0) return { now: 0, favoured: null, gains: [], says: 'nothing' }
   const value = (mean: readonly number[], sigma: readonly number[]): { best: number; at: number } => {

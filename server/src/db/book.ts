@@ -23,15 +23,26 @@ const TABLES = [
   'observations',
   'symptom_notes',
   'acknowledgements',
+  'pieces',
+  'supply',
 ] as const
+/** Tables a copy of an earlier version has not. */
+const LATER: ReadonlySet<string> = new Set(['pieces', 'supply'])
+
+interface ColumnInfo {
+  name: string
+  dflt_value: string | null
+  notnull: 0 | 1
+}
 
 const Cell = z.union([z.string(), z.number(), z.null(), z.object({ base64: z.string().regex(/^[A-Za-z0-9+/]*={0,2}$/) })])
 
 /** A whole shop as one document: every row of every table, as it stands. */
 export const Book = z.object({
   format: z.literal('merry-tailor/book'),
-  version: z.literal(2),
-  tables: z.record(z.enum(TABLES), z.array(z.record(z.string(), Cell))),
+  /** 2: before pieces and supply; what it lacks is empty, its new columns as usual. */
+  version: z.union([z.literal(2), z.literal(3)]),
+  tables: z.partialRecord(z.enum(TABLES), z.array(z.record(z.string(), Cell))),
 })
 export type Book = z.infer<typeof Book>
 
@@ -47,7 +58,7 @@ export function copyOut(db: Db): Book {
         ),
     ]),
   ) as Book['tables']
-  return { format: 'merry-tailor/book', version: 2, tables }
+  return { format: 'merry-tailor/book', version: 3, tables }
 }
 
 const isEmpty = (db: Db): boolean => !db.prepare('SELECT 1 FROM dogs UNION ALL SELECT 1 FROM tickets UNION ALL SELECT 1 FROM size_tables LIMIT 1').get()
@@ -67,12 +78,16 @@ export function bringBack(db: Db, book: Book, replace: boolean): { rows: number 
     for (const guard of guards) db.exec(`DROP TRIGGER ${guard.name}`)
     for (const table of [...TABLES].reverse()) db.exec(`DELETE FROM ${table}`)
     for (const table of TABLES) {
-      const columns = db
-        .prepare<[string], { name: string }>('SELECT name FROM pragma_table_info(?)')
-        .all(table)
-        .map((column) => column.name)
+      const rowsOf = book.tables[table]
+      if (!rowsOf && !(book.version === 2 && LATER.has(table))) throw new ProblemError('bad-document', `The copy has no "${table}".`)
+      const known = db.prepare<[string], ColumnInfo>('SELECT name, dflt_value, "notnull" FROM pragma_table_info(?)').all(table)
+      const first = rowsOf?.[0]
+      // A column that came later is filled as usual when an earlier copy lacks it.
+      const columns = known
+        .filter(({ name, dflt_value, notnull }) => book.version > 2 || !first || name in first || !(dflt_value !== null || notnull === 0))
+        .map(({ name }) => name)
       const insert = db.prepare(`INSERT INTO ${table} (${columns.map((name) => `"${name}"`).join(', ')}) VALUES (${columns.map(() => '?').join(', ')})`)
-      for (const [i, row] of book.tables[table].entries()) {
+      for (const [i, row] of (rowsOf ?? []).entries()) {
         const odd = Object.keys(row).find((column) => !columns.includes(column)) ?? columns.find((column) => !(column in row))
         if (odd !== undefined) throw new ProblemError('bad-document', `${table}, row ${i + 1}: the column "${odd}" does not fit.`)
         try {
@@ -102,6 +117,9 @@ function readable(db: Db): void {
     ['fitters', 'gauge'],
     ['size_tables', 'document'],
     ['tickets', 'activities'],
+    ['tickets', 'traits'],
+    ['pieces', 'flat'],
+    ['supply', 'answer'],
     ['choices', 'labels'],
   ] as const) {
     const bad = db.prepare(`SELECT 1 FROM ${table} WHERE ${column} IS NOT NULL AND NOT json_valid(${column}) LIMIT 1`).get()

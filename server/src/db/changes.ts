@@ -8,7 +8,7 @@ type Cell = string | number | null
 
 /** Which column a field of the model lives in, and how it is written there. */
 export interface Columns {
-  table: 'dogs' | 'owners' | 'tickets' | 'items' | 'fitters' | 'dog_notes'
+  table: 'dogs' | 'owners' | 'tickets' | 'items' | 'fitters' | 'dog_notes' | 'pieces'
   fields: Readonly<Record<string, { column: string; write: (value: unknown) => Cell }>>
 }
 

@@ -10,6 +10,7 @@ import {
   type NewTicket,
   type School,
   type Ticket,
+  type Trait,
 } from '@merry-tailor/core'
 import { ProblemError } from '../problems.ts'
 import { applyChanges, flag, json, plain, type Columns } from './changes.ts'
@@ -25,6 +26,11 @@ interface Row {
   owner_id: string | null
   counter: number
   activities: string
+  traits: string
+  team_place: Ticket['teamPlace']
+  budget: number | null
+  also_worn: string
+  air_c: number | null
   needed_on: string | null
   promised_on: string | null
   next_look_on: string | null
@@ -43,6 +49,11 @@ export const toTicket = (row: Row): Ticket => ({
   ownerId: row.owner_id,
   counter: row.counter === 1,
   activities: JSON.parse(row.activities) as Activity[],
+  traits: JSON.parse(row.traits) as Trait[],
+  teamPlace: row.team_place,
+  budget: row.budget,
+  alsoWorn: row.also_worn,
+  airC: row.air_c,
   neededOn: row.needed_on,
   promisedOn: row.promised_on,
   nextLookOn: row.next_look_on,
@@ -60,6 +71,11 @@ const ticketColumns: Columns = {
     dogId: plain('dog_id'),
     ownerId: plain('owner_id'),
     activities: json('activities'),
+    traits: json('traits'),
+    teamPlace: plain('team_place'),
+    budget: plain('budget'),
+    alsoWorn: plain('also_worn'),
+    airC: plain('air_c'),
     neededOn: plain('needed_on'),
     promisedOn: plain('promised_on'),
     nextLookOn: plain('next_look_on'),

@@ -1,5 +1,6 @@
 import {
   applyAct,
+  UNASKED,
   type Act,
   type Change,
   type Dog,
@@ -10,10 +11,12 @@ import {
   type NewItem,
   type NewObservation,
   type NewOwner,
+  type NewPiece,
   type NewSymptomNote,
   type NewTicket,
   type NewTryOn,
   type Owner,
+  type Piece,
   type TicketSheet,
 } from '@merry-tailor/core'
 import type { WaitingWrite } from './device-store'
@@ -84,19 +87,14 @@ const dogOf = (id: string, { at, ...given }: NewDog): Dog => ({
 })
 const ownerOf = (id: string, { at, ...given }: NewOwner): Owner => ({ contact: '', notes: '', ...given, id, createdAt: at })
 
+const pieceOf = (id: string, { at, ...given }: NewPiece): Piece => ({ ...given, retired: null, id, createdAt: at })
+
 /** A ticket that no server has numbered yet. */
 export const freshSheet = (id: string, body: NewTicket, dog: Dog | null, owner: Owner | null): TicketSheet => ({
   ticket: {
     dogId: body.dogId,
     ownerId: body.ownerId,
-    activities: [],
-    neededOn: null,
-    promisedOn: null,
-    nextLookOn: null,
-    notes: '',
-    wholeBody: false,
-    state: 'open',
-    closedAt: null,
+    ...UNASKED,
     id,
     number: 0,
     counter: body.counter,
@@ -194,6 +192,7 @@ export function withWaiting(path: string, answer: unknown, waiting: readonly Wai
     for (const sheet of sheets) overSheet(sheet, waiting)
   } else if (path === '/dogs') overList(next as Dog[], 'addDog', 'changeDog', waiting, dogOf)
   else if (path === '/owners') overList(next as Owner[], 'addOwner', 'changeOwner', waiting, ownerOf)
+  else if (path === '/pieces') overList(next as Piece[], 'addPiece', 'changePiece', waiting, pieceOf)
   else if (path.startsWith('/dogs/')) {
     const sheet = next as DogSheet
     for (const { endpoint, arg } of waiting) {

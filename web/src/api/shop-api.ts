@@ -13,13 +13,16 @@ import type {
   NewItem,
   NewObservation,
   NewOwner,
+  NewPiece,
   NewSymptomNote,
   NewTicket,
   NewTryOn,
   Owner,
+  Piece,
   Reminder,
   ShopFields,
   SizeTable,
+  Supply,
   TicketSheet,
 } from '@merry-tailor/core'
 import type { BodySheet, KennelImport } from '@merry-tailor/core/formats'
@@ -57,7 +60,7 @@ export function requestOf(ticketId: string, act: Act): WriteRequest {
 export const shopApi = createApi({
   reducerPath: 'api',
   baseQuery,
-  tagTypes: ['Tickets', 'Dogs', 'Owners', 'SizeTables', 'Found', 'Shop', 'Fitters', 'Reminders'],
+  tagTypes: ['Tickets', 'Dogs', 'Owners', 'SizeTables', 'Found', 'Shop', 'Fitters', 'Reminders', 'Pieces', 'Supply'],
   keepUnusedDataFor: 600,
   // Another device or tab may have worked on the same ticket meanwhile.
   refetchOnFocus: true,
@@ -95,7 +98,7 @@ export const shopApi = createApi({
     const write = <A>(
       endpoint: string,
       request: (arg: A) => WriteRequest,
-      tags: readonly ('Tickets' | 'Dogs' | 'Owners' | 'SizeTables' | 'Found' | 'Shop' | 'Fitters' | 'Reminders')[],
+      tags: readonly ('Tickets' | 'Dogs' | 'Owners' | 'SizeTables' | 'Found' | 'Shop' | 'Fitters' | 'Reminders' | 'Pieces' | 'Supply')[],
     ) => build.mutation<unknown, A>({ query: named(endpoint, request), invalidatesTags: [...tags] })
 
     return {
@@ -113,6 +116,8 @@ export const shopApi = createApi({
       dog: build.query<DogSheet, string>({ query: (id) => `/dogs/${id}`, providesTags: ['Dogs', 'Tickets'] }),
       owners: build.query<Owner[], undefined>({ query: () => '/owners', providesTags: ['Owners'] }),
       sizeTables: build.query<SizeTable[], undefined>({ query: () => '/size-tables', providesTags: ['SizeTables'] }),
+      pieces: build.query<Piece[], undefined>({ query: () => '/pieces', providesTags: ['Pieces'] }),
+      supply: build.query<Supply[], undefined>({ query: () => '/supply', providesTags: ['Supply'] }),
       find: build.query<Found[], string>({ query: (q) => `/find?q=${encodeURIComponent(q)}`, providesTags: ['Found'] }),
       shop: build.query<ShopFields, undefined>({ query: () => '/shop', providesTags: ['Shop'] }),
       fitters: build.query<Fitter[], undefined>({ query: () => '/fitters', providesTags: ['Fitters'] }),
@@ -179,6 +184,8 @@ export const shopApi = createApi({
       }),
       addFitter: write<{ id: string; body: NewFitter }>('addFitter', ({ id, body }) => put(`/fitters/${id}`, body), ['Fitters']),
       changeFitter: write<{ id: string; changes: Change[] }>('changeFitter', ({ id, changes }) => patch(`/fitters/${id}`, changes), ['Fitters']),
+      addPiece: write<{ id: string; body: NewPiece }>('addPiece', ({ id, body }) => put(`/pieces/${id}`, body), ['Pieces']),
+      changePiece: write<{ id: string; changes: Change[] }>('changePiece', ({ id, changes }) => patch(`/pieces/${id}`, changes), ['Pieces']),
       takeKennelList: write<KennelImport>('takeKennelList', (list) => ({ url: '/kennel-list', method: 'POST', body: list }), [
         'Dogs',
         'Owners',
@@ -201,6 +208,10 @@ export const {
   useDogQuery,
   useOwnersQuery,
   useSizeTablesQuery,
+  usePiecesQuery,
+  useSupplyQuery,
+  useAddPieceMutation,
+  useChangePieceMutation,
   useFindQuery,
   useShopQuery,
   useFittersQuery,

@@ -38,6 +38,7 @@ export const router = createBrowserRouter([
           { path: 'letters', lazy: room(() => import('../ticket/letters/LettersPage'), 'LettersPage') },
           { path: 'ask-back', lazy: room(() => import('../ticket/paper/AskBack'), 'AskBack') },
           { path: 'choose', lazy: room(() => import('../ticket/choose/ChooseStage'), 'ChooseStage') },
+          { path: 'all-sizes', lazy: room(() => import('../ticket/all-sizes/AllSizesRoom'), 'AllSizesRoom') },
           { path: 'kinds', lazy: room(() => import('../ticket/kinds/KindsRoom'), 'KindsRoom') },
           { path: 'hitch', lazy: room(() => import('../ticket/hitch/HitchRoom'), 'HitchRoom') },
           { path: 'try-on', lazy: room(() => import('../ticket/try-on/TryOnStage'), 'TryOnStage') },

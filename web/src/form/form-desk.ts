@@ -1,6 +1,7 @@
-import { readForm, type About, type Body, type FormQuestion, type FormReading } from '@merry-tailor/core'
+import { rankAll, readForm, type About, type Body, type FormQuestion, type FormReading, type RankedTable } from '@merry-tailor/core'
 import { wrap, type Remote } from 'comlink'
 import type { FormWork } from '../workers/form-worker'
+import type { RankQuestion } from './ranking-desk'
 
 export interface Asked {
   body: Body
@@ -85,6 +86,13 @@ export async function ask(key: string, asked: Asked, channel: string | null): Pr
   } finally {
     asking.delete(key)
   }
+}
+
+/** Ranks all tables in the worker, or in place without one. */
+export async function rankBeside({ tables, body, families, views }: RankQuestion): Promise<RankedTable[]> {
+  const work = desk()
+  const sized = Object.fromEntries(Object.entries(body).filter(([id]) => !id.includes('/')))
+  return work ? work.rankAll(tables, sized, { families, views }) : rankAll(tables, sized, null, { families, views })
 }
 
 /** Starts the worker while the page is still being drawn: its tables are ready before the first dog. */

@@ -2,6 +2,7 @@ import 'fake-indexeddb/auto'
 import {
   applyAct,
   PLAIN_CIRCUMSTANCES,
+  UNASKED,
   USUAL_SHOP,
   type Act,
   type Change,
@@ -84,14 +85,8 @@ export const aTicket = ({ ticket, ...over }: Partial<Omit<TicketSheet, 'ticket'>
     ticket: {
       dogId: dog?.id ?? null,
       ownerId: null,
+      ...UNASKED,
       activities: ['stroll'],
-      neededOn: null,
-      promisedOn: null,
-      nextLookOn: null,
-      notes: '',
-      wholeBody: false,
-      state: 'open',
-      closedAt: null,
       id: nextId(),
       number: 101,
       counter: false,

@@ -71,7 +71,13 @@ function FramedStage({ open }: { open: OpenTicket }) {
   const navigate = useNavigate()
   const here =
     stages.find((stage) => pathname.endsWith(`/${stage}`)) ??
-    (pathname.endsWith('/docket') ? 'finish' : /\/(?:hitch|kinds)$/.test(pathname) ? 'choose' : BY_MEASURE.test(pathname) ? 'measure' : progress.stage)
+    (pathname.endsWith('/docket')
+      ? 'finish'
+      : /\/(?:hitch|kinds|all-sizes)$/.test(pathname)
+        ? 'choose'
+        : BY_MEASURE.test(pathname)
+          ? 'measure'
+          : progress.stage)
   const at = stages.indexOf(here)
   const base = `/tickets/${sheet.ticket.id}`
   const go = (by: number) => () => {

@@ -1,4 +1,4 @@
-import { ageInMonths, formatWeight, type Activity, type CoatClass, type Dog } from '@merry-tailor/core'
+import { ageInMonths, formatWeight, type Activity, type CoatClass, type Dog, type Trait } from '@merry-tailor/core'
 
 export function ageWords(months: number | null): string {
   if (months === null) return ''
@@ -25,6 +25,19 @@ const COATS: Readonly<Record<CoatClass, string>> = {
   hairless: 'Hairless',
 }
 export const coatName = (coat: CoatClass): string => COATS[coat]
+
+const TRAITS: Readonly<Record<Trait, string>> = {
+  crabs: 'Crabs sideways',
+  swings: 'Swings side to side',
+  flexes: 'Flexes its back strongly',
+  'sits-close': 'Runs close to the load',
+  'head-shy': 'Fights the head opening',
+  wriggles: 'Wriggles at dressing',
+  chews: 'Chews what it wears',
+  'backs-out': 'Backs out',
+  'three-legs': 'Three legs',
+}
+export const traitName = (trait: Trait): string => TRAITS[trait]
 
 const ACTIVITIES: Readonly<Record<Activity, string>> = {
   stroll: 'Stroll',

@@ -26,6 +26,10 @@ const FOR: Readonly<Record<StyleReason, string>> = {
   'head-shy': 'nothing goes over the head',
   'backs-out': 'hard to back out of',
   'line-angle': 'made for the line as it runs',
+  chews: 'cloth does not last on a dog that chews',
+  wriggles: 'quickly on a dog that will not stand still',
+  'thick-coat': 'a broad fluffy dog needs neither bridge nor rear padding',
+  'shop-view': 'the shop’s own side in a question practitioners disagree on',
   'tucked-up': 'its second strap sits on a tucked-up belly’s ribs',
 }
 const AGAINST: Readonly<Record<StyleReason, string>> = {
@@ -38,6 +42,7 @@ const AGAINST: Readonly<Record<StyleReason, string>> = {
   'three-legs': 'straps slide to the empty side',
   'head-shy': 'goes over the head',
   'backs-out': 'easily backed out of',
+  'shop-view': 'the shop’s side speaks against it',
   'line-angle': 'made for another line than this',
 }
 

@@ -8,6 +8,8 @@ export function adviceWords(advice: SizeAdvice, table: Pick<SizeTable, 'family'>
       return `Try ${first}`
     case 'both':
       return `Try ${first}, then ${second}${families[table.family].shelf === 'pulling' ? ', pulled back by hand' : ''}`
+    case 'guess':
+      return first === undefined ? 'Made to measure' : `Start with ${first}`
     case 'measured':
       return 'Made to measure'
     case 'no-tape':
@@ -18,9 +20,23 @@ export function adviceWords(advice: SizeAdvice, table: Pick<SizeTable, 'family'>
 }
 
 /** Why one of two sizes goes first. */
+const BETWEEN: Readonly<Record<Exclude<BetweenRule['because'], 'maker-says'>, string>> = {
+  'shop-view': 'It is the shop’s own side in this question; set it under Shop.',
+  'seats-under-tension':
+    'Between two sizes of a cross-back go down: it looks tiny, but it stretches out and seats itself under tension; a bigger one creeps behind the ribs.',
+  'adjuster-middle': 'On an adjustable walking harness take the size with room both ways, the adjuster in its middle third: coat and weight change.',
+  'plate-clears-armpit':
+    'On a running harness go up, then draw neck and girth in: the smaller plate cuts the armpit, and letting the neck out bares the breastbone.',
+  'cords-do-the-rest': 'The suit is cut roomy: go down, the cords do the fine setting.',
+  'must-pass-the-head': 'The neck cannot be let out: go up if the smaller would not pass the head, else take another kind.',
+  'grows-into-it': 'For a growing dog long and with overlap: it grows into it.',
+  'width-decides': 'Width decides; go up if the length is long too. Too wide turns, too narrow presses.',
+  'cloth-gives': 'The cloth gives: go down.',
+  'larger-ring': 'By the larger ring, and never at the last hole of either end.',
+  'stand-turn-lie': 'Up for a tall dog or one that sits high, else the one it can stand, turn and lie in. A puppy: grown size with a divider.',
+}
+
 export function betweenWords(rule: BetweenRule, maker: string): string {
   if (rule.because === 'maker-says') return `${maker} says: between two sizes go ${rule.rule}.`
-  if (rule.because === 'seats-under-tension')
-    return 'Between two sizes of a cross-back go down: it looks tiny, but it stretches out and seats itself under tension; a bigger one creeps behind the ribs.'
-  return 'On an adjustable walking harness take the size with room both ways, the adjuster in its middle third: coat and weight change.'
+  return `${BETWEEN[rule.because]} ${maker} says nothing about it.`
 }

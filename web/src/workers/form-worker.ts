@@ -1,4 +1,16 @@
-import { readForm, typicalForm, type About, type Body, type FormQuestion, type FormReading } from '@merry-tailor/core'
+import {
+  rankAll,
+  readForm,
+  typicalForm,
+  type About,
+  type Body,
+  type FormQuestion,
+  type FormReading,
+  type RankAllOptions,
+  type RankedTable,
+  type SizedBody,
+  type SizeTable,
+} from '@merry-tailor/core'
 import { expose } from 'comlink'
 
 /** The newest question of each channel; an older one still waiting is dropped. */
@@ -15,6 +27,10 @@ const work = {
     await breathe()
     if (newest.get(channel) !== turn) return null
     return readForm(body, about, question)
+  },
+  /** Every size of every table against one dog. */
+  rankAll(tables: readonly SizeTable[], body: SizedBody, options: RankAllOptions): RankedTable[] {
+    return rankAll(tables, body, null, options)
   },
   /** Sets the tables up that the first solve needs. */
   warm(): void {

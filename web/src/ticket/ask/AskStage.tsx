@@ -29,6 +29,7 @@ import { useOpenTicket } from '../TicketFrame'
 import { CautionBlock } from './CautionBlock'
 import { DogForm } from './DogForm'
 import { DogPicker } from './DogPicker'
+import { GoingBlock } from './GoingBlock'
 import { saveField } from './use-record'
 
 /** Ask: the dog, what it will do, which items and in which way; none of it compulsory. */
@@ -137,6 +138,7 @@ export function AskStage() {
               </div>
             ))}
           </details>
+          <GoingBlock />
           <div className="mt-4 grid max-w-[560px] grid-cols-2 gap-4">
             {dayField('neededOn', 'Needed by', 'First use; the order dates count back from it.')}
             {dayField('promisedOn', 'Promised for', 'The day the ticket is due.')}

@@ -1,49 +1,44 @@
-import {
-  betweenRule,
-  cautionsFor,
-  families,
-  formatGap,
-  leadOn,
-  orderBy,
-  type LengthStyle,
-  type MeasureFit,
-  type RankedSize,
-  type SizeTable,
-} from '@merry-tailor/core'
-import { getMonth } from 'date-fns'
+import { cautionsFor, families, formatGap, formatLength, type FamilyId, type Piece, type RankedSize, type SizeTable } from '@merry-tailor/core'
 import { Fragment, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { v7 as uuid } from 'uuid'
-import { useAddChoiceMutation } from '../../api/shop-api'
+import { useAddChoiceMutation, useSupplyQuery } from '../../api/shop-api'
 import { valueStyle } from '../../app/settings'
 import { useAppSelector } from '../../app/store'
-import { dayWords, today } from '../../app/today'
+import { today } from '../../app/today'
 import { useKeys } from '../../app/use-keys'
 import { KeyCap } from '../../ui/controls/KeyCap'
 import { TextField } from '../../ui/controls/TextField'
-import { Mark } from '../../ui/marks/Mark'
-import { VerdictWord } from '../../ui/marks/VerdictWord'
-import { Snag } from '../../ui/State'
-import { activityName } from '../../words/dogs'
-import { adviceWords, betweenWords } from '../../words/sizes'
-import { familyName, measureName, wayName } from '../../words/stages'
-import { titleWords } from '../../words/titles'
-import { verdictWord } from '../../words/verdicts'
 import { Worded } from '../../ui/length/Worded'
+import { GearSketch } from '../../ui/plates/GearSketch'
+import { Snag } from '../../ui/State'
+import { useWidth } from '../../ui/use-width'
+import { conflictWords } from '../../words/conflicts'
+import { activityName } from '../../words/dogs'
+import { adviceWords } from '../../words/sizes'
+import { familyName, measureName } from '../../words/stages'
+import { titleWords } from '../../words/titles'
+import { useBenchForm } from '../measure/use-bench-form'
 import { NoItem } from '../NoItem'
 import { useOpenTicket } from '../TicketFrame'
 import { ItemTabs } from './ItemTabs'
-import { overlapWords } from './overlap-words'
-import { SizeTape } from './SizeTape'
+import { MakerSays } from './MakerSays'
+import { MeasureCard } from './MeasureCard'
+import { OutcomesBlock } from './OutcomesBlock'
+import { SettleBlock } from './SettleBlock'
+import { sizeName } from './size-name'
+import { TableBlock } from './TableBlock'
 import { useRanked } from './use-ranked'
+import { WaysBlock } from './WaysBlock'
 
 /** Choose: every size of every serving table, per measure, in prediction words; the fitter decides. */
 export function ChooseStage() {
-  const { sheet, name, body } = useOpenTicket()
+  const { sheet, name } = useOpenTicket()
   const items = sheet.items.filter((item) => !item.removed)
   const [itemId, setItemId] = useState(items[0]?.id ?? '')
   const item = items.find((each) => each.id === itemId) ?? items[0]
-  const { ranked, choice } = useRanked(item)
+  const { ranked, choice, body, form } = useRanked(item)
+  const { data: supply = [] } = useSupplyQuery(undefined)
   const [picked, setPicked] = useState<{ table: string; label: string } | null>(null)
   const [why, setWhy] = useState('')
   const [whyProblem, setWhyProblem] = useState<string | null>(null)
@@ -99,7 +94,7 @@ export function ChooseStage() {
 
   if (!item) return <NoItem title="Nothing to size yet">Choose an item under Ask, then every size of it shows here.</NoItem>
   const shownSizes = table ? (labels.length === 2 ? labels : [size?.label]).flatMap((one) => table.sizes.filter((each) => each.label === one)) : []
-  const known = Object.values(body).filter((each) => each.mm !== null).length
+  const known = Object.values(body).filter((each) => each?.mm != null && !each.guess).length
   const stops = cautionsFor({ dog: sheet.dog, activities: sheet.ticket.activities, families: [item.family], on: today() }).filter(
     (caution) => caution.level === 'stop',
   )
@@ -117,12 +112,15 @@ export function ChooseStage() {
         <header className="shrink-0 border-b-2 border-ink px-4 py-2">
           <h2 className="text-[19px] leading-6">{familyName(item.family)}</h2>
           <p className="text-mute">{sheet.ticket.activities.map(activityName).join(', ') || 'What it will do: not asked yet'}</p>
-          <p className="-mb-1 flex flex-wrap gap-x-5">
+          <p className="-mb-1 flex flex-wrap gap-x-4">
             <Link to={`/tickets/${sheet.ticket.id}/kinds`} className="inline-flex min-h-11 items-center font-bold underline">
               Which kind
             </Link>
             <Link to={`/tickets/${sheet.ticket.id}/hitch`} className="inline-flex min-h-11 items-center font-bold underline">
               The hitch
+            </Link>
+            <Link to={`/tickets/${sheet.ticket.id}/all-sizes`} className="inline-flex min-h-11 items-center font-bold underline">
+              All sizes
             </Link>
           </p>
         </header>
@@ -130,9 +128,12 @@ export function ChooseStage() {
           {ranked.length === 0 && (
             <p className="px-4 py-4 text-mute">No size table serves this item in this way. Bring one in under Sizes, or change the way under Ask.</p>
           )}
+          <WaysBlock ranked={ranked} supply={supply} family={item.family} />
           {ranked.map((each) => (
             <TableBlock
               key={each.table.id}
+              supply={supply.find((heard) => heard.tableId === each.table.id)}
+              {...(each.piece ? { own: pieceWords(each.piece) } : {})}
               table={each.table}
               sizes={each.sizes}
               neededOn={sheet.ticket.neededOn}
@@ -167,7 +168,7 @@ export function ChooseStage() {
             onClick={() => void choose()}
             className="flex min-h-14 w-full items-center justify-between gap-3 rounded-[2px] border-2 border-ink bg-tape px-4 py-1.5 text-left text-tape-ink disabled:bg-tape-rest"
           >
-            <ChooseWords labels={labels} follows={follows} table={table?.table} known={known} />
+            <ChooseWords labels={labels} follows={follows} table={table?.table} known={known} guessed={table?.advice.kind === 'guess'} />
             <KeyCap tone="tape">Enter</KeyCap>
           </button>
         </div>
@@ -199,6 +200,18 @@ export function ChooseStage() {
           )}
           {table && size && (
             <div className="grid gap-4 xl:grid-cols-2">
+              <OnTheDog family={item.family} name={name} />
+              <div className="flex flex-col gap-4">
+                <SettleBlock table={table.table} body={body} form={form} />
+                {size.conflict && (
+                  <article aria-label="Where the tapes disagree" className="border-[1.5px] border-ink bg-panel px-4 py-3">
+                    <h2 className="text-[18px] leading-[22px]">The tapes disagree on {sizeName(table.table, size.label)}</h2>
+                    <p className="mt-1">
+                      <Worded text={conflictWords(size.conflict, (mm) => formatLength(mm, look).text)} />
+                    </p>
+                  </article>
+                )}
+              </div>
               {shownSizes.map((one, i) => (
                 <Fragment key={one.label}>
                   {i > 0 && (
@@ -207,26 +220,25 @@ export function ChooseStage() {
                     </h2>
                   )}
                   {one.perMeasure.map((fit) => (
-                    <MeasureCard key={fit.measure} fit={fit} size={one} table={table.table} first={i === 0} look={look} />
+                    <MeasureCard key={fit.measure} fit={fit} size={one} table={table.table} body={body} first={i === 0} look={look} />
                   ))}
                 </Fragment>
               ))}
               {size.perMeasure.length === 1 && (
                 <p className="max-w-[420px] self-center">This maker sizes by one measure alone. It is a first filter; the rest shows on the dog.</p>
               )}
-              <article className="border-[1.5px] border-ink bg-panel px-4 py-3 xl:col-span-2">
-                <h2 className="text-[18px] leading-[22px]">Between two sizes</h2>
-                <p className="mt-1">{betweenWords(betweenRule(table.table), table.table.maker)}</p>
+              <OutcomesBlock table={table.table} sizes={shownSizes}>
+                <MakerSays table={table.table} size={size} weightKg={sheet.dog?.weightKg ?? null} unit={look.unit} />
                 {advised && advised !== table && (
                   <p className="mt-2 text-mute">
-                    Nearest over all makers: {advised.table.maker}, {advisedWords.toLowerCase().replace(/^try (.)/, (_, c: string) => `try ${c.toUpperCase()}`)}
-                    .
+                    Nearest over all makers: {advised.table.maker},{' '}
+                    {advisedWords.toLowerCase().replace(/^(try|start with) (.)/, (_, verb: string, c: string) => `${verb} ${c.toUpperCase()}`)}.
                   </p>
                 )}
                 {table.table.way !== 'made' && families[item.family].shelf === 'pulling' && (
                   <p className="mt-2">Slack says nothing about a pulling harness: end mid-back and bunched is the normal look. Judge it pulled back by hand.</p>
                 )}
-              </article>
+              </OutcomesBlock>
             </div>
           )}
           {table && known === 0 && (
@@ -244,36 +256,37 @@ export function ChooseStage() {
   )
 }
 
-/** One measure of one size: where the dog's spread lies on the tape, by how much it misses. */
-function MeasureCard({
-  fit,
-  size,
-  table,
-  first,
-  look,
-}: {
-  fit: MeasureFit
-  size: RankedSize
-  table: SizeTable
-  first: boolean
-  look: LengthStyle & { unit: 'in' | 'cm' }
-}) {
-  const { name, body } = useOpenTicket()
+/** The item on this dog, as wide as its place. */
+function OnTheDog({ family, name }: { family: FamilyId; name: string }) {
+  const { form } = useBenchForm()
+  const [ref, width] = useWidth<HTMLDivElement>(420)
   return (
-    <article className={`border-[1.5px] bg-panel px-4 pt-2.5 pb-3 ${fit.grade === 'fails' ? 'border-2 border-snag' : 'border-ink'}`}>
-      <div className="mb-0.5 flex flex-wrap items-center justify-between gap-x-3">
-        <h3 className="text-[18px] leading-[22px]">{measureName(fit.measure)}</h3>
-        <VerdictWord grade={fit.grade} basis="predicted" size={19} />
-      </div>
-      <SizeTape table={table} measure={fit.measure} hit={size.label} body={body} look={look} live={first && fit.measure === size.because.measure} height={26} />
-      <p className="mt-1">
-        <Worded text={overlapWords(fit, table.way === 'made' ? `what ${table.maker} cuts` : size.label, name, look)} />
-      </p>
-    </article>
+    <div ref={ref} className="min-h-[200px] overflow-hidden border-[1.5px] border-ink">
+      <GearSketch form={form} family={family} width={width} height={210} label={`${familyName(family)} as it should lie on ${name}, from the side`} />
+    </div>
   )
 }
 
-function ChooseWords({ labels, follows, table, known }: { labels: readonly string[]; follows: boolean; table: SizeTable | undefined; known: number }) {
+const STATES = { new: 'new', good: 'good', worn: 'worn', 'to-mend': 'to mend' } as const
+const HOMES = { shop: 'on the rack', loan: 'on loan', kennel: 'the kennel’s own' } as const
+
+/** Where one of our pieces is and in what state. */
+const pieceWords = (piece: Piece): string =>
+  `${HOMES[piece.home].charAt(0).toUpperCase()}${HOMES[piece.home].slice(1)}${piece.holder ? `, ${piece.holder}` : ''}; ${STATES[piece.state]}.${Object.keys(piece.flat).length > 0 ? ' Laid flat and measured.' : ' By its label alone.'}`
+
+function ChooseWords({
+  labels,
+  follows,
+  table,
+  known,
+  guessed,
+}: {
+  labels: readonly string[]
+  follows: boolean
+  table: SizeTable | undefined
+  known: number
+  guessed: boolean
+}) {
   if (!table || labels.length === 0) return <span className="font-bold">{known === 0 ? 'Waits for a tape' : 'No size is near'}</span>
   if (table.way === 'made') {
     return (
@@ -286,113 +299,20 @@ function ChooseWords({ labels, follows, table, known }: { labels: readonly strin
   const [first, second] = labels
   return (
     <span>
-      <span className="block text-[19px] leading-[23px] font-bold">{second ? `Try ${first}, then ${second}` : `Try ${first}`}</span>
+      <span className="block text-[19px] leading-[23px] font-bold">
+        {second ? `Try ${first}, then ${second}` : guessed ? `Start with ${first}` : `Try ${first}`}
+      </span>
       <span className="text-[14px] font-semibold">
-        {second && families[table.family].shelf === 'pulling' ? 'pulled back by hand' : follows ? table.maker : 'against the bench’s advice'}
+        {second && families[table.family].shelf === 'pulling'
+          ? 'pulled back by hand'
+          : !follows
+            ? 'against the bench’s advice'
+            : guessed
+              ? `a guess; no tape of ${table.maker}’s yet`
+              : table.maker}
       </span>
     </span>
   )
-}
-
-interface TableBlockProps {
-  table: SizeTable
-  sizes: readonly RankedSize[]
-  neededOn: string | null
-  picked: string | undefined
-  chosen: readonly string[]
-  onPick: (label: string) => void
-}
-
-/** One maker's sizes against the measures it asks for: the size-by-measure matrix, best first. */
-function TableBlock({ table, sizes, neededOn, picked, chosen, onPick }: TableBlockProps) {
-  const ids = sizes[0]?.perMeasure.map((fit) => fit.measure) ?? []
-  return (
-    <section aria-label={`${table.maker}, ${table.name}`} className="border-b-2 border-ink">
-      <header className="px-4 pt-2 pb-1">
-        <h3 className="flex items-baseline justify-between gap-2 text-[17px] leading-[22px]">
-          {table.maker}
-          <span className="font-text text-[14px] font-semibold">
-            {wayName(table.way)}
-            {table.school ? `, school ${table.school}` : ''}
-          </span>
-        </h3>
-        <p className="text-[13.5px] leading-[17px] text-mute">
-          {table.name}. {leadWords(table, neededOn)}
-        </p>
-      </header>
-      <table className="w-full border-collapse">
-        <thead>
-          <tr className="text-[13px] text-mute">
-            <th scope="col" className="pl-4 text-left font-bold">
-              Size
-            </th>
-            {ids.map((id) => (
-              <th key={id} scope="col" className="w-[52px] pb-0.5 text-center font-bold" title={measureName(id)}>
-                <abbr title={measureName(id)} className="no-underline">
-                  {shortName(id)}
-                </abbr>
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {sizes.map((size) => (
-            <tr
-              key={size.label}
-              id={`size-${table.id}-${size.label}`}
-              className={`h-11 border-t border-rule ${picked === size.label ? 'border-l-[5px] border-l-ink bg-bench' : 'border-l-[5px] border-l-transparent'}`}
-            >
-              <th scope="row" className="p-0 text-left">
-                <button
-                  type="button"
-                  aria-pressed={picked === size.label}
-                  onClick={() => onPick(size.label)}
-                  className="flex min-h-11 w-full items-center gap-2 pl-[11px] text-left text-[16px] leading-[18px] font-bold"
-                >
-                  {sizeName(table, size.label)}
-                  {chosen.includes(size.label) && <span className="text-[13px] font-semibold text-mute">chosen</span>}
-                </button>
-              </th>
-              {size.perMeasure.map((fit) => (
-                <td key={fit.measure} className="text-center">
-                  <span className="inline-flex" title={`${measureName(fit.measure)}: ${verdictWord(fit.grade, 'predicted').toLowerCase()}`}>
-                    <Mark grade={fit.grade} basis="predicted" size={19} />
-                    <span className="sr-only">{verdictWord(fit.grade, 'predicted')}</span>
-                  </span>
-                </td>
-              ))}
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </section>
-  )
-}
-
-/** A maker who cuts to the dog has no size to name. */
-const sizeName = (table: Pick<SizeTable, 'way'>, label: string): string => (table.way === 'made' ? 'Made to measure' : label)
-
-const SHORT: Readonly<Record<string, string>> = {
-  M01: 'Neck',
-  M06: 'Sternum',
-  M07: 'Girth',
-  M10: 'To rib',
-  M11: 'To rib',
-  M12: 'To tail',
-  M13: 'Overall',
-  M14: 'Back',
-}
-const shortName = (id: string): string => SHORT[id] ?? id
-
-/** Weeks, season and the day to order by. */
-function leadWords(table: SizeTable, neededOn: string | null): string {
-  const lead = leadOn(getMonth(new Date()) + 1, table.lead)
-  const weeks = lead.maxWeeks === 0 ? 'At hand' : lead.minWeeks === lead.maxWeeks ? `${lead.maxWeeks} weeks` : `${lead.minWeeks} to ${lead.maxWeeks} weeks`
-  const peak = lead.peak ? ', peak season' : ''
-  if (lead.maxWeeks === 0) return 'At hand today.'
-  if (!neededOn) return `${weeks}${peak}.`
-  const by = orderBy(neededOn, table.lead, { marginWeeks: table.way === 'made' ? 2 : 0.5 })
-  return by < today() ? `${weeks}${peak}. Too late to order for ${dayWords(neededOn)}; that was ${dayWords(by)}.` : `${weeks}${peak}. Order by ${dayWords(by)}.`
 }
 
 function becauseWords(size: RankedSize, look: { unit: 'in' | 'cm'; step: number }): string {
@@ -401,6 +321,8 @@ function becauseWords(size: RankedSize, look: { unit: 'in' | 'cm'; step: number 
   switch (code) {
     case 'in-band':
       return 'Every tape taken lies inside the band.'
+    case 'past-tail':
+      return `${name} is ${formatGap(Math.abs(mm ?? 0), look).text.replace('+', '')} short of the band: its end a little past the tail. All else is right.`
     case 'edge':
       return `${name} lies near the band’s edge.`
     case 'below':

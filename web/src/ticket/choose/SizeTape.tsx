@@ -34,7 +34,13 @@ export function SizeTape({ table, measure, hit, body, look, live = false, height
   ]
   const [fromMm, toMm] =
     bands.length === 1 && mm !== null ? tapeRange(look.unit, [mm - 2 * sigma, mm + 2 * sigma]) : tapeRange(look.unit, points.length > 0 ? points : [300, 400])
-  const says = mm === null ? 'no tape yet' : `reads ${lengthText(mm, look, true)}`
+  const guess = known?.guess === true
+  const says =
+    mm === null
+      ? 'no tape yet'
+      : guess
+        ? `is expected between ${lengthText(mm - 2 * sigma, look)} and ${lengthText(mm + 2 * sigma, look, true)}`
+        : `reads ${lengthText(mm, look, true)}`
   const title = `${measureName(measure)} ${says}. Sizes: ${bands.map((band) => `${band.label} ${lengthText(band.fromMm, look)} to ${lengthText(band.toMm, look, true)}`).join('; ')}.`
   return (
     <Tape
@@ -44,7 +50,7 @@ export function SizeTape({ table, measure, hit, body, look, live = false, height
       live={live}
       height={height}
       bands={bands}
-      pins={mm === null ? [] : [{ mm, kind: 'ink', value: true }]}
+      pins={mm === null ? [] : [{ mm, kind: guess ? 'open' : 'ink', value: !guess }]}
       spread={mm === null ? undefined : { fromMm: mm - 2 * sigma, toMm: mm + 2 * sigma }}
       title={title}
     />

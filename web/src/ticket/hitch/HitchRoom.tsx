@@ -6,6 +6,7 @@ import {
   HITCHES,
   hitchFor,
   hitchLine,
+  lineBandsOf,
   lineForBand,
   parseLength,
   pullPlaceOf,
@@ -20,6 +21,7 @@ import { useState } from 'react'
 import { Link } from 'react-router'
 import { valueStyle } from '../../app/settings'
 import { useAppSelector } from '../../app/store'
+import { useShop } from '../../app/use-shop'
 import { KeyCap } from '../../ui/controls/KeyCap'
 import { Picker } from '../../ui/controls/Picker'
 import { TextField } from '../../ui/controls/TextField'
@@ -56,10 +58,11 @@ export function HitchRoom() {
   const [hitch, setHitch] = useState<Hitch>(() => hitchFor(sheet.ticket.activities))
   const [hitchMm, setHitchMm] = useState(() => body['M48/height']?.mm ?? HITCH_DEFAULTS[hitch].heightMm)
   const [lineMm, setLineMm] = useState(() => body['M48/line']?.mm ?? HITCH_DEFAULTS[hitch].lineMm)
+  const bands = lineBandsOf(useShop().lineBands)
   const [ref, box] = useBox<HTMLDivElement>(900, 420)
   const pull = pullPointOf(form, family)
   const tooShort = lineMm <= Math.abs(hitchMm - pull.heightMm)
-  const line = tooShort ? null : hitchLine({ pullPointMm: pull.heightMm, hitchMm, lineMm })
+  const line = tooShort ? null : hitchLine({ pullPointMm: pull.heightMm, hitchMm, lineMm }, bands)
   const kg = body.M00?.mm ?? sheet.dog?.weightKg ?? form.measures.M00?.mm ?? 20
   const words = line ? riseWords(line, look) : 'The line is too short'
 
@@ -243,11 +246,12 @@ interface LineAdviceProps {
 
 /** The line that would bring the hitch into the item's band, offered as one act. */
 function LineAdvice({ family, line, pullMm, hitchMm, lineMm, onLine, unit }: LineAdviceProps) {
+  const { lineBands } = useShop()
   const own = family ? (Object.keys(FAMILIES_AT) as HitchBand[]).find((band) => FAMILIES_AT[band].includes(family)) : undefined
   if (!own) return line ? <MadeFor band={line.band} /> : null
   const wanted = own
   if (line?.band === wanted) return <p>This line is in its band.</p>
-  const needs = lineForBand({ pullPointMm: pullMm, hitchMm }, wanted)
+  const needs = lineForBand({ pullPointMm: pullMm, hitchMm }, wanted, lineBandsOf(lineBands))
   if (needs === null || needs > LONGEST_MM)
     return <p>No line of sensible length brings it {BAND_NAMES[wanted]}: move the hitch, or choose the harness for this line.</p>
   const longer = Math.ceil(needs / 50) * 50

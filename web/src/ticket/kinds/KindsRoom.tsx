@@ -1,10 +1,30 @@
-import { chooseStyles, families, hitchLine, pullPointOf, hasSchools, type Activity, type FamilyId, type HitchBand, type RankedStyle } from '@merry-tailor/core'
+import {
+  chooseStyles,
+  disagreements,
+  families,
+  VIEWS_ON,
+  viewBears,
+  type Form,
+  type ShopFields,
+  type ViewId,
+  hitchLine,
+  lineBandsOf,
+  optionsOf,
+  pullPointOf,
+  hasSchools,
+  type Activity,
+  type FamilyId,
+  type HitchBand,
+  type RankedStyle,
+} from '@merry-tailor/core'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { v7 as uuid } from 'uuid'
 import { useAddItemMutation } from '../../api/shop-api'
 import { today } from '../../app/today'
 import { useShop } from '../../app/use-shop'
+import { GearSketch } from '../../ui/plates/GearSketch'
+import { useWidth } from '../../ui/use-width'
 import { Mark } from '../../ui/marks/Mark'
 import { activityName } from '../../words/dogs'
 import { RANK_GRADES, RANK_WORDS, reasonWords, stopWords } from '../../words/kinds'
@@ -32,10 +52,10 @@ export function KindsRoom() {
     const bandOf = (): HitchBand | null => {
       if (hitchMm == null || lineMm == null) return null
       const pullPointMm = pullPointOf(form, 'H11').heightMm
-      return lineMm > Math.abs(hitchMm - pullPointMm) ? hitchLine({ pullPointMm, hitchMm, lineMm }).band : null
+      return lineMm > Math.abs(hitchMm - pullPointMm) ? hitchLine({ pullPointMm, hitchMm, lineMm }, lineBandsOf(shop.lineBands)).band : null
     }
-    return chooseStyles({ dog: sheet.dog, purpose, hitch: bandOf(), form: own, options: { on: today(), school: shop.school } })
-  }, [purpose, sheet.dog, form, solved, hitchMm, lineMm, shop.school])
+    return chooseStyles({ dog: sheet.dog, purpose, hitch: bandOf(), form: own, options: optionsOf(sheet.ticket, today(), shop.views) })
+  }, [purpose, sheet.dog, sheet.ticket, form, solved, hitchMm, lineMm, shop.views, shop.lineBands])
 
   if (!purpose)
     return <NoItem title="What for is not said yet">{`Tick what ${name} will do under Ask; then every kind of harness shows here with its reason.`}</NoItem>
@@ -48,6 +68,7 @@ export function KindsRoom() {
       id: uuid(),
       body: { family, way: 'undecided', school: hasSchools(family) && shop.school !== 'both' ? shop.school : null, at: new Date().toISOString() },
     })
+  const bearing = (id: ViewId): boolean => viewBears(id, purpose, sheet.ticket)
   const compared = beside.flatMap((family) => styles.filter((style) => style.family === family))
   return (
     <div className="quiet-scroll min-h-0 flex-1">
@@ -71,18 +92,22 @@ export function KindsRoom() {
           </div>
         )}
       </header>
-      {compared.length === 2 && <Beside styles={compared} />}
+      {compared.length === 2 && <Beside styles={compared} form={form} name={name} hitchMm={hitchMm ?? null} />}
       <section aria-label="The three best" className="grid border-b-2 border-ink lg:grid-cols-3">
         {best.map((style) => (
           <article
             key={style.family}
             className="flex flex-col border-ink bg-panel px-5 py-3 not-first:border-t-2 lg:not-first:border-t-0 lg:not-first:border-l-2"
           >
-            <RankWord style={style} />
-            <h2 className="mt-1 text-[22px] leading-7">{familyName(style.family)}</h2>
+            <div className="flex flex-wrap items-baseline justify-between gap-x-3">
+              <h2 className="text-[22px] leading-7">{familyName(style.family)}</h2>
+              <RankWord style={style} />
+            </div>
+            <Sketch form={form} family={style.family} hitchMm={hitchMm ?? null} name={name} />
             <p className="mt-1 flex-1">
               {families[style.family].right} <span className="text-mute">{reasonWords(style)}</span>
             </p>
+            <OtherView family={style.family} views={shop.views} bearing={bearing} />
             {style.stops.length > 0 && <p className="mt-1 font-semibold text-snag">{stopWords(style.stops)}</p>}
             <Acts style={style} has={items.some((item) => item.family === style.family)} beside={beside.includes(style.family)} onAdd={add} onBeside={toggle} />
           </article>
@@ -93,7 +118,8 @@ export function KindsRoom() {
         <ul>
           {rest.map((style) => (
             <li key={style.family} className="flex flex-wrap items-center gap-x-4 border-b border-rule px-5 py-1">
-              <span className="w-[190px] shrink-0 font-bold">{familyName(style.family)}</span>
+              <GearSketch form={form} family={style.family} width={104} height={68} label={`${familyName(style.family)} on ${name}`} />
+              <span className="w-[180px] shrink-0 font-bold">{familyName(style.family)}</span>
               <span className="w-[210px] shrink-0">
                 <RankWord style={style} />
               </span>
@@ -162,8 +188,42 @@ function Acts({ style, has, beside, onAdd, onBeside }: ActsProps) {
   )
 }
 
+/** The kind on this dog, as wide as its column. */
+function Sketch({ form, family, hitchMm, name }: { form: Form; family: FamilyId; hitchMm: number | null; name: string }) {
+  const [ref, width] = useWidth<HTMLDivElement>(300)
+  return (
+    <div ref={ref} className="mat my-2 overflow-hidden">
+      <GearSketch
+        form={form}
+        family={family}
+        width={width}
+        height={Math.round(Math.min(210, width * 0.58))}
+        hitchMm={hitchMm}
+        label={`${familyName(family)} as it should lie on ${name}, from the side`}
+      />
+    </div>
+  )
+}
+
+/** Both sides of a question practitioners disagree on, where it bears on a kind. */
+function OtherView({ family, views, bearing }: { family: FamilyId; views: ShopFields['views']; bearing: (id: ViewId) => boolean }) {
+  return (VIEWS_ON[family] ?? []).filter(bearing).map((id) => {
+    const about = disagreements.find((each) => each.id === id)
+    if (!about) return null
+    const side = views[id]
+    return (
+      <p key={id} className="mt-1 text-[14px] leading-[18px] text-mute">
+        <b>{about.topic}.</b>{' '}
+        {side
+          ? `The shop’s side: ${side === 'A' ? about.a : about.b} The other view: ${side === 'A' ? about.b : about.a}`
+          : `${about.a} Others: ${about.b} Here: ${about.ours}`}
+      </p>
+    )
+  })
+}
+
 /** Two kinds beside each other, the same questions of both. */
-function Beside({ styles }: { styles: readonly RankedStyle[] }) {
+function Beside({ styles, form, name, hitchMm }: { styles: readonly RankedStyle[]; form: Form; name: string; hitchMm: number | null }) {
   const rows = [
     ['How it is built', (style: RankedStyle) => families[style.family].build],
     ['Right because', (style: RankedStyle) => families[style.family].right],
@@ -183,6 +243,7 @@ function Beside({ styles }: { styles: readonly RankedStyle[] }) {
                 <span className="block">
                   <RankWord style={style} />
                 </span>
+                <Sketch form={form} family={style.family} hitchMm={hitchMm} name={name} />
               </th>
             ))}
           </tr>

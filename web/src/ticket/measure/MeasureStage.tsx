@@ -1,6 +1,6 @@
 import { measures, nextTape, readingsWanted, type NewReading } from '@merry-tailor/core'
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react'
-import { useNavigate } from 'react-router'
+import { useNavigate, useSearchParams } from 'react-router'
 import { useAppDispatch, useAppSelector } from '../../app/store'
 import { settingsChanged } from '../../app/settings'
 import { useKeys } from '../../app/use-keys'
@@ -62,7 +62,9 @@ function Bench() {
   const [turn, setTurn] = useState(0)
 
   const first = rows.find((row) => row.doubt) ?? rows.find((row) => row.agreed?.state !== 'agrees') ?? rows[0]
-  const [opened] = useState(first?.key ?? '')
+  // Another room may ask for one tape by name.
+  const [wanted] = useSearchParams()
+  const [opened] = useState(rows.find((row) => row.tape.measure === wanted.get('tape'))?.key ?? first?.key ?? '')
   const at = Math.max(0, [picked, opened].map((key) => rows.findIndex((row) => row.key === key)).find((index) => index >= 0) ?? 0)
   const row = rows[at]
   const active = row?.key ?? ''

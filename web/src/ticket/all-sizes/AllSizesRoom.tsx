@@ -1,0 +1,139 @@
+import { chooseStyles, optionsOf, rankPieces, type FamilyId, type RankedSize, type RankedTable } from '@merry-tailor/core'
+import { useMemo, useState } from 'react'
+import { Link } from 'react-router'
+import { usePiecesQuery, useSizeTablesQuery } from '../../api/shop-api'
+import { today } from '../../app/today'
+import { useShop } from '../../app/use-shop'
+import { useRankAll } from '../../form/ranking-desk'
+import { newestTables } from '../../tables/newest-tables'
+import { Mark } from '../../ui/marks/Mark'
+import { VerdictWord } from '../../ui/marks/VerdictWord'
+import { Unrolling } from '../../ui/State'
+import { familyName, measureName, wayName } from '../../words/stages'
+import { titleWords } from '../../words/titles'
+import { verdictWord } from '../../words/verdicts'
+import { sizeName } from '../choose/size-name'
+import { shortName } from '../choose/TableBlock'
+import { useSizedBody } from '../choose/use-ranked'
+import { useBenchForm } from '../measure/use-bench-form'
+import { useOpenTicket } from '../TicketFrame'
+
+interface Row {
+  table: RankedTable
+  size: RankedSize
+  /** One of the shop's own pieces. */
+  own: boolean
+}
+
+const SHOWN = 40
+
+/** Every size of everything that suits this dog and its work, best first, each measure with its mark. */
+export function AllSizesRoom() {
+  const { sheet, name } = useOpenTicket()
+  const { form, solved } = useBenchForm()
+  const { body } = useSizedBody()
+  const { data: tables } = useSizeTablesQuery(undefined)
+  const { data: pieces } = usePiecesQuery(undefined)
+  const { views } = useShop()
+  const [only, setOnly] = useState<FamilyId | null>(null)
+  const [many, setMany] = useState(SHOWN)
+
+  const families = useMemo(() => {
+    const onTicket = sheet.items.filter((item) => !item.removed).map((item) => item.family)
+    const suit = sheet.ticket.activities.flatMap((purpose) =>
+      chooseStyles({ dog: sheet.dog, purpose, hitch: null, form: solved ? form : null, options: optionsOf(sheet.ticket, today(), views) })
+        .filter(({ rank }) => rank === 'first' || rank === 'works')
+        .map(({ family }) => family),
+    )
+    return [...new Set([...onTicket, ...suit])]
+  }, [sheet.items, sheet.ticket, sheet.dog, form, solved, views])
+  const question = useMemo(() => ({ tables: newestTables(tables ?? []), body, families, views }), [tables, body, families, views])
+  const ranked = useRankAll(question)
+  const rows = useMemo(() => {
+    const own = rankPieces(pieces ?? [], tables ?? [], body).filter((each) => families.includes(each.piece.family))
+    const from = (list: readonly RankedTable[], isOwn: boolean): Row[] => list.flatMap((table) => table.sizes.map((size) => ({ table, size, own: isOwn })))
+    const ORDER = { holds: 0, doubt: 1, none: 2, fails: 3 }
+    return [...from(own, true), ...from(ranked ?? [], false)].sort(
+      (a, b) => ORDER[a.size.grade] - ORDER[b.size.grade] || Number(b.own) - Number(a.own) || (b.size.chance ?? 0) - (a.size.chance ?? 0),
+    )
+  }, [ranked, pieces, tables, body, families])
+  const shown = rows.filter((row) => only === null || row.table.table.family === only)
+  const present = families.filter((family) => rows.some((row) => row.table.table.family === family))
+
+  return (
+    <div className="quiet-scroll min-h-0 flex-1">
+      <header className="border-b-2 border-ink bg-bench px-5 py-2.5">
+        <h1 className="text-[26px] leading-[34px]">Every size for {name}</h1>
+        <p className="text-mute">
+          {ranked === null
+            ? 'Judging the tables.'
+            : `${shown.length} sizes of what suits the work, judged on every part they are sized by. Predicted; a hand on the dog decides.`}
+        </p>
+        {present.length > 1 && (
+          <div className="mt-1 flex flex-wrap gap-1.5" role="group" aria-label="Kinds shown">
+            {[null, ...present].map((family) => (
+              <button
+                key={family ?? 'all'}
+                type="button"
+                aria-pressed={family === only}
+                onClick={() => setOnly(family)}
+                className="min-h-11 rounded-[2px] border-2 border-ink bg-panel px-2.5 text-[15px] font-semibold aria-pressed:bg-ink aria-pressed:text-panel"
+              >
+                {family === null ? 'All kinds' : familyName(family)}
+              </button>
+            ))}
+          </div>
+        )}
+      </header>
+      {ranked === null ? (
+        <Unrolling />
+      ) : shown.length === 0 ? (
+        <p className="px-5 py-4">
+          No size table serves what suits {name}. Bring one in under{' '}
+          <Link className="font-bold underline" to="/sizes">
+            Sizes
+          </Link>
+          , or say under Ask what the dog will do.
+        </p>
+      ) : (
+        <ul className="bg-panel">
+          {shown.slice(0, many).map((row) => (
+            <SizeRow key={`${row.table.table.id} ${row.size.label}`} row={row} />
+          ))}
+        </ul>
+      )}
+      {shown.length > many && (
+        <button type="button" onClick={() => setMany(many + 100)} className="m-4 min-h-11 border-2 border-ink bg-panel px-3 font-bold">
+          Show {Math.min(100, shown.length - many)} more
+        </button>
+      )}
+    </div>
+  )
+}
+
+function SizeRow({ row: { table, size, own } }: { row: Row }) {
+  return (
+    <li className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-rule px-5 py-2">
+      <span className="w-[220px] max-md:w-full">
+        <b className="block text-[17px] leading-[21px]">{sizeName(table.table, size.label)}</b>
+        <span className="text-[13.5px] text-mute">
+          {table.table.maker}, {own ? 'ours' : wayName(table.table.way).toLowerCase()}
+        </span>
+      </span>
+      <span className="w-[180px] text-[14.5px] max-md:hidden">{familyName(table.table.family)}</span>
+      <span className="w-[190px]" title={titleWords(size)}>
+        <VerdictWord grade={size.grade} basis="predicted" size={19} />
+      </span>
+      <span className="flex flex-1 flex-wrap gap-x-4 gap-y-1">
+        {size.perMeasure.map((fit) => (
+          <span key={fit.measure} className="inline-flex items-center gap-1.5 text-[14px]" title={measureName(fit.measure)}>
+            <Mark grade={fit.grade} basis="predicted" size={18} />
+            {shortName(fit.measure)}
+            {fit.guess && <span className="text-mute">guess</span>}
+            <span className="sr-only">{verdictWord(fit.grade, 'predicted')}</span>
+          </span>
+        ))}
+      </span>
+    </li>
+  )
+}

@@ -1,0 +1,84 @@
+import { TeamPlace, Trait, type Change, type TeamPlace as Place, type Trait as TraitId } from '@merry-tailor/core'
+import { Link } from 'react-router'
+import { useChangeTicketMutation } from '../../api/shop-api'
+import { SavedField } from '../../ui/controls/SavedField'
+import { Segmented } from '../../ui/controls/Segmented'
+import { traitName } from '../../words/dogs'
+import { useOpenTicket } from '../TicketFrame'
+import { saveField } from './use-record'
+
+const PLACES: Readonly<Record<Place, string>> = { lead: 'Lead', middle: 'Middle', wheel: 'Wheel' }
+const TEAM_WORK = ['sled-team', 'wheel-place'] as const
+const PULLS = ['front-of-runner', 'bike-front', 'bike-side', 'ski-front', 'sled-team', 'wheel-place', 'weight-drag', 'cart'] as const
+
+/** How the dog goes and what else decides: what the choice asks beside the tapes. None of it is compulsory. */
+export function GoingBlock() {
+  const { sheet, name } = useOpenTicket()
+  const { ticket } = sheet
+  const [changeTicket] = useChangeTicketMutation()
+  const send = (changes: Change[]) => changeTicket({ ticketId: ticket.id, changes })
+  const toggle = (trait: TraitId): void => {
+    const to = ticket.traits.includes(trait) ? ticket.traits.filter((each) => each !== trait) : [...ticket.traits, trait]
+    void send([{ field: 'traits', from: ticket.traits, to }])
+  }
+  const does = (list: readonly string[]): boolean => ticket.activities.some((activity) => list.includes(activity))
+  const numberField = (field: 'budget' | 'airC', label: string, hint: string, least: number, most: number) => (
+    <SavedField
+      label={label}
+      hint={hint}
+      value={ticket[field] === null ? '' : String(ticket[field])}
+      onSave={async (typed, seen) => {
+        const value = typed.trim() === '' ? null : Number(typed.replace(',', '.').replace('−', '-'))
+        if (value !== null && !(value >= least && value <= most)) return { kept: false, problem: `A number from ${least} to ${most}, or nothing.` }
+        return saveField(send, field, seen === '' ? null : Number(seen), value)
+      }}
+    />
+  )
+  return (
+    <section aria-label="How it goes">
+      <h2 className="mt-4 flex flex-wrap items-baseline justify-between gap-x-4 border-t-2 border-ink pt-2 text-[19px] leading-6">
+        How {name} goes and dresses
+        {does(PULLS) && (
+          <Link to={`/tickets/${ticket.id}/hitch`} className="font-text text-[15px] font-bold underline">
+            Where the line is fixed
+          </Link>
+        )}
+      </h2>
+      <div className="mt-1.5 flex flex-wrap gap-1.5" role="group" aria-label="How it goes and dresses">
+        {Trait.options.map((trait) => (
+          <button
+            key={trait}
+            type="button"
+            aria-pressed={ticket.traits.includes(trait)}
+            onClick={() => toggle(trait)}
+            className="min-h-11 rounded-[2px] border-2 border-ink bg-panel px-2.5 text-[15px] font-semibold hover:bg-bench aria-pressed:bg-ink aria-pressed:text-panel"
+          >
+            {traitName(trait)}
+          </button>
+        ))}
+      </div>
+      {does(TEAM_WORK) && (
+        <div className="mt-3 flex flex-wrap items-center gap-3">
+          <span className="font-semibold">Place in the team</span>
+          <Segmented<Place | 'open'>
+            label="Place in the team"
+            value={ticket.teamPlace ?? 'open'}
+            options={[...TeamPlace.options.map((place) => ({ value: place, label: PLACES[place] })), { value: 'open' as const, label: 'Not said' }]}
+            onChange={(place) => void send([{ field: 'teamPlace', from: ticket.teamPlace, to: place === 'open' ? null : place }])}
+          />
+        </div>
+      )}
+      <div className="mt-3 grid max-w-[560px] grid-cols-2 gap-4">
+        {numberField('budget', 'May cost, for each piece', 'In the shop’s own money.', 0, 100_000)}
+        {does(PULLS) && numberField('airC', 'Air at the work, °C', 'Above 10 °C the bench says stop.', -60, 60)}
+        <SavedField
+          label="Who else will wear it"
+          maxLength={200}
+          value={ticket.alsoWorn}
+          onSave={(typed, seen) => saveField(send, 'alsoWorn', seen, typed)}
+          className={does(PULLS) ? 'col-span-2' : ''}
+        />
+      </div>
+    </section>
+  )
+}

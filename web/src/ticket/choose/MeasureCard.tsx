@@ -1,0 +1,52 @@
+import { formatLength, type LengthStyle, type MeasureFit, type RankedSize, type SizedBody, type SizeTable } from '@merry-tailor/core'
+import { Worded } from '../../ui/length/Worded'
+import { VerdictWord } from '../../ui/marks/VerdictWord'
+import { dangerWords } from '../../words/dangers'
+import { measureName } from '../../words/stages'
+import { useOpenTicket } from '../TicketFrame'
+import { overlapWords } from './overlap-words'
+import { SizeTape } from './SizeTape'
+
+interface MeasureCardProps {
+  fit: MeasureFit
+  size: RankedSize
+  table: SizeTable
+  body: SizedBody
+  first: boolean
+  look: LengthStyle & { unit: 'in' | 'cm' }
+}
+
+/** One measure of one size: where the dog's spread lies on the tape, the room both ways, and what a miss would do. */
+export function MeasureCard({ fit, size, table, body, first, look }: MeasureCardProps) {
+  const { name } = useOpenTicket()
+  const say = (mm: number): string => `${formatLength(Math.abs(mm), look).text}`
+  const { spareMm, danger } = fit
+  const endangered = danger && (fit.grade === 'fails' || fit.grade === 'doubt') ? dangerWords(danger) : ''
+  return (
+    <article
+      className={`border-[1.5px] bg-panel px-4 pt-2.5 pb-3 ${fit.grade === 'fails' ? 'border-2 border-snag' : fit.guess ? 'border-dashed border-ink' : 'border-ink'}`}
+    >
+      <div className="mb-0.5 flex flex-wrap items-center justify-between gap-x-3">
+        <h3 className="text-[18px] leading-[22px]">{measureName(fit.measure)}</h3>
+        <VerdictWord grade={fit.grade} basis="predicted" size={19} />
+      </div>
+      <SizeTape table={table} measure={fit.measure} hit={size.label} body={body} look={look} live={first && fit.measure === size.because.measure} height={26} />
+      <p className="mt-1">
+        <Worded text={overlapWords(fit, table.way === 'made' ? `what ${table.maker} cuts` : size.label, name, look)} />
+      </p>
+      {spareMm && !fit.guess && (
+        <p className="text-[14px] leading-[18px] text-mute">
+          <Worded
+            text={`${spareMm.below >= 0 ? `${say(spareMm.below)} above its smaller end` : `${say(spareMm.below)} under its smaller end`}, ${spareMm.above >= 0 ? `${say(spareMm.above)} below its larger` : `${say(spareMm.above)} over its larger`}.`}
+          />
+        </p>
+      )}
+      {endangered && (
+        <p className="text-[14px] leading-[18px]">
+          <b>If it misses:</b> {endangered.charAt(0).toLowerCase()}
+          {endangered.slice(1)}.
+        </p>
+      )}
+    </article>
+  )
+}

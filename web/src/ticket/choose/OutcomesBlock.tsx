@@ -1,0 +1,58 @@
+import { betweenRule, type RankedSize, type SizeTable } from '@merry-tailor/core'
+import { useShop } from '../../app/use-shop'
+import { Mark } from '../../ui/marks/Mark'
+import { dangerWords } from '../../words/dangers'
+import { betweenWords } from '../../words/sizes'
+import { measureName } from '../../words/stages'
+
+/** Two sizes near each other: what sits well in each and what does not, and the rule that puts one first. */
+export function OutcomesBlock({ table, sizes, children }: { table: SizeTable; sizes: readonly RankedSize[]; children?: React.ReactNode }) {
+  const { views } = useShop()
+  const rule = betweenRule(table, views)
+  return (
+    <article className="border-[1.5px] border-ink bg-panel px-4 py-3 xl:col-span-2">
+      <h2 className="text-[18px] leading-[22px]">Between two sizes</h2>
+      {sizes.length === 2 && (
+        <div className="mt-2 grid gap-x-6 gap-y-3 sm:grid-cols-2">
+          {sizes.map((size) => (
+            <Outcome key={size.label} size={size} />
+          ))}
+        </div>
+      )}
+      <p className="mt-2">{betweenWords(rule, table.maker)}</p>
+      {children}
+    </article>
+  )
+}
+
+function Outcome({ size }: { size: RankedSize }) {
+  const well = size.perMeasure.filter((fit) => fit.grade === 'holds')
+  const ill = size.perMeasure.filter((fit) => fit.grade === 'fails' || fit.grade === 'doubt')
+  return (
+    <section aria-label={`In ${size.label}`}>
+      <h3 className="border-b border-rule text-[17px] leading-6">In {size.label}</h3>
+      <ul className="mt-1 space-y-1">
+        {well.map((fit) => (
+          <li key={fit.measure} className="flex items-start gap-2">
+            <span className="text-holds">
+              <Mark grade="holds" basis="predicted" size={18} />
+            </span>
+            {measureName(fit.measure)} should sit well
+          </li>
+        ))}
+        {ill.map((fit) => (
+          <li key={fit.measure} className="flex items-start gap-2">
+            <span className={fit.grade === 'fails' ? 'text-snag' : 'text-chalk'}>
+              <Mark grade={fit.grade} basis="predicted" size={18} />
+            </span>
+            <span>
+              {measureName(fit.measure)}:{' '}
+              {(fit.danger && dangerWords(fit.danger).toLowerCase()) || (fit.grade === 'fails' ? 'likely misses' : 'could go either way')}
+            </span>
+          </li>
+        ))}
+        {well.length + ill.length === 0 && <li className="text-mute">No tape yet.</li>}
+      </ul>
+    </section>
+  )
+}

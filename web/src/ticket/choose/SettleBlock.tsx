@@ -1,0 +1,56 @@
+import { measureCovariance, settle, type Form, type SizedBody, type SizeTable } from '@merry-tailor/core'
+import { useMemo } from 'react'
+import { Link } from 'react-router'
+import { measureName } from '../../words/stages'
+import { useOpenTicket } from '../TicketFrame'
+import { sizeName } from './size-name'
+
+/** What would settle the doubt: the tape whose reading would most be expected to decide, or that only a try-on does. */
+export function SettleBlock({ table, body, form }: { table: SizeTable; body: SizedBody; form: Form | null }) {
+  const { sheet, name } = useOpenTicket()
+  const settled = useMemo(() => {
+    const ids = [...new Set(table.sizes.flatMap((size) => Object.keys(size.bands)))]
+    const guessed = ids.filter((id) => body[id]?.guess)
+    if (!form || guessed.length < 2) return settle(table, body)
+    const { share } = measureCovariance(form, guessed)
+    const mm = (id: string): number => body[id]?.mm ?? 0
+    return settle(table, body, { covarianceMm: (a, b) => share(a, b) * mm(a) * mm(b) })
+  }, [table, body, form])
+  const [best, ...others] = settled.gains
+  const again = best && !body[best.measure]?.guess
+  const more = others.filter((each) => each.gain >= 0.04).slice(0, 2)
+  return (
+    <article aria-label="What would settle it" className="border-[1.5px] border-ink bg-panel px-4 py-3">
+      <h2 className="text-[18px] leading-[22px]">What would settle it</h2>
+      {settled.says === 'nothing' && <p className="mt-1">The first tape. Any of those this maker sizes by.</p>}
+      {settled.says === 'settled' && (
+        <p className="mt-1">
+          On paper nothing is open: <b>{sizeName(table, settled.favoured ?? '')}</b>. A hand on {name} says the rest.
+        </p>
+      )}
+      {settled.says === 'try-on' && <p className="mt-1">Only a try-on settles this. No tape would be expected to change the choice.</p>}
+      {settled.says === 'tape' && best && (
+        <>
+          <p className="mt-1">
+            {again ? `One more ${measureName(best.measure).toLowerCase()}` : measureName(best.measure)}{' '}
+            {best.between && table.way !== 'made' ? (
+              <>
+                decides between <b>{best.between[0]}</b> and <b>{best.between[1]}</b>.
+              </>
+            ) : (
+              'would make it surer than any other tape.'
+            )}
+            {more.length > 0 && <span className="text-mute"> Next best: {more.map((each) => measureName(each.measure).toLowerCase()).join(', then ')}.</span>}
+          </p>
+          <Link
+            to={`/tickets/${sheet.ticket.id}/measure?tape=${best.measure}`}
+            className="mt-2 inline-flex min-h-11 items-center rounded-[2px] border-2 border-ink bg-panel px-3 font-bold hover:bg-bench"
+          >
+            Take {measureName(best.measure).toLowerCase()}
+            {again ? ' again' : ''}
+          </Link>
+        </>
+      )}
+    </article>
+  )
+}
