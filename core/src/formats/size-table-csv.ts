@@ -5,6 +5,8 @@ import { readCsv, writeCsv } from './csv.ts'
 import type { DocumentProblem, ReadDocument } from './read-document.ts'
 
 const HEAD = ['id', 'version', 'name', 'maker', 'family', 'way', 'school', 'between'] as const
+/** Facts a maker may state; empty where nothing is said. */
+const MORE = ['fingers', 'cut', 'price', 'unjudged'] as const
 const LEAD = ['lead weeks', 'peak months', 'peak weeks'] as const
 
 /** A length in the table's unit with as many digits as bring the same millimetre value back. */
@@ -23,16 +25,43 @@ export function sizeTableToCsv(table: SizeTable): string {
     ['lead weeks', `${lead.minWeeks}-${lead.maxWeeks}`],
     ['peak months', lead.peak?.months.join(' ') ?? ''],
     ['peak weeks', lead.peak ? `${lead.peak.minWeeks}-${lead.peak.maxWeeks}` : ''],
+    ...MORE.map((key) => [key, moreText(table, key)]).filter(([, text]) => text !== ''),
   ]
+  const straps = [...new Set(table.sizes.flatMap((size) => Object.keys(size.straps ?? {})))].sort()
+  const tested = table.sizes.some((size) => size.testedKg !== undefined)
   const rows = table.sizes.map((size) => [
     size.label,
     ...ids.flatMap((id) => {
       const band = size.bands[id]
       return band ? [inUnit(band[0], table.unit), inUnit(band[1], table.unit)] : ['', '']
     }),
+    ...straps.flatMap((name) => {
+      const strap = size.straps?.[name]
+      return strap ? [inUnit(strap[0], table.unit), inUnit(strap[1], table.unit)] : ['', '']
+    }),
+    ...(tested ? [size.testedKg === undefined ? '' : String(size.testedKg)] : []),
   ])
-  const sizes = [['size', ...ids.flatMap((id) => [`${id} from`, `${id} to`])], ...rows]
+  const head = ['size', ...ids.flatMap((id) => [`${id} from`, `${id} to`]), ...straps.flatMap((name) => [`strap ${name} from`, `strap ${name} to`])]
+  const sizes = [[...head, ...(tested ? ['tested kg'] : [])], ...rows]
   return `${writeCsv(facts)}\r\n${writeCsv(sizes)}`
+}
+
+function moreText({ rules, price, unjudged }: SizeTable, key: (typeof MORE)[number]): string {
+  if (key === 'fingers') return rules?.fingers?.join('-') ?? ''
+  if (key === 'cut') return rules?.cut ?? ''
+  if (key === 'price') return price?.join('-') ?? ''
+  return unjudged?.join(' | ') ?? ''
+}
+
+type Column = { kind: 'band' | 'strap'; id: string; end: 0 | 1 } | { kind: 'tested' } | null
+
+function columnOf(title: string): Column {
+  if (/^tested kg$/i.test(title)) return { kind: 'tested' }
+  const strap = /^strap\s+(.+)\s+(from|to)$/i.exec(title)
+  if (strap?.[1]) return { kind: 'strap', id: strap[1], end: strap[2]?.toLowerCase() === 'from' ? 0 : 1 }
+  const band = /^(M[0-4]\d)\s+(from|to)$/i.exec(title)
+  const id = band?.[1]?.toUpperCase()
+  return id && measures[id] ? { kind: 'band', id, end: band?.[2]?.toLowerCase() === 'from' ? 0 : 1 } : null
 }
 
 function readWeeks(text: string): [number, number] | null {
@@ -54,27 +83,40 @@ export function sizeTableFromCsv(text: string): ReadDocument<SizeTable> {
   const unit = (unitText in MM_PER_UNIT ? unitText : 'mm') as LengthUnit
 
   const columns = (lines[start] ?? []).slice(1).map((title, i) => {
-    const match = /^(M[0-4]\d)\s+(from|to)$/i.exec(title)
-    const id = match?.[1]?.toUpperCase()
-    if (title !== '' && (!id || !measures[id]))
-      problems.push({ at: `line ${start + 1}, column ${i + 2}`, message: `"${title}" is not a measure with from or to` })
-    return id ? { id, end: match?.[2]?.toLowerCase() === 'from' ? 0 : 1 } : null
+    const column = columnOf(title)
+    if (title !== '' && !column) problems.push({ at: `line ${start + 1}, column ${i + 2}`, message: `"${title}" is not a measure with from or to` })
+    return column
   })
 
   const sizes = lines.slice(start + 1).flatMap((cells, row) => {
     if (cells.every((cell) => cell === '')) return []
     const bands: Record<string, [number, number]> = {}
+    const straps: Record<string, [number, number]> = {}
+    let testedKg: number | undefined
     columns.forEach((column, i) => {
       const cell = cells[i + 1] ?? ''
       if (!column || cell === '') return
+      const at = `line ${start + row + 2}, column ${i + 2}`
+      if (column.kind === 'tested') {
+        testedKg = Number(cell.replace(',', '.'))
+        if (!(testedKg > 0)) problems.push({ at, message: `"${cell}" is no weight` })
+        return
+      }
       const read = parseLength(cell, unit)
-      if (!read.ok) problems.push({ at: `line ${start + row + 2}, column ${i + 2}`, message: `"${cell}" is no length` })
-      else (bands[column.id] ??= [Number.NaN, Number.NaN])[column.end] = read.mm
+      if (!read.ok) problems.push({ at, message: `"${cell}" is no length` })
+      else ((column.kind === 'band' ? bands : straps)[column.id] ??= [Number.NaN, Number.NaN])[column.end] = read.mm
     })
-    for (const [id, band] of Object.entries(bands)) {
+    for (const [id, band] of [...Object.entries(bands), ...Object.entries(straps)]) {
       if (band.some(Number.isNaN)) problems.push({ at: `line ${start + row + 2}`, message: `${id} lacks one end of its band` })
     }
-    return [{ label: cells[0] ?? '', bands }]
+    return [
+      {
+        label: cells[0] ?? '',
+        bands,
+        ...(Object.keys(straps).length > 0 ? { straps } : {}),
+        ...(testedKg === undefined ? {} : { testedKg }),
+      },
+    ]
   })
 
   const [lead, months, peakWeeks] = LEAD.map((key) => facts.get(key) ?? '')
@@ -82,7 +124,16 @@ export function sizeTableFromCsv(text: string): ReadDocument<SizeTable> {
   if (!weeks) problems.push({ at: 'lead weeks', message: 'weeks are written as 4 or 4-6' })
   const peak = months ? readWeeks(peakWeeks ?? '') : null
   if (months && !peak) problems.push({ at: 'peak weeks', message: 'weeks are written as 6 or 6-10' })
+  const fingers = readWeeks(facts.get('fingers') ?? '')
+  if (facts.get('fingers') && !fingers) problems.push({ at: 'fingers', message: 'fingers are written as 2 or 1-2' })
+  const price = readWeeks(facts.get('price') ?? '')
+  if (facts.get('price') && !price) problems.push({ at: 'price', message: 'a price is written as 30 or 30-45' })
   if (problems.length > 0) return { ok: false, problems }
+  const cut = facts.get('cut')
+  const unjudged = (facts.get('unjudged') ?? '')
+    .split('|')
+    .map((title) => title.trim())
+    .filter(Boolean)
 
   const read = SizeTable.safeParse({
     ...Object.fromEntries(HEAD.map((key) => [key, facts.get(key) ?? ''])),
@@ -91,6 +142,9 @@ export function sizeTableFromCsv(text: string): ReadDocument<SizeTable> {
     between: facts.get('between') || null,
     unit,
     sizes,
+    ...(fingers || cut ? { rules: { ...(fingers ? { fingers } : {}), ...(cut ? { cut } : {}) } } : {}),
+    ...(price ? { price } : {}),
+    ...(unjudged.length > 0 ? { unjudged } : {}),
     lead: {
       minWeeks: weeks?.[0],
       maxWeeks: weeks?.[1],

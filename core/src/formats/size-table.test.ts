@@ -29,6 +29,26 @@ describe('size tables as documents', () => {
     expect(read.ok && Object.keys(read.value.sizes[1]?.bands ?? {})).toEqual(['M01'])
   })
 
+  it('keep what the maker says besides, and what it says nothing of', () => {
+    const full: SizeTable = {
+      ...table,
+      sizes: [
+        { label: '5', bands: { M01: [530, 570] }, straps: { Belly: [400, 520] }, testedKg: 30 },
+        { label: '6', bands: { M01: [580, 620] } },
+      ],
+      rules: { fingers: [1, 2], cut: 'roomy' },
+      price: [30, 45],
+      unjudged: ['Länge', 'Fit'],
+    }
+    expect(sizeTableFromJson(sizeTableToJson(full))).toEqual({ ok: true, value: full })
+    const read = sizeTableFromCsv(sizeTableToCsv(full))
+    expect(read.ok && read.value).toMatchObject({ rules: full.rules, price: full.price, unjudged: full.unjudged })
+    expect(read.ok && read.value.sizes[0]).toMatchObject({ testedKg: 30 })
+    expect(read.ok && read.value.sizes[0]?.straps?.Belly?.[1]).toBeCloseTo(520, 3)
+    expect(read.ok && 'straps' in (read.value.sizes[1] ?? {})).toBe(false)
+    expect(sizeTableFromCsv(sizeTableToCsv(full).replace('fingers,1-2', 'fingers,some'))).toMatchObject({ ok: false, problems: [{ at: 'fingers' }] })
+  })
+
   it('read lengths as a fitter types them', () => {
     const csv = 'id,x\nname,X\nmaker,Y\nfamily,H01\nway,stock\nunit,in\nlead weeks,0\n\nsize,M07 from,M07 to\nS,13 1/2,34.5 cm\n'
     const read = sizeTableFromCsv(csv)

@@ -95,6 +95,7 @@ const PLACES = [
   ['/', 'Today'],
   ['/dogs', 'Dogs'],
   ['/sizes', 'Sizes'],
+  ['/gear', 'Gear'],
   ['/shop', 'Shop'],
 ] as const
 

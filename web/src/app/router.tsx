@@ -20,6 +20,7 @@ export const router = createBrowserRouter([
       { path: '/dogs', lazy: room(() => import('../dogs/DogsPage'), 'DogsPage') },
       { path: '/dogs/bring-in', lazy: room(() => import('../dogs/BringIn'), 'BringIn') },
       { path: '/dogs/:dogId', lazy: room(() => import('../dogs/DogPage'), 'DogPage') },
+      { path: '/gear', lazy: room(() => import('../gear/GearPage'), 'GearPage') },
       { path: '/sizes', lazy: room(() => import('../tables/SizesPage'), 'SizesPage') },
       { path: '/shop', lazy: room(() => import('../settings/SettingsPage'), 'SettingsPage') },
       { path: '/round', lazy: room(() => import('../round/RoundPage'), 'RoundPage') },

@@ -2,12 +2,14 @@ import { measureCovariance, settle, type Form, type SizedBody, type SizeTable } 
 import { useMemo } from 'react'
 import { Link } from 'react-router'
 import { measureName } from '../../words/stages'
+import { useBench } from '../measure/use-bench'
 import { useOpenTicket } from '../TicketFrame'
 import { sizeName } from './size-name'
 
 /** What would settle the doubt: the tape whose reading would most be expected to decide, or that only a try-on does. */
 export function SettleBlock({ table, body, form }: { table: SizeTable; body: SizedBody; form: Form | null }) {
   const { sheet, name } = useOpenTicket()
+  const [bench, changeBench] = useBench()
   const settled = useMemo(() => {
     const ids = [...new Set(table.sizes.flatMap((size) => Object.keys(size.bands)))]
     const guessed = ids.filter((id) => body[id]?.guess)
@@ -43,6 +45,7 @@ export function SettleBlock({ table, body, form }: { table: SizeTable; body: Siz
             {more.length > 0 && <span className="text-mute"> Next best: {more.map((each) => measureName(each.measure).toLowerCase()).join(', then ')}.</span>}
           </p>
           <Link
+            onClick={() => changeBench({ extra: [...new Set([...bench.extra, best.measure])] })}
             to={`/tickets/${sheet.ticket.id}/measure?tape=${best.measure}`}
             className="mt-2 inline-flex min-h-11 items-center rounded-[2px] border-2 border-ink bg-panel px-3 font-bold hover:bg-bench"
           >

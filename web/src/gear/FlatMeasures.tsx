@@ -1,0 +1,96 @@
+import { parseLength, type Band, type Piece } from '@merry-tailor/core'
+import { useState } from 'react'
+import { valueStyle } from '../app/settings'
+import { useAppSelector } from '../app/store'
+import { Button } from '../ui/controls/Button'
+import { Picker } from '../ui/controls/Picker'
+import { TextField } from '../ui/controls/TextField'
+import { lengthText } from '../ui/length/length-text'
+import { Worded } from '../ui/length/Worded'
+import { measureName } from '../words/stages'
+import { FLAT_MEASURES } from './GearPage'
+
+interface FlatMeasuresProps {
+  piece: Piece
+  onSave: (flat: Piece['flat']) => Promise<string | null>
+}
+
+/** The piece laid flat: by measure, its shortest and longest setting. They beat its label. */
+export function FlatMeasures({ piece, onSave }: FlatMeasuresProps) {
+  const settings = useAppSelector((state) => state.settings)
+  const look = { ...valueStyle(settings), unit: settings.unit }
+  const [measure, setMeasure] = useState<string>('M01')
+  const [from, setFrom] = useState('')
+  const [to, setTo] = useState('')
+  const [problem, setProblem] = useState<{ at: 'from' | 'to'; says: string } | null>(null)
+  const add = async (): Promise<void> => {
+    const short = parseLength(from, settings.unit)
+    if (!short.ok || short.mm <= 0) return setProblem({ at: 'from', says: 'A length, such as 21 3/8 or 54 cm.' })
+    const long = to.trim() === '' ? short : parseLength(to, settings.unit)
+    if (!long.ok) return setProblem({ at: 'to', says: 'A length, or nothing where it can’t be set.' })
+    if (long.mm < short.mm) return setProblem({ at: 'to', says: 'Shorter than its shortest setting.' })
+    if (long.mm > 3000) return setProblem({ at: 'to', says: 'Longer than 3 metres: is the unit right?' })
+    const refused = await onSave({ ...piece.flat, [measure]: [short.mm, long.mm] satisfies Band })
+    if (refused) return setProblem({ at: 'from', says: refused })
+    setFrom('')
+    setTo('')
+    setProblem(null)
+  }
+  const remove = (id: string): void => void onSave(Object.fromEntries(Object.entries(piece.flat).filter(([key]) => key !== id)))
+  const rows = Object.entries(piece.flat).sort(([a], [b]) => (a < b ? -1 : 1))
+  return (
+    <section aria-label="Laid flat" className="border-t-2 border-ink pt-3">
+      <h2 className="text-[19px] leading-6">Laid flat</h2>
+      <p className="text-mute">Rings inside and whole, lengths along the strap. What is measured here counts before the label.</p>
+      <ul className="mt-1">
+        {rows.map(([id, [short, long]]) => (
+          <li key={id} className="flex min-h-11 items-center justify-between gap-3 border-b border-rule">
+            <span className="font-semibold">{measureName(id)}</span>
+            <span className="ml-auto">
+              <Worded text={short === long ? lengthText(short, look, true) : `${lengthText(short, look)} to ${lengthText(long, look, true)}`} />
+            </span>
+            <button type="button" onClick={() => remove(id)} className="min-h-11 px-2 font-semibold underline" aria-label={`Take ${measureName(id)} off`}>
+              take off
+            </button>
+          </li>
+        ))}
+      </ul>
+      <form
+        noValidate
+        className="mt-3 grid grid-cols-2 items-start gap-3 sm:grid-cols-[1fr_120px_120px_auto]"
+        onSubmit={(event) => {
+          event.preventDefault()
+          void add()
+        }}
+      >
+        <div className="max-sm:col-span-2">
+          <span className="mb-1 block text-[13.5px] font-semibold text-mute">Decides</span>
+          <Picker
+            label="Measure it decides"
+            value={measure}
+            options={FLAT_MEASURES.map((id) => ({ value: id, label: measureName(id) }))}
+            onChange={setMeasure}
+            className="w-full"
+          />
+        </div>
+        <TextField
+          label={`Shortest, ${look.unit}`}
+          inputMode="decimal"
+          value={from}
+          problem={problem?.at === 'from' ? problem.says : undefined}
+          onChange={(event) => (setFrom(event.target.value), setProblem(null))}
+        />
+        <TextField
+          label={`Longest, ${look.unit}`}
+          inputMode="decimal"
+          value={to}
+          problem={problem?.at === 'to' ? problem.says : undefined}
+          onChange={(event) => (setTo(event.target.value), setProblem(null))}
+        />
+        <Button type="submit" className="mt-[22px] max-sm:col-span-2">
+          Keep it
+        </Button>
+      </form>
+    </section>
+  )
+}

@@ -1,0 +1,136 @@
+import { FamilyId, families, measures, type NewPiece, type Piece } from '@merry-tailor/core'
+import { useState } from 'react'
+import { v7 as uuid } from 'uuid'
+import { useAddPieceMutation, useDogsQuery, usePiecesQuery } from '../api/shop-api'
+import { PlaceFrame } from '../app/Strip'
+import { Picker } from '../ui/controls/Picker'
+import { TextField } from '../ui/controls/TextField'
+import { Empty, Snag, Unrolling } from '../ui/State'
+import { problemWords } from '../words/problems'
+import { familyName } from '../words/stages'
+import { HOMES, RETIRED, STATES } from '../words/pieces'
+import { PieceView } from './PieceView'
+
+/** Gear: every piece the shop can lay a hand on, with its flat measures, state and wearer. */
+export function GearPage() {
+  const { data: pieces, error } = usePiecesQuery(undefined)
+  const { data: dogs = [] } = useDogsQuery(undefined)
+  const [picked, setPicked] = useState<string | null>(null)
+  const inUse = (pieces ?? []).filter((piece) => piece.retired === null)
+  const out = (pieces ?? []).filter((piece) => piece.retired !== null)
+  const piece = pieces?.find((each) => each.id === picked) ?? inUse[0] ?? out[0]
+  const wearer = (each: Piece): string => dogs.find((dog) => dog.id === each.wearerId)?.name ?? ''
+  return (
+    <PlaceFrame name="Gear" detail={`${inUse.length} pieces in use`}>
+      <div className="quiet-scroll min-h-0 flex-1 md:grid md:grid-cols-[316px_1fr] md:overflow-hidden" tabIndex={-1}>
+        <section aria-label="Pieces" className="flex min-h-0 flex-col bg-panel md:border-r-2 md:border-ink">
+          <ul className="quiet-scroll min-h-0 flex-1">
+            {[...inUse, ...out].map((each) => (
+              <li key={each.id} className="border-b border-rule">
+                <button
+                  type="button"
+                  aria-pressed={each === piece}
+                  onClick={() => setPicked(each.id)}
+                  className={`block min-h-[62px] w-full border-l-[5px] px-3 py-2 text-left ${each === piece ? 'border-ink bg-bench' : 'border-transparent'}`}
+                >
+                  <span className="flex items-baseline justify-between gap-2 text-[17px] leading-[21px] font-bold">
+                    {each.tag}
+                    <span className="text-[13.5px] font-semibold text-mute">{each.retired ? RETIRED[each.retired.why] : STATES[each.state]}</span>
+                  </span>
+                  <span className="block text-[14px] text-mute">
+                    {familyName(each.family)}
+                    {each.label ? `, ${each.label}` : ''}. {HOMES[each.home]}
+                    {wearer(each) ? `, worn by ${wearer(each)}` : ''}
+                  </span>
+                </button>
+              </li>
+            ))}
+          </ul>
+          <NewOne onMade={setPicked} />
+        </section>
+        <section aria-label="Piece" className="quiet-scroll min-h-0 bg-bench max-md:border-t-2 max-md:border-ink">
+          {error ? (
+            <div className="p-4">
+              <Snag title="The pieces can’t be read.">{problemWords(error)}</Snag>
+            </div>
+          ) : !pieces ? (
+            <Unrolling />
+          ) : piece ? (
+            <PieceView key={piece.id} piece={piece} />
+          ) : (
+            <Empty>Nothing here yet. Take in the first piece: lay it flat, measure it, and Choose will say which dogs it may fit.</Empty>
+          )}
+        </section>
+      </div>
+    </PlaceFrame>
+  )
+}
+
+const FRESH: Omit<NewPiece, 'tag' | 'family' | 'at'> = {
+  maker: '',
+  label: '',
+  tableId: null,
+  flat: {},
+  sliders: '',
+  home: 'shop',
+  holder: '',
+  wearerId: null,
+  state: 'good',
+  wear: '',
+}
+
+function NewOne({ onMade }: { onMade: (id: string) => void }) {
+  const [addPiece] = useAddPieceMutation()
+  const [tag, setTag] = useState('')
+  const [family, setFamily] = useState<FamilyId>('H01')
+  const [problem, setProblem] = useState<string | null>(null)
+  const make = async (): Promise<void> => {
+    if (tag.trim() === '') {
+      setProblem('Write on it what it is called here, and type that.')
+      return
+    }
+    const id = uuid()
+    const answer = await addPiece({ id, body: { ...FRESH, tag: tag.trim(), family, at: new Date().toISOString() } })
+    if (answer.error) {
+      setProblem(`Not saved. ${problemWords(answer.error)} The name stays here.`)
+      return
+    }
+    setTag('')
+    setProblem(null)
+    onMade(id)
+  }
+  return (
+    <form
+      className="shrink-0 space-y-2 border-t-2 border-ink p-3"
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault()
+        void make()
+      }}
+    >
+      <TextField
+        label="Name written on the piece"
+        maxLength={40}
+        value={tag}
+        problem={problem ?? undefined}
+        onChange={(event) => {
+          setTag(event.target.value)
+          setProblem(null)
+        }}
+      />
+      <Picker
+        label="Kind"
+        value={family}
+        options={FamilyId.options.map((id) => ({ value: id, label: families[id].name }))}
+        onChange={setFamily}
+        className="w-full"
+      />
+      <button type="submit" className="min-h-14 w-full rounded-[2px] border-2 border-ink bg-tape px-4 text-[18px] font-bold text-tape-ink">
+        Take in a piece
+      </button>
+    </form>
+  )
+}
+
+/** Measures that can be laid flat on a piece, the likely ones first. */
+export const FLAT_MEASURES = ['M01', 'M07', 'M08', 'M06', 'M10', 'M11', 'M12', 'M13', 'M14', 'M02', 'M04', 'M15', 'M18', 'M29'].filter((id) => measures[id])
