@@ -3,6 +3,7 @@ import { pathToFileURL } from 'node:url'
 import { v7 as uuid } from 'uuid'
 import { dogs, fitters, gauges, notes, owners, tickets } from './scenario.ts'
 import type { ReadingStory, TicketStory } from './stories.ts'
+import { pieces } from './pieces.ts'
 import { sizeTables } from './size-tables.ts'
 
 const DAY_MS = 86_400_000
@@ -45,6 +46,11 @@ export async function loadScenario(address: string, now: Date): Promise<{ dogs: 
     })
     if (note.overDaysAgo !== undefined) await put(path, { changes: [{ field: 'over', from: null, to: dayFromNow(-note.overDaysAgo) }] }, 'PATCH')
   }
+  for (const { wearer, crashed, flat = {}, ...piece } of pieces) {
+    const path = `/api/pieces/${uuid()}`
+    await put(path, { ...piece, flat, wearerId: wearer ? idOf(wearer) : null, at })
+    if (crashed) await put(path, { changes: [{ field: 'retired', from: null, to: { on: dayFromNow(-9), why: 'crash' } }] }, 'PATCH')
+  }
   const inOrder = [...tickets].sort((a, b) => b.daysAgo - a.daysAgo || a.clock.localeCompare(b.clock))
   for (const ticket of inOrder) await loadTicket(ticket, now, put, idOf, dayFromNow)
   return { dogs: dogs.length, owners: owners.length, tickets: tickets.length }
@@ -70,6 +76,10 @@ async function loadTicket(story: TicketStory, now: Date, put: Put, idOf: (key: s
   await put(base, { dogId: story.dog ? idOf(story.dog) : null, ownerId: null, counter: story.dog === null, at: new Date(start).toISOString(), by })
   await change({
     ...(story.activities.length > 0 ? { activities: [[], story.activities] as [unknown, unknown] } : {}),
+    ...(story.traits ? { traits: [[], story.traits] as [unknown, unknown] } : {}),
+    ...(story.teamPlace ? { teamPlace: [null, story.teamPlace] as [unknown, unknown] } : {}),
+    ...(story.budget === undefined ? {} : { budget: [null, story.budget] as [unknown, unknown] }),
+    ...(story.airC === undefined ? {} : { airC: [null, story.airC] as [unknown, unknown] }),
     neededOn: [null, story.needed === undefined ? null : dayFromNow(story.needed)],
     promisedOn: [null, story.promised === undefined ? null : dayFromNow(story.promised)],
     notes: ['', story.notes ?? ''],

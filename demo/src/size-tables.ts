@@ -55,6 +55,8 @@ export const sizeTables: readonly SizeTable[] = [
         [36.5, 42],
       ],
     }),
+    rules: { fingers: [2, 2], cut: 'true' },
+    price: [21, 26],
     lead: { minWeeks: 0, maxWeeks: 0 },
   },
   {
@@ -92,6 +94,9 @@ export const sizeTables: readonly SizeTable[] = [
         [93, 107],
       ],
     }),
+    rules: { cut: 'roomy' },
+    price: [31, 37],
+    unjudged: ['Strap comfort'],
     lead: { minWeeks: 0.5, maxWeeks: 1.5 },
   },
   {
@@ -110,6 +115,7 @@ export const sizeTables: readonly SizeTable[] = [
         [30, 122],
       ],
     }),
+    price: [58, 74],
     lead: { minWeeks: 2, maxWeeks: 3, peak: { months: [5, 6, 7], minWeeks: 3, maxWeeks: 5 } },
   },
   {
@@ -147,6 +153,7 @@ export const sizeTables: readonly SizeTable[] = [
         [32.75, 35.75],
       ],
     }),
+    price: [39, 39],
     lead: { minWeeks: 0, maxWeeks: 0 },
   },
   {
@@ -176,6 +183,7 @@ export const sizeTables: readonly SizeTable[] = [
         [28.75, 31.5],
       ],
     }),
+    price: [43, 43],
     lead: { minWeeks: 1, maxWeeks: 1.5, peak: { months: [10, 11, 12, 1], minWeeks: 1, maxWeeks: 2.5 } },
   },
   {
@@ -195,6 +203,8 @@ export const sizeTables: readonly SizeTable[] = [
         [5, 18.5],
       ],
     }),
+    rules: { fingers: [1, 2] },
+    price: [62, 79],
     lead: { minWeeks: 3, maxWeeks: 5, peak: { months: [9, 10, 11, 12], minWeeks: 5, maxWeeks: 8 } },
   },
   {
@@ -214,6 +224,85 @@ export const sizeTables: readonly SizeTable[] = [
         [44, 94],
       ],
     }),
+    price: [66, 66],
     lead: { minWeeks: 2.5, maxWeeks: 4.5, peak: { months: [9, 10, 11], minWeeks: 4, maxWeeks: 7 } },
+  },
+  {
+    id: 'rimefold-half-back',
+    version: 1,
+    name: 'Half-back, shelf sizes',
+    maker: 'Rimefold',
+    family: 'H14',
+    way: 'stock',
+    unit: 'in',
+    between: null,
+    sizes: sizes(inch, ['M01', 'M14'], {
+      Rook: [
+        [18.25, 20.25],
+        [18.5, 21.25],
+      ],
+      Jackdaw: [
+        [20.5, 22.25],
+        [21.5, 24.25],
+      ],
+      Chough: [
+        [22.5, 24.75],
+        [24.75, 27.25],
+      ],
+      Raven: [
+        [25.25, 27.75],
+        [27.75, 30.75],
+      ],
+    }),
+    price: [33, 33],
+    lead: { minWeeks: 0, maxWeeks: 0 },
+  },
+  {
+    id: 'harbour-hems-short-pull',
+    version: 1,
+    name: 'Short pull, adjustable girth',
+    maker: 'Harbour Hems',
+    family: 'H21',
+    way: 'stock',
+    unit: 'cm',
+    between: null,
+    sizes: sizes(cm, ['M01', 'M06', 'M08'], {
+      Skerry: [
+        [43, 49],
+        [15, 19],
+        [54, 63],
+      ],
+      Holm: [
+        [51, 57],
+        [18, 21.5],
+        [62, 72],
+      ],
+      Islet: [
+        [58, 65],
+        [21, 25],
+        [71, 83],
+      ],
+    }),
+    rules: { fingers: [1, 2], cut: 'snug' },
+    price: [36, 41],
+    lead: { minWeeks: 0, maxWeeks: 0 },
+  },
+  {
+    id: 'wickandawl-car',
+    version: 1,
+    name: 'Car harness, belted',
+    maker: 'Wick & Awl',
+    family: 'H24',
+    way: 'stock',
+    unit: 'cm',
+    between: 'up',
+    sizes: [
+      { label: 'Coupe', bands: { M07: [470, 590], M02: [310, 405] }, straps: { Chest: [440, 620] }, testedKg: 12.5 },
+      { label: 'Saloon', bands: { M07: [600, 745], M02: [410, 525] }, straps: { Chest: [570, 780] }, testedKg: 24 },
+      { label: 'Wagon', bands: { M07: [755, 945], M02: [530, 665] }, straps: { Chest: [720, 990] }, testedKg: 38.5 },
+    ],
+    rules: { cut: 'true' },
+    price: [84, 97],
+    lead: { minWeeks: 0.5, maxWeeks: 1.5 },
   },
 ]

@@ -10,6 +10,8 @@ import type {
   NewObservation,
   NewReading,
   School,
+  TeamPlace,
+  Trait,
 } from '@merry-tailor/core'
 
 /** How the demonstration is told: people, dogs, tickets and notes as data, in the words and units of the bench. */
@@ -55,6 +57,10 @@ export interface TicketStory {
   daysAgo: number
   clock: string
   activities: Activity[]
+  traits?: Trait[]
+  teamPlace?: TeamPlace
+  budget?: number
+  airC?: number
   /** Days from today. */
   needed?: number
   promised?: number

@@ -12,6 +12,8 @@ import { SwitchBox } from '../ui/controls/SwitchBox'
 import { Tape } from '../ui/tape/Tape'
 import { problemOf, problemWords } from '../words/problems'
 import { Fitters } from './Fitters'
+import { LineBands } from './LineBands'
+import { Views } from './Views'
 import { WholeBook } from './WholeBook'
 
 const SAMPLE_MM = 611
@@ -149,6 +151,14 @@ export function SettingsPage() {
             onChange={(on) => void agreed('letterKeys', on)}
             className="w-full"
           />
+          <LineBands
+            bands={shop.lineBands}
+            onSet={async (to) => {
+              const answer = await change([{ field: 'lineBands', from: shop.lineBands, to }])
+              return answer.error ? { kept: false, problem: problemWords(answer.error) } : { kept: true }
+            }}
+          />
+          <Views views={shop.views} onTake={(views) => void agreed('views', views)} />
           <h2 className="border-t-2 border-ink pt-3 text-[19px] leading-6">This device</h2>
           <Line label="Unit here">
             <Segmented

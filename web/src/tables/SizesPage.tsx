@@ -1,10 +1,12 @@
 import type { SizeTable } from '@merry-tailor/core'
 import { sizeTableFromCsv, sizeTableFromJson, sizeTableToCsv, sizeTableToJson, type DocumentProblem } from '@merry-tailor/core/formats'
 import { useRef, useState } from 'react'
+import { Link, useSearchParams } from 'react-router'
 import { useAddSizeTableMutation, useSizeTablesQuery } from '../api/shop-api'
 import { valueStyle } from '../app/settings'
 import { PlaceFrame } from '../app/Strip'
 import { useAppSelector } from '../app/store'
+import { MakerSays } from '../ticket/choose/MakerSays'
 import { SizeTape } from '../ticket/choose/SizeTape'
 import { Button } from '../ui/controls/Button'
 import { Empty, Snag, Unrolling } from '../ui/State'
@@ -18,7 +20,9 @@ import { newestTables } from './newest-tables'
 export function SizesPage() {
   const { data: tables, error } = useSizeTablesQuery(undefined)
   const newest = newestTables(tables ?? []).sort((a, b) => a.family.localeCompare(b.family) || a.maker.localeCompare(b.maker))
-  const [picked, setPicked] = useState<string | null>(null)
+  const [search, setSearch] = useSearchParams()
+  const picked = search.get('table')
+  const setPicked = (id: string): void => setSearch({ table: id }, { replace: true })
   const table = newest.find((each) => each.id === picked) ?? newest[0]
   return (
     <PlaceFrame name="Sizes" detail={`${newest.length} size tables`}>
@@ -78,7 +82,13 @@ function TableView({ table, versions }: { table: SizeTable; versions: number }) 
             {table.between ? `${table.between}, the maker says` : 'the maker says nothing, so the family’s rule'}.
           </p>
         </div>
-        <div className="flex gap-2">
+        <div className="flex flex-wrap gap-2">
+          <Link
+            to={`/sizes/${table.id}/edit`}
+            className="inline-flex min-h-11 items-center rounded-[2px] border-2 border-ink bg-panel px-4 font-bold hover:bg-bench"
+          >
+            Change it
+          </Link>
           <Save name={`${table.id}-v${table.version}.csv`} type="text/csv" text={() => sizeTableToCsv(table)}>
             CSV
           </Save>
@@ -94,6 +104,8 @@ function TableView({ table, versions }: { table: SizeTable; versions: number }) 
             <SizeTape table={table} measure={id} hit={null} body={{}} look={look} />
           </div>
         ))}
+        <MakerSays table={table} size={undefined} weightKg={null} unit={look.unit} />
+        {table.unjudged && <p className="text-mute">Kept by name, judging nothing: {table.unjudged.map((title) => `“${title}”`).join(', ')}.</p>}
         <table className="w-full border-collapse">
           <thead>
             <tr className="text-[14px] text-mute">
@@ -195,6 +207,20 @@ function BringIn({ onKept }: { onKept: (id: string) => void }) {
           if (file) void read(file)
         }}
       />
+      <div className="mb-2 flex gap-2">
+        <Link
+          to="/sizes/new"
+          className="inline-flex min-h-11 flex-1 items-center justify-center rounded-[2px] border-2 border-ink bg-panel px-2 text-[15px] font-bold hover:bg-bench"
+        >
+          New table
+        </Link>
+        <Link
+          to="/sizes/paste"
+          className="inline-flex min-h-11 flex-1 items-center justify-center rounded-[2px] border-2 border-ink bg-panel px-2 text-[15px] font-bold hover:bg-bench"
+        >
+          Paste cells
+        </Link>
+      </div>
       <button
         type="button"
         onClick={() => input.current?.click()}

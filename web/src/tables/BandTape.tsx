@@ -1,0 +1,109 @@
+import { shapeOfMeasure, type LengthStyle, type SizeTable } from '@merry-tailor/core'
+import { useRef, type KeyboardEvent, type PointerEvent } from 'react'
+import { lengthText } from '../ui/length/length-text'
+import { tapeRange, tapeScale } from '../ui/tape/scale'
+import { Tape } from '../ui/tape/Tape'
+import { useWidth } from '../ui/use-width'
+import { measureName } from '../words/stages'
+
+export interface DogPin {
+  name: string
+  mm: number
+}
+
+interface BandTapeProps {
+  measure: string
+  sizes: SizeTable['sizes']
+  dogs: readonly DogPin[]
+  look: LengthStyle & { unit: 'in' | 'cm' }
+  stepMm: number
+  onDrag: (label: string, end: 0 | 1, mm: number) => void
+}
+
+/** One measure of a table on a tape: every band's ends can be dragged, or moved by arrow keys; the shop's dogs stand as pins. */
+export function BandTape({ measure, sizes, dogs, look, stepMm, onDrag }: BandTapeProps) {
+  const [ref, width] = useWidth<HTMLDivElement>(640)
+  const bands = sizes.flatMap((size) => {
+    const band = size.bands[measure]
+    return band ? [{ fromMm: band[0], toMm: band[1], label: size.label, hit: false }] : []
+  })
+  const ends = bands.flatMap((band) => [band.fromMm, band.toMm])
+  const points = ends.length > 0 ? ends : [300, 600]
+  // Dogs far outside every band do not stretch the tape.
+  const [low, high] = [Math.min(...points), Math.max(...points)]
+  const room = (high - low) * 0.12
+  const range = tapeRange(look.unit, [...points, ...dogs.map((dog) => dog.mm).filter((mm) => mm > low - room && mm < high + room)])
+  // A drag keeps the scale it began with.
+  const held = useRef<readonly [number, number] | null>(null)
+  const [fromMm, toMm] = held.current ?? range
+  const scale = tapeScale(look.unit, fromMm, toMm, width)
+  const snap = (mm: number): number => Math.max(stepMm, Math.round(mm / stepMm) * stepMm)
+  const { gaps, overlaps } = shapeOfMeasure(sizes, measure)
+
+  const drag = (label: string, end: 0 | 1) => (event: PointerEvent<HTMLButtonElement>) => {
+    if (!held.current || !event.currentTarget.hasPointerCapture(event.pointerId)) return
+    const left = ref.current?.getBoundingClientRect().left ?? 0
+    onDrag(label, end, snap(fromMm + ((event.clientX - left) / width) * (toMm - fromMm)))
+  }
+  const keys = (label: string, end: 0 | 1, mm: number) => (event: KeyboardEvent) => {
+    const by = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1, PageUp: 4, PageDown: -4 }[event.key]
+    if (by === undefined) return
+    event.preventDefault()
+    onDrag(label, end, snap(mm + by * stepMm))
+  }
+  const says = [
+    ...gaps.map((gap) => `Gap of ${lengthText(gap.toMm - gap.fromMm, look, true)} between ${gap.sizes[0]} and ${gap.sizes[1]}.`),
+    ...overlaps.map((lap) => `${lap.sizes[0]} and ${lap.sizes[1]} share ${lengthText(lap.toMm - lap.fromMm, look, true)}.`),
+  ]
+  return (
+    <div>
+      <div ref={ref} className="relative pb-11">
+        <Tape
+          look={look}
+          fromMm={fromMm}
+          toMm={toMm}
+          height={26}
+          usualWidth={640}
+          bands={bands}
+          pins={dogs.filter((dog) => dog.mm >= fromMm && dog.mm <= toMm).map((dog) => ({ mm: dog.mm, kind: 'ink' as const, label: dog.name }))}
+          title={`${measureName(measure)}: ${bands.map((band) => `${band.label} ${lengthText(band.fromMm, look)} to ${lengthText(band.toMm, look, true)}`).join('; ')}`}
+        />
+        {bands.flatMap((band) =>
+          ([0, 1] as const).map((end) => {
+            const mm = end === 0 ? band.fromMm : band.toMm
+            const at = Math.min(width - 2, Math.max(2, scale.x(mm)))
+            return (
+              <button
+                key={`${band.label} ${end}`}
+                type="button"
+                role="slider"
+                aria-label={`${band.label}, ${end === 0 ? 'smaller' : 'larger'} end`}
+                aria-valuenow={Math.round(mm)}
+                aria-valuemin={1}
+                aria-valuemax={3000}
+                aria-valuetext={lengthText(mm, look, true)}
+                onPointerDown={(event) => {
+                  held.current = range
+                  event.currentTarget.setPointerCapture(event.pointerId)
+                }}
+                onPointerMove={drag(band.label, end)}
+                onPointerUp={(event) => {
+                  held.current = null
+                  event.currentTarget.releasePointerCapture(event.pointerId)
+                  onDrag(band.label, end, snap(mm))
+                }}
+                onKeyDown={keys(band.label, end, mm)}
+                className="absolute bottom-0 h-11 w-[26px] cursor-ew-resize touch-none bg-transparent"
+                style={{ left: end === 0 ? at : at - 26 }}
+              >
+                {/* A tab on its own side of the end, so that two sizes that meet keep one each. */}
+                <span className={`absolute bottom-2 h-7 w-3 border-2 border-ink bg-panel ${end === 0 ? 'left-0' : 'right-0'}`} aria-hidden />
+              </button>
+            )
+          }),
+        )}
+      </div>
+      <p className="min-h-5 text-[14px] leading-[18px] text-mute">{says.length > 0 ? says.join(' ') : bands.length > 1 ? 'No gaps, no overlaps.' : ''}</p>
+    </div>
+  )
+}

@@ -1,0 +1,200 @@
+import { bodyOf, sizeFor, whoMoves, type SizeTable } from '@merry-tailor/core'
+import { useMemo, useState } from 'react'
+import { Link, useNavigate, useParams } from 'react-router'
+import { useAddSizeTableMutation, useSizeTablesQuery, useTicketsQuery } from '../api/shop-api'
+import { valueStyle } from '../app/settings'
+import { PlaceFrame } from '../app/Strip'
+import { useAppSelector } from '../app/store'
+import { useShop } from '../app/use-shop'
+import { Unrolling } from '../ui/State'
+import { problemWords } from '../words/problems'
+import { measureName } from '../words/stages'
+import { BandTape } from './BandTape'
+import { newestTables } from './newest-tables'
+import { cellText, draftOf, freshDraft, inUnit, judgeDraft, stepMm, tableId, type TableDraft } from './table-draft'
+import { TableCells } from './TableCells'
+import { TableFacts } from './TableFacts'
+
+/** A size table being changed or begun: bands on tapes, cells, the shop's dogs as pins, and who would change size. */
+export function TableEditor() {
+  const { tableId: id = '' } = useParams()
+  const { data: tables } = useSizeTablesQuery(undefined)
+  const unit = useAppSelector((state) => state.settings.unit)
+  if (!tables) return <Unrolling />
+  const known = newestTables(tables).find((table) => table.id === id)
+  return (
+    <PlaceFrame name="Sizes" detail={known ? `${known.maker}, version ${known.version}` : 'A new table'}>
+      <Editor
+        key={known ? `${known.id} ${known.version}` : 'new'}
+        before={known ?? null}
+        first={known ? draftOf(known, known.version + 1) : freshDraft(unit)}
+        tables={tables}
+      />
+    </PlaceFrame>
+  )
+}
+
+function Editor({ before, first, tables }: { before: SizeTable | null; first: TableDraft; tables: readonly SizeTable[] }) {
+  const [draft, setDraft] = useState(first)
+  // What is wrong is said once somebody tried to publish; until then half a table is just half a table.
+  const [tried, setTried] = useState(false)
+  const [refused, setRefused] = useState<string | null>(null)
+  const [addSizeTable] = useAddSizeTableMutation()
+  const navigate = useNavigate()
+  const shop = useShop()
+  const settings = useAppSelector((state) => state.settings)
+  const look = { ...valueStyle({ ...settings, unit: draft.unit }), unit: draft.unit }
+  const { data: sheets = [] } = useTicketsQuery(undefined)
+  const dogs = useMemo(
+    () =>
+      sheets
+        .flatMap((sheet) => (sheet.dog ? [{ id: sheet.dog.id, name: sheet.dog.name, body: bodyOf(sheet.readings, shop) }] : []))
+        .filter((dog, i, all) => all.findIndex((each) => each.id === dog.id) === i),
+    [sheets, shop],
+  )
+  const judged = useMemo(
+    () =>
+      judgeDraft({
+        ...draft,
+        id:
+          draft.id ||
+          tableId(
+            draft,
+            tables.map((table) => table.id),
+          ),
+      }),
+    [draft, tables],
+  )
+  const change = (over: Partial<TableDraft>): void => {
+    // A known table keeps its lengths in another unit; in a new one the digits were meant so all along.
+    setDraft((now) => (over.unit && before ? inUnit(now, over.unit) : { ...now, ...over }))
+    setRefused(null)
+  }
+  const drag = (measure: string) => (label: string, end: 0 | 1, mm: number) => {
+    const key = `measure ${measure}`
+    setDraft((now) => ({
+      ...now,
+      rows: now.rows.map((row, r) => {
+        if ((row.label.trim() || `row ${r + 1}`) !== label) return row
+        const [from = '', to = ''] = row.cells[key] ?? []
+        const text = cellText(mm, now.unit)
+        return { ...row, cells: { ...row.cells, [key]: end === 0 ? [text, to] : [from, text] } }
+      }),
+    }))
+  }
+  const publish = async (): Promise<void> => {
+    setTried(true)
+    if (!judged.table) {
+      setRefused(`Not published: ${judged.problems.length === 1 ? 'one thing is' : `${judged.problems.length} things are`} to put right. What you typed stays.`)
+      return
+    }
+    const answer = await addSizeTable(judged.table)
+    if (answer.error) setRefused(`Not published. ${problemWords(answer.error)} What you typed stays.`)
+    else await navigate(`/sizes?table=${judged.table.id}`)
+  }
+  const problems = tried
+    ? judged.problems
+    : judged.problems.filter((each) => each.at.startsWith('row ') && !each.at.endsWith('label') && !each.says.startsWith('Both'))
+  const sized = { family: draft.family, between: draft.between || null, sizes: judged.sizes }
+  const measuresShown = draft.columns.filter((column) => column.kind === 'measure').map((column) => column.id)
+  return (
+    <div className="quiet-scroll min-h-0 flex-1 lg:grid lg:grid-cols-[1fr_300px] lg:overflow-hidden" tabIndex={-1}>
+      <section aria-label="Table" className="quiet-scroll min-h-0 space-y-4 bg-panel px-5 py-4">
+        <div className="flex flex-wrap items-baseline justify-between gap-x-4">
+          <h1 className="text-[26px] leading-[34px]">{before ? `${before.maker}: the next version` : 'A new size table'}</h1>
+          <Link to={`/sizes${before ? `?table=${before.id}` : ''}`} className="inline-flex min-h-11 items-center font-bold underline">
+            Leave it as it was
+          </Link>
+        </div>
+        {before && <p className="-mt-3 text-mute">Tickets keep the version they were judged by; this one becomes version {draft.version}.</p>}
+        {measuresShown.map((measure) => (
+          <section key={measure} aria-label={`${measureName(measure)} on the tape`}>
+            <h2 className="text-[18px] leading-6">{measureName(measure)}</h2>
+            <BandTape
+              measure={measure}
+              sizes={judged.sizes}
+              dogs={dogs.flatMap((dog) => (dog.body[measure]?.mm != null ? [{ name: dog.name, mm: dog.body[measure].mm }] : []))}
+              look={look}
+              stepMm={stepMm(draft.unit, shop)}
+              onDrag={drag(measure)}
+            />
+          </section>
+        ))}
+        <TableCells draft={draft} problems={problems} onChange={change} />
+        {draft.unjudged.length > 0 && (
+          <p className="text-mute">
+            Kept by name, judging nothing: {draft.unjudged.map((title) => `“${title}”`).join(', ')}. Give it a column of its own once the maker says which path
+            it is.
+          </p>
+        )}
+        <div className="border-t-2 border-ink pt-3">
+          <TableFacts draft={draft} problems={problems} onChange={change} />
+        </div>
+      </section>
+      <aside aria-label="Dogs" className="flex min-h-0 flex-col border-ink bg-panel max-lg:border-t-2 lg:border-l-2">
+        <Moves before={before ?? sized} after={sized} dogs={dogs} fresh={before === null} />
+        <div className="shrink-0 border-t-2 border-ink p-3">
+          {refused && (
+            <p role="alert" className="mb-2 font-semibold text-snag">
+              {refused}
+            </p>
+          )}
+          <button
+            type="button"
+            onClick={() => void publish()}
+            className="min-h-14 w-full rounded-[2px] border-2 border-ink bg-tape px-4 text-[18px] font-bold text-tape-ink"
+          >
+            Publish table
+          </button>
+        </div>
+      </aside>
+    </div>
+  )
+}
+
+type Sized = Pick<SizeTable, 'family' | 'between' | 'sizes'>
+
+/** Who would change size, and where everybody stands. */
+function Moves({
+  before,
+  after,
+  dogs,
+  fresh,
+}: {
+  before: Sized
+  after: Sized
+  dogs: readonly { id: string; name: string; body: ReturnType<typeof bodyOf> }[]
+  fresh: boolean
+}) {
+  const moves = fresh ? [] : whoMoves(before, after, dogs)
+  const standing = dogs.map((dog) => ({ dog, size: sizeFor(after, dog.body) })).filter(({ size }) => size !== null)
+  const say = (size: string | null): string => size ?? 'none near'
+  return (
+    <div className="quiet-scroll min-h-0 flex-1 px-4 py-3">
+      <h2 className="text-[19px] leading-6">Who changes size</h2>
+      {moves.length === 0 ? (
+        <p className="mt-1 text-mute">{fresh ? 'A new table moves nobody.' : 'Nobody, so far. Drag an end and see.'}</p>
+      ) : (
+        <ul>
+          {moves.map(({ dog, from, to }) => (
+            <li key={dog.id} className="border-b border-rule py-1.5">
+              <b>{dog.name}</b>: {say(from)} to <b>{say(to)}</b>
+            </li>
+          ))}
+        </ul>
+      )}
+      <h2 className="mt-4 text-[19px] leading-6">Where they stand</h2>
+      {standing.length === 0 ? (
+        <p className="mt-1 text-mute">No dog with an open ticket has a tape this table sizes by.</p>
+      ) : (
+        <ul>
+          {standing.map(({ dog, size }) => (
+            <li key={dog.id} className="flex justify-between gap-3 border-b border-rule py-1.5">
+              {dog.name} <b>{size}</b>
+            </li>
+          ))}
+        </ul>
+      )}
+    </div>
+  )
+}

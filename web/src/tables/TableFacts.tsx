@@ -1,0 +1,113 @@
+import { families, FamilyId, hasSchools } from '@merry-tailor/core'
+import type { ReactNode } from 'react'
+import { Picker } from '../ui/controls/Picker'
+import { Segmented } from '../ui/controls/Segmented'
+import { TextField } from '../ui/controls/TextField'
+import { wayName } from '../words/stages'
+import type { DraftProblem, TableDraft } from './table-draft'
+
+interface TableFactsProps {
+  draft: TableDraft
+  problems: readonly DraftProblem[]
+  onChange: (change: Partial<TableDraft>) => void
+}
+
+/** Whose table it is, for what, and what the maker says of fit. */
+export function TableFacts({ draft, problems, onChange }: TableFactsProps) {
+  const text = (field: 'maker' | 'name' | 'fingers' | 'weeks' | 'peakWeeks' | 'price', label: string, hint?: string, longest = 80) => (
+    <TextField
+      label={label}
+      hint={hint}
+      maxLength={longest}
+      value={draft[field]}
+      problem={problems.find((each) => each.at === field)?.says}
+      onChange={(event) => onChange({ [field]: event.target.value })}
+    />
+  )
+  return (
+    <div className="grid gap-x-4 gap-y-3 sm:grid-cols-2 xl:grid-cols-3">
+      {text('maker', 'Maker')}
+      {text('name', 'Table')}
+      <Labelled label="Kind">
+        <Picker
+          label="Kind"
+          value={draft.family}
+          options={FamilyId.options.map((id) => ({ value: id, label: families[id].name }))}
+          onChange={(family) => onChange({ family })}
+          className="w-full"
+        />
+      </Labelled>
+      <Labelled label="Way">
+        <Segmented
+          label="Way"
+          value={draft.way}
+          options={(['stock', 'quick-ship', 'made'] as const).map((way) => ({ value: way, label: wayName(way) }))}
+          onChange={(way) => onChange({ way })}
+        />
+      </Labelled>
+      <Labelled label="The maker’s unit">
+        <Segmented
+          label="The maker’s unit"
+          value={draft.unit}
+          options={[
+            { value: 'in', label: 'Inches' },
+            { value: 'cm', label: 'Centimetres' },
+          ]}
+          onChange={(unit) => onChange({ unit })}
+        />
+      </Labelled>
+      <Labelled label="Between two sizes the maker says">
+        <Segmented
+          label="Between two sizes the maker says"
+          value={draft.between}
+          options={[
+            { value: '', label: 'Nothing' },
+            { value: 'down', label: 'Down' },
+            { value: 'up', label: 'Up' },
+          ]}
+          onChange={(between) => onChange({ between })}
+        />
+      </Labelled>
+      {text('fingers', 'Fingers the maker asks for', 'Empty: the maker says nothing.', 12)}
+      <Labelled label="Cut, the maker says">
+        <Segmented
+          label="Cut, the maker says"
+          value={draft.cut}
+          options={[
+            { value: '', label: 'Nothing' },
+            { value: 'roomy', label: 'Roomy' },
+            { value: 'true', label: 'True' },
+            { value: 'snug', label: 'Snug' },
+          ]}
+          onChange={(cut) => onChange({ cut })}
+        />
+      </Labelled>
+      {text('price', 'Price, from and to', 'In the shop’s own money.', 20)}
+      {text('weeks', 'Weeks', '0: at hand.', 12)}
+      {text('peakWeeks', 'Weeks in the season', 'September to January, where no other months are kept.', 12)}
+      {hasSchools(draft.family) && (
+        <Labelled label="Measuring school">
+          <Segmented
+            label="Measuring school"
+            value={draft.school ?? ''}
+            options={[
+              { value: '', label: 'None' },
+              { value: 'A', label: 'A' },
+              { value: 'B', label: 'B' },
+            ]}
+            onChange={(school) => onChange({ school })}
+          />
+        </Labelled>
+      )}
+    </div>
+  )
+}
+
+function Labelled({ label, children }: { label: string; children: ReactNode }) {
+  return (
+    <div>
+      <span className="mb-1 block text-[13.5px] font-semibold text-mute">{label}</span>
+      {children}
+    </div>
+  )
+}
