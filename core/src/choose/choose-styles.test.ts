@@ -1,8 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { solveForm } from '../form/index.ts'
-import { Activity, type Dog } from '../model/index.ts'
-import { chooseStyles, type StyleOptions } from './index.ts'
+import { Activity, ViewId, type Dog } from '../model/index.ts'
+import { chooseStyles, disagreements, optionsOf, type StyleOptions } from './index.ts'
 
 const on = '2026-10-05'
 const dog: Dog = {
@@ -34,6 +34,30 @@ describe('chooseStyles', () => {
     expect(ask('sled-team', { flexes: true })[0]?.family).toBe('H13')
     expect(of(ask('sled-team', { flexes: true }), 'H11')?.rank).toBe('conditions')
     expect(of(ask('sled-team', { flexes: true, views: { D21: 'A' } }), 'H11')?.rank).toBe('first')
+  })
+
+  it('takes the shop’s side where practitioners disagree, and says that it is a side', () => {
+    expect(ask('bike-front', { views: { D22: 'B' } })[0]?.family).toBe('H11')
+    expect(of(ask('bike-front', { views: { D22: 'A' } }), 'H14')?.reasons).toContainEqual({ code: 'shop-view', for: true })
+    expect(of(ask('stroll', { views: { D17: 'B' } }), 'H03')?.rank).toBe('wrong')
+    expect(of(ask('learning-puller', { views: { D18: 'B' } }), 'H08')?.rank).toBe('wrong')
+    expect(of(ask('learning-puller'), 'H08')?.rank).toBe('first')
+    expect(ask('sled-team', { views: { D21: 'B' } })[0]?.family).toBe('H12')
+    expect(ask('wheel-place', { views: { D23: 'B' } })[0]?.family).toBe('H20')
+    expect(ask('sled-team', { crabs: true, views: { D24: 'B' } })[0]?.family).toBe('H17')
+    expect(ask('weight-drag', { views: { D27: 'A' } })[0]?.family).toBe('H22')
+    expect(disagreements.map(({ id }) => id)).toEqual(ViewId.options)
+  })
+
+  it('reads a ticket’s own words for how its dog goes', () => {
+    expect(optionsOf({ traits: ['crabs', 'head-shy'], teamPlace: 'wheel', airC: 12 }, on, {})).toMatchObject({
+      crabs: true,
+      headShy: true,
+      swings: false,
+      wheelPlace: true,
+      airC: 12,
+    })
+    expect('airC' in optionsOf({ traits: [], teamPlace: null, airC: null }, on, {})).toBe(false)
   })
 
   it('minds temper and missing legs on a stroll', () => {
@@ -77,16 +101,29 @@ describe('chooseStyles', () => {
 
   it('never raises a family for youth, a flat face or a way of going that speaks against it', () => {
     const flag = fc.boolean()
-    const options = fc.record({ crabs: flag, swings: flag, flexes: flag, wheelPlace: flag, headShy: flag, backsOut: flag, threeLegs: flag })
+    const side = fc.constantFrom('A' as const, 'B' as const)
+    const options = fc.record({
+      crabs: flag,
+      swings: flag,
+      flexes: flag,
+      wheelPlace: flag,
+      headShy: flag,
+      backsOut: flag,
+      threeLegs: flag,
+      chews: flag,
+      wriggles: flag,
+      sitsClose: flag,
+    })
+    const views = fc.record({ D17: side, D18: side, D21: side, D22: side, D23: side, D24: side, D27: side }, { requiredKeys: [] })
     fc.assert(
-      fc.property(fc.constantFrom(...Activity.options), options, flag, flag, (purpose, how, young, flat) => {
+      fc.property(fc.constantFrom(...Activity.options), options, views, flag, flag, flag, (purpose, how, taken, young, flat, sparing) => {
         const plain = new Map(ask(purpose).map((style) => [style.family, style.rank]))
-        const over = { ...(young ? { born: '2026-05-01' } : {}), flatFace: flat }
-        for (const style of ask(purpose, how, over)) {
+        const over = { ...(young ? { born: '2026-05-01' } : {}), flatFace: flat, sparing }
+        for (const style of ask(purpose, { ...how, views: taken, airC: 20 }, over)) {
           expect(ORDER.indexOf(style.rank)).toBeGreaterThanOrEqual(ORDER.indexOf(plain.get(style.family) ?? ''))
         }
       }),
-      { numRuns: 60 },
+      { numRuns: 80 },
     )
   })
 })

@@ -154,6 +154,8 @@ export function rankSizes(table: Sized, body: SizedBody, views: ShopFields['view
   for (const measure of order) {
     const pair = neighbours(measure, sizes)
     if (!pair) continue
+    // Going up is for a dog on the edge; one well inside both is no dog between sizes.
+    if (rule === 'up' && pair.every((size) => size.perMeasure.find((fit) => fit.measure === measure)?.grade === 'holds')) continue
     const [favoured, other] = rule === 'down' ? pair : [pair[1], pair[0]]
     if (ruledOut(favoured, other, measure)) continue
     const [at, before] = [ranked.indexOf(favoured), ranked.indexOf(other)]

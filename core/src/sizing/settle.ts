@@ -6,22 +6,23 @@ import type { SizedBody } from './sized-body.ts'
 /** What a fresh reading of one measure would be expected to do for the choice. */
 export interface TapeGain {
   measure: string
-  /** Chance of the favoured size after the reading, expected over what it may read. */
+  /** Chance of the favoured answer after the reading, expected over what it may read. */
   after: number
-  /** `after` less the chance now, 0 to 1. */
+  /** `after` less the chance of the best answer that heeds no reading, 0 to 1. */
   gain: number
-  /** The two sizes it decides between, the one favoured now first; `null` when it never changes the favour. */
-  between: [string, string] | null
+  /** The two answers it decides between, the one favoured now first; `null` in it: none of these sizes. `null`: it never changes the favour. */
+  between: [string | null, string | null] | null
 }
 
 export interface Settled {
-  /** Chance that the favoured size suits on every measure of the table. */
+  /** Chance of the favoured answer: that its size suits on every measure of the table, or that none does. */
   now: number
+  /** `null`: none of these sizes. */
   favoured: string | null
   /** Best first. */
   gains: TapeGain[]
-  /** `tape`: take the first of `gains`. `try-on`: no tape would help. `settled`: sure enough. `nothing`: nothing is known. */
-  says: 'tape' | 'try-on' | 'settled' | 'nothing'
+  /** `tape`: take the first of `gains`. `try-on`: no tape would help. `settled`, `none-fits`: sure enough. `nothing`: nothing is known. */
+  says: 'tape' | 'try-on' | 'settled' | 'none-fits' | 'nothing'
 }
 
 export interface SettleOptions {
@@ -38,6 +39,15 @@ const SURE = 0.9
 const REACH = 5.5
 const NODES = 111
 
+/** The likeliest of several answers. */
+function best(chances: readonly number[]): { at: number; chance: number } {
+  let at = 0
+  chances.forEach((chance, i) => {
+    if (chance > (chances[at] ?? 0)) at = i
+  })
+  return { at, chance: chances[at] ?? 0 }
+}
+
 interface Belief {
   measure: string
   mm: number
@@ -48,10 +58,10 @@ interface Belief {
 /**
  * What would settle the doubt between the sizes of one table.
  *
- * Value of a choice: the chance that its size suits on every measure, the measures taken as independent once their
- * spreads are known. For each measure: the expected value of the best choice after one more reading y ~ N(mm, sigma^2 +
- * error^2), the beliefs updated as a Gaussian is (mean + K (y - mm), variance - K cov), less the value of the best choice
- * now. Integrated by the trapezoid rule. Never negative: a reading may be ignored.
+ * Value of an answer: the chance that its size suits on every measure, the measures taken as independent once their
+ * spreads are known; or, for the answer that none of these suits, what is left. For each measure: the expected value of the best choice after one more reading y ~ N(mm, sigma^2 +
+ * error^2), the beliefs updated as a Gaussian is (mean + K (y - mm), variance - K cov), less the best expected value of one
+ * answer kept whatever is read. Integrated by the trapezoid rule. Never negative: a reading may be ignored.
  *
  * @param body readings, and guesses where there is a form, mm
  * Source: expected value of sample information, Raiffa & Schlaifer 1961, Applied Statistical Decision Theory (from memory)
@@ -66,23 +76,27 @@ export function settle(table: Pick<SizeTable, 'sizes'>, body: SizedBody, options
       : [{ measure, mm: known.mm, sigmaMm: Math.max(0, known.sigmaMm ?? 0), guess: known.guess === true }]
   })
   if (beliefs.length === 0) return { now: 0, favoured: null, gains: [], says: 'nothing' }
-  const value = (mean: readonly number[], sigma: readonly number[]): { best: number; at: number } => {
-    let [best, at] = [-1, 0]
-    table.sizes.forEach((size, s) => {
+  const n = table.sizes.length
+  const bands = table.sizes.map((size) => beliefs.map((each) => size.bands[each.measure]))
+  /** Chance of every size, and last that none of them suits. */
+  const answers = (mean: readonly number[], sigma: readonly number[]): number[] => {
+    const out = bands.map((own) => {
       let chance = 1
-      for (let i = 0; i < beliefs.length && chance > best; i++) {
-        const band = size.bands[beliefs[i]?.measure ?? '']
+      for (let i = 0; i < own.length && chance > 1e-12; i++) {
+        const band = own[i]
         if (band) chance *= chanceWithin(mean[i] ?? 0, sigma[i] ?? 0, band[0], band[1])
       }
-      if (chance > best) [best, at] = [chance, s]
+      return chance
     })
-    return { best, at }
+    return [...out, 1 - out.reduce((sum, each) => sum + each, 0)]
   }
-  const now = value(
-    beliefs.map((each) => each.mm),
-    beliefs.map((each) => each.sigmaMm),
+  const now = best(
+    answers(
+      beliefs.map((each) => each.mm),
+      beliefs.map((each) => each.sigmaMm),
+    ),
   )
-  const label = (s: number): string => table.sizes[s]?.label ?? ''
+  const label = (s: number): string | null => (s === n ? null : (table.sizes[s]?.label ?? null))
   const gains = beliefs.map((read, m): TapeGain => {
     const error = errorMm(read.measure, read.mm)
     const own = read.sigmaMm ** 2
@@ -91,23 +105,27 @@ export function settle(table: Pick<SizeTable, 'sizes'>, body: SizedBody, options
     const weights = beliefs.map((each, i) => (i === m ? own : each.guess && read.guess ? covarianceMm(each.measure, read.measure) : 0) / Math.max(whole, 1e-12))
     const sigma = beliefs.map((each, i) => Math.sqrt(Math.max(0, each.sigmaMm ** 2 - (weights[i] ?? 0) ** 2 * whole)))
     const seen = new Map<number, number>()
+    const means = new Float64Array(n + 1)
     let [sum, mass] = [0, 0]
-    for (let n = 0; n < NODES; n++) {
-      const t = -REACH + (2 * REACH * n) / (NODES - 1)
+    for (let node = 0; node < NODES; node++) {
+      const t = -REACH + (2 * REACH * node) / (NODES - 1)
       const density = Math.exp((-t * t) / 2)
-      const { best, at } = value(
+      const chances = answers(
         beliefs.map((each, i) => each.mm + (weights[i] ?? 0) * t * Math.sqrt(whole)),
         sigma,
       )
-      sum += density * best
+      const found = best(chances)
+      sum += density * found.chance
       mass += density
-      seen.set(at, (seen.get(at) ?? 0) + density)
+      chances.forEach((chance, s) => (means[s] = (means[s] ?? 0) + density * chance))
+      seen.set(found.at, (seen.get(found.at) ?? 0) + density)
     }
-    const after = Math.max(now.best, sum / mass)
-    const rival = [...seen].filter(([at]) => at !== now.at).sort((a, b) => b[1] - a[1])[0]
-    return { measure: read.measure, after, gain: after - now.best, between: rival ? [label(now.at), label(rival[0])] : null }
+    const without = best([...means].map((each) => each / mass))
+    const after = sum / mass
+    const rival = [...seen].filter(([at]) => at !== without.at).sort((a, b) => b[1] - a[1])[0]
+    return { measure: read.measure, after, gain: Math.max(0, after - without.chance), between: rival ? [label(without.at), label(rival[0])] : null }
   })
   gains.sort((a, b) => b.gain - a.gain || (a.measure < b.measure ? -1 : 1))
-  const says = now.best >= SURE ? 'settled' : (gains[0]?.gain ?? 0) >= WORTH ? 'tape' : 'try-on'
-  return { now: now.best, favoured: label(now.at), gains, says }
+  const says = now.chance >= SURE ? (now.at === n ? 'none-fits' : 'settled') : (gains[0]?.gain ?? 0) >= WORTH ? 'tape' : 'try-on'
+  return { now: now.chance, favoured: label(now.at), gains, says }
 }

@@ -1,4 +1,5 @@
 import { PieceFields, type Change, type NewPiece, type Piece } from '@merry-tailor/core'
+import { isDeepStrictEqual } from 'node:util'
 import { ProblemError } from '../problems.ts'
 import { applyChanges, json, plain, type Columns } from './changes.ts'
 import { requireDog, requireReference } from './dogs.ts'
@@ -96,7 +97,7 @@ export function changePiece(db: Db, id: string, changes: readonly Change[]): Pie
   const now = requirePiece(db, id)
   for (const { field, to } of changes) {
     if (field === 'wearerId' && typeof to === 'string') requireReference(() => requireDog(db, to), 'wearerId')
-    if (field === 'retired' && to === null && now.retired?.why === 'crash')
+    if (field === 'retired' && now.retired?.why === 'crash' && !isDeepStrictEqual(to, now.retired))
       throw new ProblemError('retired-for-good', `${now.tag} was in a crash; it stays retired. A crash can weaken it where no eye sees it.`)
   }
   applyChanges(db, columns, id, now, PieceFields.shape, changes)

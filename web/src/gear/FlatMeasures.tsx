@@ -87,7 +87,7 @@ export function FlatMeasures({ piece, onSave }: FlatMeasuresProps) {
           problem={problem?.at === 'to' ? problem.says : undefined}
           onChange={(event) => (setTo(event.target.value), setProblem(null))}
         />
-        <Button type="submit" className="mt-[22px] max-sm:col-span-2">
+        <Button type="submit" className="mt-[24px] max-sm:col-span-2">
           Keep it
         </Button>
       </form>

@@ -1,8 +1,9 @@
 import { shapeOfMeasure, type LengthStyle, type SizeTable } from '@merry-tailor/core'
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react'
 import { lengthText } from '../ui/length/length-text'
+import { Worded } from '../ui/length/Worded'
 import { tapeRange, tapeScale } from '../ui/tape/scale'
-import { Tape } from '../ui/tape/Tape'
+import { Tape, type TapePin } from '../ui/tape/Tape'
 import { useWidth } from '../ui/use-width'
 import { measureName } from '../words/stages'
 
@@ -65,7 +66,10 @@ export function BandTape({ measure, sizes, dogs, look, stepMm, onDrag }: BandTap
           height={26}
           usualWidth={640}
           bands={bands}
-          pins={dogs.filter((dog) => dog.mm >= fromMm && dog.mm <= toMm).map((dog) => ({ mm: dog.mm, kind: 'ink' as const, label: dog.name }))}
+          pins={named(
+            dogs.filter((dog) => dog.mm >= fromMm && dog.mm <= toMm),
+            scale.x,
+          )}
           title={`${measureName(measure)}: ${bands.map((band) => `${band.label} ${lengthText(band.fromMm, look)} to ${lengthText(band.toMm, look, true)}`).join('; ')}`}
         />
         {bands.flatMap((band) =>
@@ -97,13 +101,36 @@ export function BandTape({ measure, sizes, dogs, look, stepMm, onDrag }: BandTap
                 style={{ left: end === 0 ? at : at - 26 }}
               >
                 {/* A tab on its own side of the end, so that two sizes that meet keep one each. */}
-                <span className={`absolute bottom-2 h-7 w-3 border-2 border-ink bg-panel ${end === 0 ? 'left-0' : 'right-0'}`} aria-hidden />
+                <span className={`absolute top-0 h-7 w-3 border-2 border-ink bg-panel ${end === 0 ? 'left-0' : 'right-0'}`} aria-hidden />
               </button>
             )
           }),
         )}
       </div>
-      <p className="min-h-5 text-[14px] leading-[18px] text-mute">{says.length > 0 ? says.join(' ') : bands.length > 1 ? 'No gaps, no overlaps.' : ''}</p>
+      <p className="min-h-5 text-[14px] leading-[18px] text-mute">
+        <Worded text={says.length > 0 ? says.join(' ') : bands.length > 1 ? 'No gaps, no overlaps.' : ''} />
+      </p>
     </div>
+  )
+}
+
+/** Room a name needs beside its pin, px. */
+const NAME_WIDTH = 92
+
+/** Pins of dogs; where they stand too close for their names the first speaks for all. */
+function named(dogs: readonly DogPin[], x: (mm: number) => number): TapePin[] {
+  const inOrder = [...dogs].sort((a, b) => a.mm - b.mm)
+  const groups: DogPin[][] = []
+  for (const dog of inOrder) {
+    const last = groups.at(-1)
+    const before = last?.at(-1)
+    if (last && before && x(dog.mm) - x(before.mm) < NAME_WIDTH) last.push(dog)
+    else groups.push([dog])
+  }
+  return groups.flatMap((group) =>
+    group.map((dog, i): TapePin => {
+      const isLast = i === group.length - 1
+      return { mm: dog.mm, kind: 'ink', ...(isLast ? { label: group.length === 1 ? dog.name : `${group.length} dogs` } : {}) }
+    }),
   )
 }

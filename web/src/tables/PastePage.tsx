@@ -218,8 +218,8 @@ function Mapping({ pasted, onBack }: { pasted: Pasted; onBack: () => void }) {
             className="w-full"
           />
         </div>
-        <div>
-          <span className="mb-1 block text-[13.5px] font-semibold text-mute">Numbers are</span>
+        <div className="sm:col-span-2">
+          <span className="mb-1 block text-[13.5px] font-semibold text-mute">Numbers are (? while nobody has said)</span>
           <Segmented
             label="Numbers are"
             value={unit}
@@ -227,7 +227,7 @@ function Mapping({ pasted, onBack }: { pasted: Pasted; onBack: () => void }) {
               { value: 'in', label: 'Inches' },
               { value: 'cm', label: 'Centimetres' },
               { value: 'mm', label: 'Millimetres' },
-              { value: '', label: 'Not said' },
+              { value: '', label: '?' },
             ]}
             onChange={(next) => {
               setUnit(next)
@@ -300,7 +300,7 @@ function ColumnRow({ guess, meaning, sample, onSet }: ColumnRowProps) {
       <Picker
         label={`What “${guess.title}” stands for`}
         value={standsFor(meaning)}
-        placeholder="Which path does the maker mean?"
+        placeholder="Which path?"
         options={options}
         onChange={(stands) => onSet(meaningOf(stands, meaning, guess.title))}
       />

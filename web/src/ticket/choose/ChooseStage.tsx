@@ -99,8 +99,8 @@ export function ChooseStage() {
     (caution) => caution.level === 'stop',
   )
   return (
-    <div className="min-h-0 flex-1 max-md:overflow-y-auto md:grid md:grid-cols-[316px_1fr]">
-      <section aria-label="Sizes" className="order-2 flex min-h-0 flex-col bg-panel md:order-1 md:border-r-2 md:border-ink">
+    <div className="min-h-0 flex-1 max-md:flex max-md:flex-col max-md:overflow-y-auto md:grid md:grid-cols-[316px_1fr]">
+      <section aria-label="Sizes" className="order-2 flex min-h-0 flex-col bg-panel max-md:shrink-0 md:order-1 md:border-r-2 md:border-ink">
         <ItemTabs
           items={items}
           current={item.id}
@@ -173,7 +173,7 @@ export function ChooseStage() {
           </button>
         </div>
       </section>
-      <section aria-label="How it should fit" className="order-1 flex min-h-0 flex-col md:order-2">
+      <section aria-label="How it should fit" className="order-1 flex min-h-0 flex-col max-md:shrink-0 md:order-2">
         <header className="shrink-0 border-b-2 border-ink bg-bench px-5 py-2.5">
           {table && size ? (
             <div className="flex flex-wrap items-center gap-x-5">

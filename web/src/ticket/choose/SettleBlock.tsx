@@ -8,8 +8,7 @@ import { sizeName } from './size-name'
 
 /** What would settle the doubt: the tape whose reading would most be expected to decide, or that only a try-on does. */
 export function SettleBlock({ table, body, form }: { table: SizeTable; body: SizedBody; form: Form | null }) {
-  const { sheet, name } = useOpenTicket()
-  const [bench, changeBench] = useBench()
+  const { name } = useOpenTicket()
   const settled = useMemo(() => {
     const ids = [...new Set(table.sizes.flatMap((size) => Object.keys(size.bands)))]
     const guessed = ids.filter((id) => body[id]?.guess)
@@ -19,6 +18,7 @@ export function SettleBlock({ table, body, form }: { table: SizeTable; body: Siz
     return settle(table, body, { covarianceMm: (a, b) => share(a, b) * mm(a) * mm(b) })
   }, [table, body, form])
   const [best, ...others] = settled.gains
+  const guess = settled.gains.find((each) => body[each.measure]?.guess)
   const again = best && !body[best.measure]?.guess
   const more = others.filter((each) => each.gain >= 0.04).slice(0, 2)
   return (
@@ -30,30 +30,50 @@ export function SettleBlock({ table, body, form }: { table: SizeTable; body: Siz
           On paper nothing is open: <b>{sizeName(table, settled.favoured ?? '')}</b>. A hand on {name} says the rest.
         </p>
       )}
-      {settled.says === 'try-on' && <p className="mt-1">Only a try-on settles this. No tape would be expected to change the choice.</p>}
+      {settled.says === 'none-fits' && (
+        <p className="mt-1">
+          On paper none of these sizes fits, and no tape would be expected to change that. Another maker, another kind, or made to measure.
+        </p>
+      )}
+      {settled.says === 'try-on' && !guess && <p className="mt-1">Only a try-on settles this. No tape would be expected to change the choice.</p>}
+      {settled.says === 'try-on' && guess && (
+        <>
+          <p className="mt-1">No one tape decides this alone, but {measureName(guess.measure).toLowerCase()} is only guessed so far.</p>
+          <TakeIt measure={guess.measure} again={false} />
+        </>
+      )}
       {settled.says === 'tape' && best && (
         <>
           <p className="mt-1">
             {again ? `One more ${measureName(best.measure).toLowerCase()}` : measureName(best.measure)}{' '}
             {best.between && table.way !== 'made' ? (
               <>
-                decides between <b>{best.between[0]}</b> and <b>{best.between[1]}</b>.
+                decides between <b>{best.between[0] ?? 'none of these'}</b> and <b>{best.between[1] ?? 'none of these'}</b>.
               </>
             ) : (
               'would make it surer than any other tape.'
             )}
             {more.length > 0 && <span className="text-mute"> Next best: {more.map((each) => measureName(each.measure).toLowerCase()).join(', then ')}.</span>}
           </p>
-          <Link
-            onClick={() => changeBench({ extra: [...new Set([...bench.extra, best.measure])] })}
-            to={`/tickets/${sheet.ticket.id}/measure?tape=${best.measure}`}
-            className="mt-2 inline-flex min-h-11 items-center rounded-[2px] border-2 border-ink bg-panel px-3 font-bold hover:bg-bench"
-          >
-            Take {measureName(best.measure).toLowerCase()}
-            {again ? ' again' : ''}
-          </Link>
+          <TakeIt measure={best.measure} again={again === true} />
         </>
       )}
     </article>
+  )
+}
+
+/** To the bench, with this tape open. */
+function TakeIt({ measure, again }: { measure: string; again: boolean }) {
+  const { sheet } = useOpenTicket()
+  const [bench, changeBench] = useBench()
+  return (
+    <Link
+      onClick={() => changeBench({ extra: [...new Set([...bench.extra, measure])] })}
+      to={`/tickets/${sheet.ticket.id}/measure?tape=${measure}`}
+      className="mt-2 inline-flex min-h-11 items-center rounded-[2px] border-2 border-ink bg-panel px-3 font-bold hover:bg-bench"
+    >
+      Take {measureName(measure).toLowerCase()}
+      {again ? ' again' : ''}
+    </Link>
   )
 }

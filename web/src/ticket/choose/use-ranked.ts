@@ -1,6 +1,7 @@
 import {
   adviseSizes,
   atHandFirst,
+  crateSeries,
   pieceTableId,
   rankAll,
   rankPieces,
@@ -56,7 +57,9 @@ export function useRanked(item: Item | undefined): RankedItem {
     if (!item) return { ranked: [], choice: undefined, body, form }
     const choice = sheet.choices.findLast((each) => each.itemId === item.id)
     const pinned = choice ? tables?.find((table) => table.id === choice.tableId && table.version === choice.tableVersion) : undefined
-    const serving = newestTables(tables ?? [])
+    // Crates come in one series, whoever makes them.
+    const usual = item.family.startsWith('K') ? [crateSeries(item.family as 'K1')] : []
+    const serving = [...usual, ...newestTables(tables ?? [])]
       .map((table): SizeTable => (pinned?.id === table.id ? pinned : table))
       .filter((table) => tableServes(table, item) || table === pinned)
     const advised = (each: RankedTable, piece: Piece | null): RankedChoice => ({ ...each, advice: adviseSizes(each.table, each.sizes), piece })

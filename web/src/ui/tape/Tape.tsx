@@ -107,6 +107,9 @@ function Bands({ scale, y, bands, crossed }: { scale: TapeScale; y: number; band
         <pattern id={hatch} width={6} height={6} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
           <line x1={3} x2={3} y1={0} y2={6} stroke="var(--edge)" strokeWidth={2.6} />
         </pattern>
+        <pattern id={`${hatch}x`} width={6} height={6} patternUnits="userSpaceOnUse" patternTransform="rotate(-45)">
+          <line x1={3} x2={3} y1={0} y2={6} stroke="var(--edge)" strokeWidth={1.6} />
+        </pattern>
       </defs>
       {inOrder.slice(1).map((band, i) => {
         const from = x(inOrder[i]?.toMm ?? band.fromMm)
@@ -149,6 +152,17 @@ function Bands({ scale, y, bands, crossed }: { scale: TapeScale; y: number; band
             )}
           </g>
         )
+      })}
+      {inOrder.slice(1).map((band, i) => {
+        const before = inOrder[i]
+        const [from, to] = [x(band.fromMm), x(Math.min(before?.toMm ?? band.fromMm, band.toMm))]
+        return to > from + 0.5 ? (
+          <g key={`lap-${band.label}`} data-part="overlap">
+            <rect x={from} y={y + BAND_HEIGHT - 8} width={to - from} height={8} fill="var(--panel)" />
+            <rect x={from} y={y + BAND_HEIGHT - 8} width={to - from} height={8} fill={`url(#${hatch})`} stroke="var(--edge)" />
+            <rect x={from} y={y + BAND_HEIGHT - 8} width={to - from} height={8} fill={`url(#${hatch}x)`} />
+          </g>
+        ) : null
       })}
     </g>
   )
