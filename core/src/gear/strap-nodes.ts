@@ -20,7 +20,6 @@ export const STRAP_NODES = {
   aheadOfWithers: { on: 'L03', back: -0.03, down: 0 },
   collarTop: { on: 'L19', back: 0.01, down: 0.02 },
   collarFront: { on: 'L24' },
-  sternumEnd: { on: 'L02', down: 0.99 },
   girthTop: { on: 'L06', back: 0.13, down: 0 },
   girthSide: { on: 'L06', back: 0.13, down: 0.5 },
   girthLow: { on: 'L06', back: 0.13, down: 1 },

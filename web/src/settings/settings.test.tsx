@@ -29,6 +29,34 @@ describe('the shop’s agreements', () => {
     await waitFor(() => expect(store.getState().settings.inchStep).toBe(0.0625))
   })
 
+  it('takes a side where practitioners disagree, and goes back to the case', async () => {
+    open()
+    const view = await screen.findByRole('radiogroup', { name: 'Strap across the chest' })
+    fireEvent.click(within(view).getByRole('radio', { name: 'Second' }))
+    await waitFor(() => expect(changes()).toContainEqual({ field: 'views', from: {}, to: { D17: 'B' } }))
+    fireEvent.click(within(view).getByRole('radio', { name: 'By the case' }))
+    await waitFor(() => expect(changes()).toContainEqual({ field: 'views', from: { D17: 'B' }, to: {} }))
+  })
+
+  it('keeps its own angles, rising one after the other', async () => {
+    open()
+    const field = await screen.findByLabelText('Full length up to, °')
+    const leave = (value: string): void => {
+      fireEvent.change(field, { target: { value } })
+      fireEvent.blur(field)
+    }
+    leave('30')
+    expect((await screen.findByRole('alert')).textContent).toBe('The three angles rise one after the other.')
+    leave('8')
+    await waitFor(() =>
+      expect(changes()).toContainEqual({
+        field: 'lineBands',
+        from: { wheelBelowDeg: -10, fullToDeg: 5, halfToDeg: 20 },
+        to: { wheelBelowDeg: -10, fullToDeg: 8, halfToDeg: 20 },
+      }),
+    )
+  })
+
   it('show what is wrong with a number at its field, and both values when somebody was faster', async () => {
     open()
     const field = await screen.findByLabelText<HTMLInputElement>('Two readings may differ, mm')

@@ -127,6 +127,7 @@ export function tableId(draft: Pick<TableDraft, 'maker' | 'name'>, taken: readon
   const slug =
     `${draft.maker} ${draft.name}`
       .normalize('NFKD')
+      .replace(/\p{M}/gu, '')
       .toLowerCase()
       .replace(/[^a-z0-9]+/g, '-')
       .replace(/^-+|-+$/g, '')

@@ -10,9 +10,12 @@ import {
   type DogSheet,
   type Fitter,
   type Item,
+  type NewPiece,
+  type Piece,
   type Reading,
   type ShopFields,
   type SizeTable,
+  type Supply,
   type TicketSheet,
 } from '@merry-tailor/core'
 import { cleanup, configure, render } from '@testing-library/react'
@@ -34,6 +37,8 @@ export interface TestShop {
   sizeTables: SizeTable[]
   dogSheets: Record<string, DogSheet>
   fitters: Fitter[]
+  pieces: Piece[]
+  supply: Supply[]
   shop: ShopFields
   /** Answers of a test's own, by the beginning of `METHOD /path`. */
   answers: Record<string, (body: unknown) => Response>
@@ -134,8 +139,15 @@ function write(method: string, path: string, body: unknown): Response {
     recipe(sheet, { ticketId: sheet.ticket.id, roundId, id, body: body as never })
     return json(body)
   }
+  const piece = /^\/pieces\/([^/]+)$/.exec(path)?.[1]
+  if (piece && method === 'PUT') {
+    const { at, ...made } = body as NewPiece
+    shop.pieces.push({ ...made, id: piece, retired: null, createdAt: at })
+    return json(body)
+  }
   const changes = (body as { changes?: { field: string; to: unknown }[] } | null)?.changes ?? []
-  const target = path === '/shop' ? shop.shop : (sheet?.ticket ?? shop.dogs.find((dog) => path === `/dogs/${dog.id}`))
+  const target =
+    path === '/shop' ? shop.shop : (shop.pieces.find((each) => each.id === piece) ?? sheet?.ticket ?? shop.dogs.find((dog) => path === `/dogs/${dog.id}`))
   if (method === 'PATCH' && target) for (const { field, to } of changes) (target as unknown as Record<string, unknown>)[field] = to
   return json(body)
 }
@@ -152,6 +164,8 @@ function read(path: string): Response {
   if (path.startsWith('/size-tables')) return json(shop.sizeTables)
   if (path === '/fitters') return json(shop.fitters)
   if (path === '/shop') return json(shop.shop)
+  if (path === '/pieces') return json(shop.pieces)
+  if (path === '/supply') return json(shop.supply)
   if (path.startsWith('/reminders')) return json({ again: [], back: [] })
   return json([])
 }
@@ -173,7 +187,7 @@ export function withTestShop(): void {
     Element.prototype.releasePointerCapture = () => undefined
   })
   beforeEach(async () => {
-    shop = { tickets: [], dogs: [], sizeTables: [], dogSheets: {}, fitters: [], shop: { ...USUAL_SHOP }, answers: {}, sent: [] }
+    shop = { tickets: [], dogs: [], sizeTables: [], dogSheets: {}, fitters: [], pieces: [], supply: [], shop: { ...USUAL_SHOP }, answers: {}, sent: [] }
     wideScreen()
     vi.stubGlobal(
       'fetch',

@@ -96,7 +96,7 @@ export function AllSizesRoom() {
           , or say under Ask what the dog will do.
         </p>
       ) : (
-        <ul className="bg-panel">
+        <ul aria-label="Sizes, best first" className="bg-panel">
           {shown.slice(0, many).map((row) => (
             <SizeRow key={`${row.table.table.id} ${row.size.label}`} row={row} />
           ))}

@@ -32,6 +32,42 @@ describe('Ask', () => {
     await waitFor(() => expect(testShop().sent.at(-1)?.body).toMatchObject({ family: 'H11', school: 'A' }))
   })
 
+  it('asks how the dog goes, its place in a team, the purse and the air, and keeps each answer', async () => {
+    renderStage(aTicket({ ticket: { activities: ['sled-team'] } }), 'ask', <AskStage />)
+    fireEvent.click(await screen.findByRole('button', { name: 'Crabs sideways' }))
+    await waitFor(() => expect(changes('/tickets')).toContainEqual({ field: 'traits', from: [], to: ['crabs'] }))
+    fireEvent.click(await screen.findByRole('button', { name: 'Crabs sideways', pressed: true }))
+    await waitFor(() => expect(changes('/tickets')).toContainEqual({ field: 'traits', from: ['crabs'], to: [] }))
+    fireEvent.click(screen.getByRole('radio', { name: 'Wheel' }))
+    await waitFor(() => expect(changes('/tickets')).toContainEqual({ field: 'teamPlace', from: null, to: 'wheel' }))
+    const leave = (label: string, value: string): void => {
+      const field = screen.getByLabelText(label)
+      fireEvent.change(field, { target: { value } })
+      fireEvent.blur(field)
+    }
+    leave('May cost, for each piece', 'lots')
+    expect((await screen.findByRole('alert')).textContent).toBe('A number from 0 to 100000, or nothing.')
+    leave('May cost, for each piece', '42,5')
+    leave('Air at the work, °C', '−3')
+    leave('Who else will wear it', 'Her brother')
+    await waitFor(() =>
+      expect(changes('/tickets')).toEqual(
+        expect.arrayContaining([
+          { field: 'budget', from: null, to: 42.5 },
+          { field: 'airC', from: null, to: -3 },
+          { field: 'alsoWorn', from: '', to: 'Her brother' },
+        ]),
+      ),
+    )
+  })
+
+  it('asks nothing about teams of a dog that strolls', async () => {
+    renderStage(aTicket(), 'ask', <AskStage />)
+    await screen.findByRole('button', { name: 'Crabs sideways' })
+    expect(screen.queryByRole('radio', { name: 'Wheel' })).toBeNull()
+    expect(screen.queryByLabelText('Air at the work, °C')).toBeNull()
+  })
+
   it('offers every family of the trade on its shelf', async () => {
     renderStage(aTicket(), 'ask', <AskStage />)
     const boots = await screen.findByRole('group', { name: 'Boots' })

@@ -24,7 +24,8 @@ export function wayOptions(ranked: readonly RankedChoice[], supply: readonly Sup
         way,
         grade: found.grade,
         misses: found.best?.perMeasure.filter((fit) => fit.grade === 'fails').length ?? 0,
-        orderBy: neededOn ? orderBy(neededOn, lead, { marginWeeks: way === 'made' ? 2 : 0.5 }) : null,
+        // What hangs on our rack needs no ordering.
+        orderBy: neededOn && found.table.lead.maxWeeks > 0 ? orderBy(neededOn, lead, { marginWeeks: way === 'made' ? 2 : 0.5 }) : null,
         peak: leadOn(month, lead).peak,
         onShelf: heard && way !== 'made' ? (heard.count[found.best?.label ?? ''] ?? null) : null,
         price: found.table.price?.[0] ?? null,

@@ -96,4 +96,122 @@ describe('Choose', () => {
     renderStage(aTicket({ readings: twice('M07', 650), ticket: { neededOn: '2026-01-10' } }), 'choose', <ChooseStage />)
     expect(await screen.findByText(/Too late to order for/)).toBeDefined()
   })
+
+  it('takes what was not read from the form, as a guess, and never calls it a reading', async () => {
+    testShop().sizeTables = [table({ sizes: [{ label: 'M', bands: { M07: [600, 700], M06: [10, 900] } }] })]
+    renderStage(aTicket({ readings: twice('M07', 650) }), 'choose', <ChooseStage />)
+    expect(await screen.findByText(/No tape yet: from the others it should read/, { selector: '.sr-only' })).toBeDefined()
+    expect(screen.getByText('Should hold, a guess')).toBeDefined()
+  })
+
+  it('names the tape that decides, and leads to it', async () => {
+    testShop().sizeTables = [
+      table({
+        sizes: [
+          { label: 'S', bands: { M07: [500, 650] } },
+          { label: 'M', bands: { M07: [650, 800] } },
+        ],
+      }),
+    ]
+    const router = renderStage(aTicket({ readings: twice('M07', 649) }), 'choose', <ChooseStage />)
+    const block = await screen.findByRole('article', { name: 'What would settle it' })
+    expect(block.textContent).toContain('One more girth, largest decides between')
+    fireEvent.click(within(block).getByRole('link', { name: 'Take girth, largest again' }))
+    await waitFor(() => expect(`${router.state.location.pathname}${router.state.location.search}`).toMatch(/measure\?tape=M07$/))
+  })
+
+  it('says that only a try-on settles it, or that nothing is open', async () => {
+    renderStage(aTicket({ readings: twice('M07', 650) }), 'choose', <ChooseStage />)
+    const block = await screen.findByRole('article', { name: 'What would settle it' })
+    expect(block.textContent).toContain('On paper nothing is open: M')
+  })
+
+  it('shows both outcomes of two near sizes, the rule, and what the maker says and does not', async () => {
+    testShop().sizeTables = [
+      table({
+        family: 'H11',
+        rules: { fingers: [1, 2] },
+        sizes: [
+          { label: '5', bands: { M01: [400, 440] } },
+          { label: '6', bands: { M01: [445, 490] } },
+        ],
+      }),
+    ]
+    renderStage(aTicket({ items: [anItem({ family: 'H11' })], readings: twice('M01', 441) }), 'choose', <ChooseStage />)
+    const five = await screen.findByRole('region', { name: 'In 5' })
+    expect(five.textContent).toContain('chokes, coughs or gasps')
+    expect(screen.getByRole('region', { name: 'In 6' }).textContent).toContain('neck slides')
+    expect(document.body.textContent).toContain('go down: it looks tiny')
+    expect(document.body.textContent).toContain('Harbour Hems says: 1 to 2 fingers under a strap.')
+    expect(document.body.textContent).toContain('Nothing from Harbour Hems on how it is cut, a dog between sizes')
+  })
+
+  it('says what the trade does where neck and length disagree', async () => {
+    testShop().sizeTables = [table({ family: 'H11', sizes: [{ label: '5', bands: { M01: [430, 470], M13: [700, 760] } }] })]
+    renderStage(aTicket({ items: [anItem({ family: 'H11' })], readings: [...twice('M01', 450), ...twice('M13', 600)] }), 'choose', <ChooseStage />)
+    expect((await screen.findByRole('article', { name: 'Where the tapes disagree' })).textContent).toContain('Whatever the neck says, leave this family')
+  })
+
+  it('puts the shop’s own piece first where it fits, by its flat measures before its label', async () => {
+    testShop().pieces = [
+      { id: '01900000-0000-7000-8000-00000000aaaa', tag: 'Peg 1', family: 'H01', maker: 'Harbour Hems', label: 'L', tableId: 'plain-y', flat: { M07: [660, 690] }, sliders: '', home: 'loan', holder: 'Next door', wearerId: null, state: 'worn', wear: '', retired: null, createdAt: '2026-01-01T00:00:00Z' },
+    ] // prettier-ignore
+    renderStage(aTicket({ readings: twice('M07', 650) }), 'choose', <ChooseStage />)
+    expect(await screen.findByRole('heading', { level: 1, name: /Peg 1 on Tern/ })).toBeDefined()
+    expect(screen.getByText(/On loan, Next door; worn\. Laid flat and measured\./)).toBeDefined()
+    fireEvent.click(screen.getByRole('button', { name: /Try Peg 1/ }))
+    await waitFor(() => expect(choices()[0]).toMatchObject({ tableId: 'piece-01900000-0000-7000-8000-00000000aaaa', labels: ['Peg 1'] }))
+  })
+
+  it('shows shelves and weeks as the supplier has them, or its last word with its age', async () => {
+    const heard = { tableId: 'plain-y', count: { S: 0, M: 4, L: 2 }, lead: { minWeeks: 0, maxWeeks: 1 }, countedAt: new Date(Date.now() - 3 * 86_400_000).toISOString(), heardAt: '', reached: false } // prettier-ignore
+    testShop().supply = [heard]
+    renderStage(aTicket({ readings: twice('M07', 650) }), 'choose', <ChooseStage />)
+    expect(await screen.findByText('4 on the shelf')).toBeDefined()
+    expect(screen.getByText('none on the shelf')).toBeDefined()
+    expect(screen.getByText('Supplier not reached; counted 3 days ago.')).toBeDefined()
+  })
+
+  it('weighs the ways: too late, too dear, first weeks', async () => {
+    const soon = new Date(Date.now() + 2 * 86_400_000).toISOString().slice(0, 10)
+    testShop().sizeTables = [
+      table({ price: [20, 25] }),
+      table({ id: 'cut', way: 'made', price: [70, 90], lead: { minWeeks: 4, maxWeeks: 6 }, sizes: [{ label: 'To measure', bands: { M07: [300, 1200] } }] }),
+    ]
+    renderStage(
+      aTicket({
+        items: [anItem({ way: 'undecided' })],
+        readings: twice('M07', 650),
+        ticket: { activities: ['learning-puller'], budget: 40, neededOn: soon },
+      }),
+      'choose',
+      <ChooseStage />,
+    )
+    const ways = await screen.findByRole('region', { name: 'Ways to get it' })
+    const rows = within(ways)
+      .getAllByRole('listitem')
+      .map((each) => each.textContent)
+    expect(rows[0]).toMatch(/^StockFirst/)
+    expect(rows.find((each) => each.startsWith('Made'))).toMatch(/Not now.*too late for the day needed.*over what it may cost/)
+    expect(rows.find((each) => each.startsWith('Second-hand'))).toContain('seams and sliders')
+  })
+
+  it('offers crates in their usual series', async () => {
+    testShop().sizeTables = []
+    renderStage(
+      aTicket({
+        items: [anItem({ family: 'K1' })],
+        readings: [...twice('M42', 800), ...twice('M41', 560), ...twice('M39', 560), ...twice('M40', 570), ...twice('M44', 230)],
+      }),
+      'choose',
+      <ChooseStage />,
+    )
+    expect(await screen.findByRole('heading', { level: 1, name: /36 on Tern/ })).toBeDefined()
+  })
+
+  it('warns of a dog heavier than the one a car harness was tested with', async () => {
+    testShop().sizeTables = [table({ family: 'H24', sizes: [{ label: 'M', bands: { M07: [600, 700] }, testedKg: 15 }] })]
+    renderStage(aTicket({ items: [anItem({ family: 'H24' })], readings: twice('M07', 650) }), 'choose', <ChooseStage />)
+    expect(await screen.findByText(/Heavier than the dog it was tested with/)).toBeDefined()
+  })
 })

@@ -101,15 +101,21 @@ function Bands({ scale, y, bands, crossed }: { scale: TapeScale; y: number; band
   const { x, width } = scale
   const hatch = `hatch-${useId().replace(/[^a-z0-9]/gi, '')}`
   const inOrder = [...bands].sort((a, b) => a.fromMm - b.fromMm)
+  const overlaps = inOrder.slice(1).flatMap((band, i) => {
+    const toMm = Math.min(inOrder[i]?.toMm ?? band.fromMm, band.toMm)
+    return toMm > band.fromMm ? [{ label: band.label, from: x(band.fromMm), to: x(toMm) }] : []
+  })
   return (
     <g>
       <defs>
         <pattern id={hatch} width={6} height={6} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
           <line x1={3} x2={3} y1={0} y2={6} stroke="var(--edge)" strokeWidth={2.6} />
         </pattern>
-        <pattern id={`${hatch}x`} width={6} height={6} patternUnits="userSpaceOnUse" patternTransform="rotate(-45)">
-          <line x1={3} x2={3} y1={0} y2={6} stroke="var(--edge)" strokeWidth={1.6} />
-        </pattern>
+        {overlaps.length > 0 && (
+          <pattern id={`${hatch}x`} width={6} height={6} patternUnits="userSpaceOnUse" patternTransform="rotate(-45)">
+            <line x1={3} x2={3} y1={0} y2={6} stroke="var(--edge)" strokeWidth={1.6} />
+          </pattern>
+        )}
       </defs>
       {inOrder.slice(1).map((band, i) => {
         const from = x(inOrder[i]?.toMm ?? band.fromMm)
@@ -153,17 +159,13 @@ function Bands({ scale, y, bands, crossed }: { scale: TapeScale; y: number; band
           </g>
         )
       })}
-      {inOrder.slice(1).map((band, i) => {
-        const before = inOrder[i]
-        const [from, to] = [x(band.fromMm), x(Math.min(before?.toMm ?? band.fromMm, band.toMm))]
-        return to > from + 0.5 ? (
-          <g key={`lap-${band.label}`} data-part="overlap">
-            <rect x={from} y={y + BAND_HEIGHT - 8} width={to - from} height={8} fill="var(--panel)" />
-            <rect x={from} y={y + BAND_HEIGHT - 8} width={to - from} height={8} fill={`url(#${hatch})`} stroke="var(--edge)" />
-            <rect x={from} y={y + BAND_HEIGHT - 8} width={to - from} height={8} fill={`url(#${hatch}x)`} />
-          </g>
-        ) : null
-      })}
+      {overlaps.map(({ label, from, to }) => (
+        <g key={`lap-${label}`} data-part="overlap">
+          <rect x={from} y={y + BAND_HEIGHT - 8} width={to - from} height={8} fill="var(--panel)" />
+          <rect x={from} y={y + BAND_HEIGHT - 8} width={to - from} height={8} fill={`url(#${hatch})`} stroke="var(--edge)" />
+          <rect x={from} y={y + BAND_HEIGHT - 8} width={to - from} height={8} fill={`url(#${hatch}x)`} />
+        </g>
+      ))}
     </g>
   )
 }

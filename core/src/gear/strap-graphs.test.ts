@@ -1,0 +1,98 @@
+import { describe, expect, it } from 'vitest'
+import { solveForm, typicalForm, type Form } from '../form/index.ts'
+import { FamilyId } from '../model/index.ts'
+import { adjustersOf, families, layStraps, placeOn, ringsFor, STRAP_NODES, strapGraphs } from './index.ts'
+
+const forms: [string, Form][] = (['Chihuahua', 'Greyhound', 'Dachshund', 'Great Dane', 'Pug', 'Siberian Husky'] as const).map((breed) => [
+  breed,
+  typicalForm({ breed }),
+])
+
+describe('strap graphs', () => {
+  it('there is one for every family, and every node is used', () => {
+    expect(Object.keys(strapGraphs).sort()).toEqual([...FamilyId.options].sort())
+    const used = new Set(
+      Object.values(strapGraphs).flatMap((graph) => [
+        ...graph.edges.flatMap((edge) => edge.through),
+        ...graph.panels.flatMap((panel) => panel.outline),
+        ...graph.rings,
+        graph.pull,
+      ]),
+    )
+    for (const node of Object.keys(STRAP_NODES)) expect([node, used.has(node as never)]).toEqual([node, true])
+  })
+
+  it('a harness hangs together: from any strap every other is reached', () => {
+    for (const family of FamilyId.options.filter((id) => id.startsWith('H'))) {
+      const parts = [...strapGraphs[family].edges.map((edge) => [...edge.through]), ...strapGraphs[family].panels.map((panel) => [...panel.outline])]
+      const reached = new Set(parts[0])
+      for (let more = true; more;) {
+        more = false
+        for (const part of parts)
+          if (part.some((node) => reached.has(node)) && part.some((node) => !reached.has(node))) {
+            for (const node of part) reached.add(node)
+            more = true
+          }
+      }
+      // The X of a cross-back is sewn to the straps it crosses, between their nodes.
+      const loose = parts.filter((part) => !part.some((node) => reached.has(node))).flat()
+      expect([
+        family,
+        loose.filter(
+          (node) =>
+            !['bladeTop', 'crossMid', 'crossRearSide', 'bellyTop', 'bellySide', 'bellyLow', 'shaftFore', 'girthSide', 'girthLow', 'tailSide'].includes(node),
+        ),
+      ]).toEqual([family, []])
+    }
+  })
+
+  it('what pulls has a pull point, and it lies where its family lets the pull leave', () => {
+    for (const family of FamilyId.options) {
+      const { pull } = strapGraphs[family]
+      expect([family, pull !== null]).toEqual([family, family.startsWith('H')])
+    }
+    expect(strapGraphs.H14.pull).toBe('backHalf')
+    expect(strapGraphs.H08.pull).toBe('lump')
+  })
+
+  it('adjusters: two to five on what is set at the dog, none on what is sewn fixed', () => {
+    for (const family of ['H01', 'H02', 'H03', 'H07', 'H08', 'H09', 'H10'] as const)
+      expect([family, adjustersOf(family) >= 2 && adjustersOf(family) <= 5]).toEqual([family, true])
+    for (const family of ['H11', 'H12', 'H13', 'H16', 'H18', 'H19', 'H20'] as const) expect([family, adjustersOf(family)]).toEqual([family, 0])
+  })
+
+  it.each(forms)('lie on the dog, whatever its build: %s', (_, form) => {
+    const { withers, tail, girth } = form.sections
+    const back = withers.tx - tail.tx
+    for (const family of FamilyId.options) {
+      const laid = layStraps(form, family)
+      for (const { points, lengthMm } of laid.straps) {
+        expect(Number.isFinite(lengthMm) && lengthMm > 0).toBe(true)
+        for (const [x, z] of points) {
+          expect(x).toBeLessThan(form.landmarks.L01![0] + 0.35 * back)
+          expect(x).toBeGreaterThan(tail.tx - 0.4 * back)
+          expect(z).toBeGreaterThan(0)
+          expect(z).toBeLessThan(withers.tz * 1.8)
+        }
+      }
+      const sides = laid.straps.filter((strap) => strap.role === 'girth').flatMap((strap) => strap.points)
+      for (const [, z] of sides) expect(z).toBeGreaterThan(girth.uz - 0.1 * back)
+      expect(families[family].shelf === 'boot' || families[family].shelf === 'crate').toBe(laid.around !== null)
+    }
+  })
+
+  it('follow the dog: a longer back moves the pull point of a cross-back to its tail', () => {
+    const [short, long] = [400, 520].map((mm) => solveForm({ M14: { mm, sigmaMm: 4 }, M07: { mm: 680, sigmaMm: 4 } }, null)) as [Form, Form]
+    const pull = (form: Form) => layStraps(form, 'H11').pull!
+    expect(pull(long)[0]).toBeLessThan(pull(short)[0] - 80)
+    for (const form of [short, long]) expect(Math.hypot(pull(form)[0] - form.landmarks.L14![0], pull(form)[1] - form.landmarks.L14![2])).toBeLessThan(30)
+    // On the girth strap the topline and the underline are found at the strap's own place.
+    const [top, low] = [placeOn(short, STRAP_NODES.girthTop), placeOn(short, STRAP_NODES.girthLow)]
+    expect(top[0]).toBe(low[0])
+    expect(top[1] - low[1]).toBeCloseTo(short.sections.girth.tz - short.sections.girth.uz, -2)
+  })
+})
+
+it('rings are asked for by the work', () => {
+  expect(ringsFor([])).toEqual(['back'])
+})

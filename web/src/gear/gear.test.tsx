@@ -1,0 +1,73 @@
+import type { Piece } from '@merry-tailor/core'
+import { fireEvent, screen, waitFor, within } from '@testing-library/react'
+import { describe, expect, it } from 'vitest'
+import { AT, nextId, renderPage, testShop, withTestShop } from '../test/shop'
+import { GearPage } from './GearPage'
+
+withTestShop()
+const aPiece = (over: Partial<Piece> = {}): Piece => ({
+  id: nextId(), tag: 'Peg 1', family: 'H11', maker: 'Test', label: 'M', tableId: null, flat: {}, sliders: '', home: 'shop', holder: '', wearerId: null, state: 'good', wear: '', retired: null, createdAt: AT, ...over,
+}) // prettier-ignore
+const open = () => renderPage('/gear', '/gear', <GearPage />)
+const changes = () =>
+  testShop()
+    .sent.filter((each) => each.method === 'PATCH')
+    .map((each) => (each.body as { changes: { field: string; to: unknown }[] }).changes[0])
+
+describe('Gear', () => {
+  it('takes in a piece by the name written on it, and not without one', async () => {
+    open()
+    await screen.findByText(/Nothing here yet/)
+    fireEvent.click(screen.getByRole('button', { name: 'Take in a piece' }))
+    expect((await screen.findByRole('alert')).textContent).toContain('type that')
+    fireEvent.change(screen.getByLabelText('Name written on the piece'), { target: { value: 'Peg 4' } })
+    fireEvent.click(screen.getByRole('button', { name: 'Take in a piece' }))
+    await screen.findByRole('heading', { level: 1, name: 'Peg 4' })
+    expect(testShop().sent[0]?.body).toMatchObject({ tag: 'Peg 4', family: 'H01', flat: {} })
+  })
+
+  it('keeps flat measures in the unit of the bench, and says at the field what is wrong', async () => {
+    testShop().pieces = [aPiece()]
+    open()
+    const flat = await screen.findByRole('region', { name: 'Laid flat' })
+    const type = (label: string, value: string): void => void fireEvent.change(within(flat).getByLabelText(label), { target: { value } })
+    const keep = (): void => void fireEvent.click(within(flat).getByRole('button', { name: 'Keep it' }))
+    type('Shortest, cm', 'wide')
+    keep()
+    expect((await within(flat).findByRole('alert')).textContent).toContain('A length')
+    type('Shortest, cm', '58')
+    type('Longest, cm', '55')
+    keep()
+    expect((await within(flat).findByRole('alert')).textContent).toContain('Shorter than its shortest')
+    expect(within(flat).getByLabelText<HTMLInputElement>('Shortest, cm').value).toBe('58')
+    type('Longest, cm', '')
+    keep()
+    await waitFor(() => expect(changes()).toEqual([{ field: 'flat', from: {}, to: { M01: [580, 580] } }]))
+    expect(await within(flat).findByText('Harness neck', { selector: 'span.font-semibold' })).toBeDefined()
+    fireEvent.click(within(flat).getByRole('button', { name: 'Take Harness neck off' }))
+    await waitFor(() => expect(changes().at(-1)).toMatchObject({ to: {} }))
+  })
+
+  it('retires a car harness after a crash for good, and takes a worn one back', async () => {
+    testShop().pieces = [aPiece({ tag: 'Car', family: 'H24' })]
+    open()
+    fireEvent.click(await screen.findByRole('button', { name: 'Was in a crash' }))
+    await waitFor(() => expect(changes()[0]).toMatchObject({ field: 'retired', to: { why: 'crash' } }))
+    expect(await screen.findByText(/stays out of use/)).toBeDefined()
+    expect(screen.queryByRole('button', { name: 'Take it back into use' })).toBeNull()
+  })
+
+  it('offers a crash to nothing but gear for the car, and shows what the server refuses', async () => {
+    testShop().pieces = [aPiece({ retired: { on: '2026-01-02', why: 'worn-out' } }), aPiece({ tag: 'Peg 2' })]
+    open()
+    await screen.findByRole('heading', { level: 1, name: 'Peg 2' })
+    expect(screen.queryByRole('button', { name: 'Was in a crash' })).toBeNull()
+    testShop().answers['PATCH /pieces'] = () => new Response('{"code":"stale-edit","detail":"The same field was changed meanwhile."}', { status: 409 })
+    fireEvent.click(screen.getByRole('radio', { name: 'Worn' }))
+    expect((await screen.findByRole('alert')).textContent).toContain('meanwhile')
+    delete testShop().answers['PATCH /pieces']
+    fireEvent.click(screen.getByRole('button', { name: /Peg 1/ }))
+    fireEvent.click(await screen.findByRole('button', { name: 'Take it back into use' }))
+    await waitFor(() => expect(changes().at(-1)).toMatchObject({ field: 'retired', to: null }))
+  })
+})
