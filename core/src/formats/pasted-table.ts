@@ -131,7 +131,7 @@ export function tableFromPasted({ head, rows }: Pasted, { unit, columns, giveMm,
   if (twice) problems.push({ at: 'columns', message: `two columns are said to be ${twice}` })
   if (!columns.some((column) => column && 'measure' in column)) problems.push({ at: 'columns', message: 'say of at least one column which path it is' })
   const seen = new Map<string, number>()
-  let noUnit = false
+  const noUnit: string[] = []
   const sizes = rows.map((cells, r): SizeTable['sizes'][number] => {
     const label = sizeAt < 0 ? '' : (cells[sizeAt] ?? '')
     const at = (c: number): string => `row ${r + 2}, “${head[c] ?? `column ${c + 1}`}”`
@@ -152,7 +152,7 @@ export function tableFromPasted({ head, rows }: Pasted, { unit, columns, giveMm,
       }
       const read = parseSpan(cell, unit)
       if (!read.ok) {
-        if (read.says === 'has no unit') noUnit = true
+        if (read.says === 'has no unit') noUnit.push(at(c))
         else problems.push({ at: at(c), message: `“${cell}” ${read.says}` })
         return
       }
@@ -169,7 +169,7 @@ export function tableFromPasted({ head, rows }: Pasted, { unit, columns, giveMm,
     }
     return { label, bands, ...(Object.keys(straps).length > 0 ? { straps } : {}), ...(testedKg === undefined ? {} : { testedKg }) }
   })
-  if (noUnit) problems.unshift({ at: 'unit', message: 'say whether these are inches or centimetres' })
+  if (noUnit.length > 0) problems.unshift({ at: 'unit', message: 'say whether these are inches or centimetres' })
   if (problems.length > 0) return { ok: false, problems }
   const unjudged = head.filter((title, c) => (columns[c] === null || columns[c]?.kind === 'unjudged') && title !== '')
   const read = SizeTable.safeParse({ lead: { minWeeks: 0, maxWeeks: 0 }, ...table, unit: unit ?? 'mm', sizes, ...(unjudged.length > 0 ? { unjudged } : {}) })

@@ -1,5 +1,5 @@
 import type { SizeTable } from '../model/index.ts'
-import type { RankedSize } from './rank-sizes.ts'
+import type { RankedSize } from './ranked-size.ts'
 
 /** What to put on the dog: one size, two one after the other, or nothing from this table yet. */
 export interface SizeAdvice {

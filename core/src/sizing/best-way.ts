@@ -93,5 +93,15 @@ export function rankWays({ options, today, neededOn, growing, beginner, budget, 
     return { ...option, verdict: barred ? 'not-now' : 'works', reasons, points }
   })
   ranked.sort((a, b) => Number(a.verdict === 'not-now') - Number(b.verdict === 'not-now') || b.points - a.points)
-  return ranked.map(({ points: _, ...way }, i) => (i === 0 && way.verdict === 'works' ? { ...way, verdict: 'first' } : way))
+  return ranked.map(({ way, grade, misses, orderBy, peak, onShelf, price, verdict, reasons }, i) => ({
+    way,
+    grade,
+    misses,
+    orderBy,
+    peak,
+    onShelf,
+    price,
+    reasons,
+    verdict: i === 0 && verdict === 'works' ? 'first' : verdict,
+  }))
 }

@@ -1,24 +1,7 @@
 import { families } from '../gear/index.ts'
 import type { FamilyId } from '../model/index.ts'
-import type { MeasureFit, RankedSize } from './rank-sizes.ts'
+import type { Conflict, MeasureFit, RankedSize } from './ranked-size.ts'
 import type { SizedBody } from './sized-body.ts'
-
-/** Measures that disagree about one size, and what practitioners do then (handbook 6.3). */
-export type Conflict =
-  /** The neck fits, the length is far past the tail: leave the full-length family, whatever the neck says. */
-  | { code: 'length-veto'; measures: string[]; byMm: number }
-  /** The neck fits, the end lies a little past the tail, all else is right: accept. */
-  | { code: 'past-tail-accept'; measures: string[]; byMm: number }
-  /** The neck fits, the sides are too short for the armpit. */
-  | { code: 'armpit'; measures: string[]; byMm: number }
-  /** The girth says this size, an adjustable neck another: the girth decides. */
-  | { code: 'girth-decides'; measures: string[]; byMm: number }
-  /** The neck cannot be adjusted, so it decides. */
-  | { code: 'neck-decides'; measures: string[]; byMm: number }
-  /** The neck is thicker than the head: the dog may back out. */
-  | { code: 'neck-over-head'; measures: string[]; byMm: number }
-  /** Sized by girth alone on a short dog: look where the rear strap comes. */
-  | { code: 'girth-alone-short-dog'; measures: string[]; byMm: number }
 
 /** How far past the tail is "a little", mm. From memory, unverified. */
 const PAST_TAIL_MM = 20

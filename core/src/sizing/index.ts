@@ -1,10 +1,10 @@
 /** Size tables judged against one body, and dates to order by. */
-export { rankSizes, worstGrade, type RankedSize, type MeasureFit } from './rank-sizes.ts'
+export { rankSizes, worstGrade } from './rank-sizes.ts'
+export type { Conflict, MeasureFit, RankedSize } from './ranked-size.ts'
 export { rankAll, type RankAllOptions } from './rank-all.ts'
 export { withGuesses, type SizedBody, type SizedMeasure } from './sized-body.ts'
 export { settle, type Settled, type TapeGain } from './settle.ts'
 export { endangeredBy, type Danger } from './endangers.ts'
-export type { Conflict } from './conflicts.ts'
 export { rankTables, type RankedTable } from './rank-tables.ts'
 export { chanceWithin, normalCdf } from './chance.ts'
 export { betweenRule, decidingOrder, type BetweenRule } from './between.ts'

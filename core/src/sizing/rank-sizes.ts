@@ -1,41 +1,10 @@
 import type { Because, FamilyId, Grade, ShopFields, SizeTable } from '../model/index.ts'
 import { betweenRule, decidingOrder } from './between.ts'
 import { chanceWithin } from './chance.ts'
-import { conflictIn, tailToleranceHolds, type Conflict } from './conflicts.ts'
-import { endangeredBy, type Danger } from './endangers.ts'
+import { conflictIn, tailToleranceHolds } from './conflicts.ts'
+import { endangeredBy } from './endangers.ts'
+import type { MeasureFit, RankedSize } from './ranked-size.ts'
 import type { SizedBody } from './sized-body.ts'
-
-export interface MeasureFit {
-  measure: string
-  mm: number | null
-  /** Half width of where the dog may truly be: 2 sigma, mm. */
-  spreadMm: number | null
-  fromMm: number
-  toMm: number
-  /** 0 inside the band, negative below, positive above; `null` without a reading. */
-  byMm: number | null
-  grade: Grade
-  /** Probability that the true value lies in the band; `null` without a reading or a guess. */
-  chance: number | null
-  /** Not read on this dog: what its form expects. */
-  guess: boolean
-  /** Room down to the smaller end and up to the larger, negative past it, mm. */
-  spareMm: { below: number; above: number } | null
-  /** What goes wrong on the dog if this misses, by the end it lies nearer; `null` where the trade names nothing. */
-  danger: Danger | null
-}
-
-export interface RankedSize {
-  label: string
-  /** The worst of what is known; `none` when nothing is. Always a prediction. */
-  grade: Grade
-  perMeasure: MeasureFit[]
-  /** Product over the measures that are known; `null` when none is. */
-  chance: number | null
-  because: Because
-  /** Measures that disagree, and what the trade does then (handbook 6.3). */
-  conflict: Conflict | null
-}
 
 type Sized = Pick<SizeTable, 'family' | 'between' | 'sizes'>
 

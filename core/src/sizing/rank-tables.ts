@@ -1,5 +1,6 @@
 import type { Grade, ShopFields, SizeTable } from '../model/index.ts'
-import { GOOD_FIRST, rankSizes, type RankedSize } from './rank-sizes.ts'
+import { GOOD_FIRST, rankSizes } from './rank-sizes.ts'
+import type { RankedSize } from './ranked-size.ts'
 import type { SizedBody } from './sized-body.ts'
 
 export interface RankedTable {

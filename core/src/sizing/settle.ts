@@ -67,7 +67,7 @@ interface Belief {
  * Source: expected value of sample information, Raiffa & Schlaifer 1961, Applied Statistical Decision Theory (from memory)
  */
 export function settle(table: Pick<SizeTable, 'sizes'>, body: SizedBody, options: SettleOptions = {}): Settled {
-  const { covarianceMm = () => 0, errorMm = (measure, mm) => technicalErrorMm(measure, mm, 'tape') } = options
+  const { covarianceMm = () => 0, errorMm = (measure: string, mm: number) => technicalErrorMm(measure, mm, 'tape') } = options
   const ids = [...new Set(table.sizes.flatMap((size) => Object.keys(size.bands)))].sort()
   const beliefs = ids.flatMap((measure): Belief[] => {
     const known = body[measure]

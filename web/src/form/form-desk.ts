@@ -1,7 +1,18 @@
-import { rankAll, readForm, type About, type Body, type FormQuestion, type FormReading, type RankedTable } from '@merry-tailor/core'
+import {
+  rankAll,
+  readForm,
+  type About,
+  type Body,
+  type FormQuestion,
+  type FamilyId,
+  type FormReading,
+  type RankedTable,
+  type ShopFields,
+  type SizedBody,
+  type SizeTable,
+} from '@merry-tailor/core'
 import { wrap, type Remote } from 'comlink'
 import type { FormWork } from '../workers/form-worker'
-import type { RankQuestion } from './ranking-desk'
 
 export interface Asked {
   body: Body
@@ -86,6 +97,13 @@ export async function ask(key: string, asked: Asked, channel: string | null): Pr
   } finally {
     asking.delete(key)
   }
+}
+
+export interface RankQuestion {
+  tables: readonly SizeTable[]
+  body: SizedBody
+  families: readonly FamilyId[]
+  views: ShopFields['views']
 }
 
 /** Ranks all tables in the worker, or in place without one. */

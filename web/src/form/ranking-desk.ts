@@ -1,13 +1,6 @@
-import type { FamilyId, RankedTable, ShopFields, SizedBody, SizeTable } from '@merry-tailor/core'
+import type { RankedTable } from '@merry-tailor/core'
 import { useEffect, useState } from 'react'
-import { rankBeside } from './form-desk'
-
-export interface RankQuestion {
-  tables: readonly SizeTable[]
-  body: SizedBody
-  families: readonly FamilyId[]
-  views: ShopFields['views']
-}
+import { rankBeside, type RankQuestion } from './form-desk'
 
 /** Every size of every table, ranked beside the page; the last answer stays until the next is there. */
 export function useRankAll(question: RankQuestion): RankedTable[] | null {

@@ -1,4 +1,4 @@
-import { parseLength, type Band, type Piece } from '@merry-tailor/core'
+import { measures, parseLength, type Band, type Piece } from '@merry-tailor/core'
 import { useState } from 'react'
 import { valueStyle } from '../app/settings'
 import { useAppSelector } from '../app/store'
@@ -8,7 +8,9 @@ import { TextField } from '../ui/controls/TextField'
 import { lengthText } from '../ui/length/length-text'
 import { Worded } from '../ui/length/Worded'
 import { measureName } from '../words/stages'
-import { FLAT_MEASURES } from './GearPage'
+
+/** Measures that can be laid flat on a piece, the likely ones first. */
+const FLAT_MEASURES = ['M01', 'M07', 'M08', 'M06', 'M10', 'M11', 'M12', 'M13', 'M14', 'M02', 'M04', 'M15', 'M18', 'M29'].filter((id) => measures[id])
 
 interface FlatMeasuresProps {
   piece: Piece

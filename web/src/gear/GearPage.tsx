@@ -1,4 +1,4 @@
-import { FamilyId, families, measures, type NewPiece, type Piece } from '@merry-tailor/core'
+import { FamilyId, families, type NewPiece, type Piece } from '@merry-tailor/core'
 import { useState } from 'react'
 import { v7 as uuid } from 'uuid'
 import { useAddPieceMutation, useDogsQuery, usePiecesQuery } from '../api/shop-api'
@@ -131,6 +131,3 @@ function NewOne({ onMade }: { onMade: (id: string) => void }) {
     </form>
   )
 }
-
-/** Measures that can be laid flat on a piece, the likely ones first. */
-export const FLAT_MEASURES = ['M01', 'M07', 'M08', 'M06', 'M10', 'M11', 'M12', 'M13', 'M14', 'M02', 'M04', 'M15', 'M18', 'M29'].filter((id) => measures[id])

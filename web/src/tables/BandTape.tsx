@@ -1,5 +1,5 @@
 import { shapeOfMeasure, type LengthStyle, type SizeTable } from '@merry-tailor/core'
-import { useRef, type KeyboardEvent, type PointerEvent } from 'react'
+import { useState, type KeyboardEvent, type PointerEvent } from 'react'
 import { lengthText } from '../ui/length/length-text'
 import { Worded } from '../ui/length/Worded'
 import { tapeRange, tapeScale } from '../ui/tape/scale'
@@ -35,14 +35,14 @@ export function BandTape({ measure, sizes, dogs, look, stepMm, onDrag }: BandTap
   const room = (high - low) * 0.12
   const range = tapeRange(look.unit, [...points, ...dogs.map((dog) => dog.mm).filter((mm) => mm > low - room && mm < high + room)])
   // A drag keeps the scale it began with.
-  const held = useRef<readonly [number, number] | null>(null)
-  const [fromMm, toMm] = held.current ?? range
+  const [held, setHeld] = useState<readonly [number, number] | null>(null)
+  const [fromMm, toMm] = held ?? range
   const scale = tapeScale(look.unit, fromMm, toMm, width)
   const snap = (mm: number): number => Math.max(stepMm, Math.round(mm / stepMm) * stepMm)
   const { gaps, overlaps } = shapeOfMeasure(sizes, measure)
 
   const drag = (label: string, end: 0 | 1) => (event: PointerEvent<HTMLButtonElement>) => {
-    if (!held.current || !event.currentTarget.hasPointerCapture(event.pointerId)) return
+    if (!held || !event.currentTarget.hasPointerCapture(event.pointerId)) return
     const left = ref.current?.getBoundingClientRect().left ?? 0
     onDrag(label, end, snap(fromMm + ((event.clientX - left) / width) * (toMm - fromMm)))
   }
@@ -87,12 +87,12 @@ export function BandTape({ measure, sizes, dogs, look, stepMm, onDrag }: BandTap
                 aria-valuemax={3000}
                 aria-valuetext={lengthText(mm, look, true)}
                 onPointerDown={(event) => {
-                  held.current = range
+                  setHeld(range)
                   event.currentTarget.setPointerCapture(event.pointerId)
                 }}
                 onPointerMove={drag(band.label, end)}
                 onPointerUp={(event) => {
-                  held.current = null
+                  setHeld(null)
                   event.currentTarget.releasePointerCapture(event.pointerId)
                   onDrag(band.label, end, snap(mm))
                 }}

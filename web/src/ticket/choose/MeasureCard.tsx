@@ -19,7 +19,7 @@ interface MeasureCardProps {
 /** One measure of one size: where the dog's spread lies on the tape, the room both ways, and what a miss would do. */
 export function MeasureCard({ fit, size, table, body, first, look }: MeasureCardProps) {
   const { name } = useOpenTicket()
-  const say = (mm: number): string => `${formatLength(Math.abs(mm), look).text}`
+  const say = (mm: number): string => formatLength(Math.abs(mm), look).text
   const { spareMm, danger } = fit
   const endangered = danger && (fit.grade === 'fails' || fit.grade === 'doubt') ? dangerWords(danger) : ''
   return (

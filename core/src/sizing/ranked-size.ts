@@ -1,0 +1,51 @@
+import type { Because, Grade } from '../model/index.ts'
+import type { Danger } from './endangers.ts'
+
+/** Measures that disagree about one size, and what practitioners do then (handbook 6.3). */
+export type Conflict =
+  /** The neck fits, the length is far past the tail: leave the full-length family, whatever the neck says. */
+  | { code: 'length-veto'; measures: string[]; byMm: number }
+  /** The neck fits, the end lies a little past the tail, all else is right: accept. */
+  | { code: 'past-tail-accept'; measures: string[]; byMm: number }
+  /** The neck fits, the sides are too short for the armpit. */
+  | { code: 'armpit'; measures: string[]; byMm: number }
+  /** The girth says this size, an adjustable neck another: the girth decides. */
+  | { code: 'girth-decides'; measures: string[]; byMm: number }
+  /** The neck cannot be adjusted, so it decides. */
+  | { code: 'neck-decides'; measures: string[]; byMm: number }
+  /** The neck is thicker than the head: the dog may back out. */
+  | { code: 'neck-over-head'; measures: string[]; byMm: number }
+  /** Sized by girth alone on a short dog: look where the rear strap comes. */
+  | { code: 'girth-alone-short-dog'; measures: string[]; byMm: number }
+
+export interface MeasureFit {
+  measure: string
+  mm: number | null
+  /** Half width of where the dog may truly be: 2 sigma, mm. */
+  spreadMm: number | null
+  fromMm: number
+  toMm: number
+  /** 0 inside the band, negative below, positive above; `null` without a reading. */
+  byMm: number | null
+  grade: Grade
+  /** Probability that the true value lies in the band; `null` without a reading or a guess. */
+  chance: number | null
+  /** Not read on this dog: what its form expects. */
+  guess: boolean
+  /** Room down to the smaller end and up to the larger, negative past it, mm. */
+  spareMm: { below: number; above: number } | null
+  /** What goes wrong on the dog if this misses, by the end it lies nearer; `null` where the trade names nothing. */
+  danger: Danger | null
+}
+
+export interface RankedSize {
+  label: string
+  /** The worst of what is known; `none` when nothing is. Always a prediction. */
+  grade: Grade
+  perMeasure: MeasureFit[]
+  /** Product over the measures that are known; `null` when none is. */
+  chance: number | null
+  because: Because
+  /** Measures that disagree, and what the trade does then (handbook 6.3). */
+  conflict: Conflict | null
+}
