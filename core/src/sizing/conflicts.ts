@@ -22,16 +22,19 @@ const good = (fit: MeasureFit | undefined): boolean => fit?.grade === 'holds' ||
 export function tailToleranceHolds(family: FamilyId, fits: readonly MeasureFit[]): MeasureFit | undefined {
   if (families[family].shelf !== 'pulling') return undefined
   const bad = fits.filter((fit) => fit.grade === 'fails')
+  if (bad.length !== 1) return undefined
   const past = bad.find((fit) => LENGTHS.includes(fit.measure) && (fit.byMm ?? 0) < 0 && Math.abs(fit.byMm ?? 0) <= PAST_TAIL_MM)
   const restRight = fits.every((fit) => fit === past || fit.grade === 'holds')
-  return past && bad.length === 1 && restRight && fits.some((fit) => fit.measure === 'M01') ? past : undefined
+  return past && restRight && fits.some((fit) => fit.measure === 'M01') ? past : undefined
 }
 
 /** What about this size the trade has an order for; `null` where its measures agree. */
 export function conflictIn(family: FamilyId, size: RankedSize, all: readonly RankedSize[], body: SizedBody): Conflict | null {
+  const { shelf } = families[family]
+  if (shelf !== 'walking' && shelf !== 'pulling') return null
+  if (shelf === 'pulling' && size.grade !== 'fails' && size.because.code !== 'past-tail') return null
   const fit = (id: string): MeasureFit | undefined => size.perMeasure.find((each) => each.measure === id)
   const neck = fit('M01') ?? fit('M02')
-  const { shelf } = families[family]
   if (shelf === 'pulling' && neck && good(neck)) {
     const length = LENGTHS.map(fit).find((each) => each && (each.byMm ?? 0) < 0 && each.grade !== 'holds')
     if (length && size.because.code === 'past-tail') return { code: 'past-tail-accept', measures: [length.measure], byMm: -(length.byMm ?? 0) }

@@ -1,6 +1,6 @@
 /** Size tables judged against one body, and dates to order by. */
 export { rankSizes, worstGrade } from './rank-sizes.ts'
-export type { Conflict, MeasureFit, RankedSize } from './ranked-size.ts'
+export { spareOf, type Conflict, type MeasureFit, type RankedSize } from './ranked-size.ts'
 export { rankAll, type RankAllOptions } from './rank-all.ts'
 export { withGuesses, type SizedBody, type SizedMeasure } from './sized-body.ts'
 export { settle, type Settled, type TapeGain } from './settle.ts'

@@ -6,7 +6,7 @@ import { checkById } from '../fit/checks.ts'
 import { families } from '../gear/index.ts'
 import { measureIds } from '../measures/index.ts'
 import type { FamilyId, SizeTable } from '../model/index.ts'
-import { adviseSizes, endangeredBy, rankAll, rankSizes, withGuesses } from './index.ts'
+import { adviseSizes, endangeredBy, rankAll, rankSizes, spareOf, withGuesses } from './index.ts'
 
 const table = (over: Partial<SizeTable> = {}): SizeTable => ({
   id: 'any',
@@ -70,8 +70,10 @@ describe('what a miss does on the dog', () => {
 
   it('goes by the end the dog lies nearer, with the room both ways', () => {
     const fit = (mm: number) => rankSizes(size('H11', { M01: [550, 590] }), read({ M01: mm }))[0]!.perMeasure[0]!
-    expect(fit(600)).toMatchObject({ danger: { symptom: 'S01' }, spareMm: { below: 50, above: -10 } })
-    expect(fit(540)).toMatchObject({ danger: { symptom: 'S03' }, spareMm: { below: -10, above: 50 } })
+    expect(fit(600)).toMatchObject({ danger: { symptom: 'S01' } })
+    expect(spareOf(fit(600))).toEqual({ below: 50, above: -10 })
+    expect(fit(540)).toMatchObject({ danger: { symptom: 'S03' } })
+    expect(spareOf(fit(540))).toEqual({ below: -10, above: 50 })
     expect(rankSizes(size('H10', { M06: [200, 240] }), read({ M06: 250 }))[0]!.perMeasure[0]!.danger?.symptom).toBe('S31')
   })
 })

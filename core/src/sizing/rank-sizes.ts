@@ -2,7 +2,7 @@ import type { Because, FamilyId, Grade, ShopFields, SizeTable } from '../model/i
 import { betweenRule, decidingOrder } from './between.ts'
 import { chanceWithin } from './chance.ts'
 import { conflictIn, tailToleranceHolds } from './conflicts.ts'
-import { endangeredBy } from './endangers.ts'
+import { endangeredBy, type Danger } from './endangers.ts'
 import type { MeasureFit, RankedSize } from './ranked-size.ts'
 import type { SizedBody } from './sized-body.ts'
 
@@ -22,59 +22,115 @@ export function worstGrade(grades: readonly Grade[]): Grade {
  */
 const guessGrade = (chance: number): Grade => (chance >= 0.9 ? 'holds' : chance <= 0.05 ? 'fails' : 'doubt')
 
-function fitMeasure(family: FamilyId, measure: string, [fromMm, toMm]: readonly [number, number], body: SizedBody): MeasureFit {
-  const known = body[measure]
-  if (!known || known.mm === null || !Number.isFinite(known.mm)) {
-    return { measure, mm: null, spreadMm: null, fromMm, toMm, byMm: null, grade: 'none', chance: null, guess: false, spareMm: null, danger: null }
-  }
-  const { mm } = known
-  const guess = known.guess === true
-  const sigmaMm = known.sigmaMm !== null && Number.isFinite(known.sigmaMm) ? Math.max(0, known.sigmaMm) : 0
+/** A measure of the dog made ready for many bands. */
+interface Ready {
+  measure: string
+  mm: number | null
+  sigmaMm: number
+  guess: boolean
+  small: Danger | null
+  big: Danger | null
+}
+
+function fitMeasure({ measure, mm, sigmaMm, guess, small, big }: Ready, fromMm: number, toMm: number): MeasureFit {
+  if (mm === null) return { measure, mm, spreadMm: null, fromMm, toMm, byMm: null, grade: 'none', chance: null, guess: false, danger: null }
   const spreadMm = 2 * sigmaMm
   const byMm = mm < fromMm ? mm - fromMm : mm > toMm ? mm - toMm : 0
   const inside = mm - spreadMm >= fromMm && mm + spreadMm <= toMm
   const touches = mm + spreadMm >= fromMm && mm - spreadMm <= toMm
   const chance = chanceWithin(mm, sigmaMm, fromMm, toMm)
   const grade = guess ? guessGrade(chance) : inside ? 'holds' : touches ? 'doubt' : 'fails'
-  const spareMm = { below: mm - fromMm, above: toMm - mm }
-  const danger = endangeredBy(family, measure, spareMm.above < spareMm.below ? 'small' : 'big')
-  return { measure, mm, spreadMm, fromMm, toMm, byMm, grade, chance, guess, spareMm, danger }
+  return { measure, mm, spreadMm, fromMm, toMm, byMm, grade, chance, guess, danger: toMm - mm < mm - fromMm ? small : big }
 }
 
 /** Why a size has its grade: the measure that decides, and how far it misses. */
 function becauseOf(perMeasure: readonly MeasureFit[], grade: Grade): Because {
-  if (grade === 'none') return { code: 'no-tape' }
-  const deciding = perMeasure
-    .filter((fit) => fit.grade === grade)
-    .sort((a, b) => Math.abs(b.byMm ?? 0) - Math.abs(a.byMm ?? 0) || (a.chance ?? 1) - (b.chance ?? 1))[0]
+  let deciding: MeasureFit | null = null
+  for (const fit of perMeasure) {
+    if (fit.grade !== grade || grade === 'none') continue
+    const further = Math.abs(fit.byMm ?? 0)
+    const nearer = Math.abs(deciding?.byMm ?? 0)
+    if (!deciding || further > nearer || (further === nearer && (fit.chance ?? 1) < (deciding.chance ?? 1))) deciding = fit
+  }
   if (!deciding) return { code: 'no-tape' }
   const code = grade === 'holds' ? 'in-band' : deciding.byMm === 0 ? 'edge' : (deciding.byMm ?? 0) < 0 ? 'below' : 'above'
   return { code, measure: deciding.measure, mm: deciding.byMm ?? 0 }
 }
 
+/** What of a table does not change with the dog: its measures in the deciding order, and its sizes by each measure, smaller first. */
+interface TableOrder {
+  family: FamilyId
+  ids: readonly string[]
+  bySize: Readonly<Record<string, readonly number[]>>
+  /** By place in `ids`. */
+  dangers: readonly { small: Danger | null; big: Danger | null }[]
+}
+
+/** Kept by the sizes themselves, which never change once a table is read; hundreds of tables are ranked at every pin. */
+const orders = new WeakMap<SizeTable['sizes'], TableOrder>()
+
+function orderOf({ family, sizes }: Sized): TableOrder {
+  const known = orders.get(sizes)
+  if (known?.family === family) return known
+  const deciding = decidingOrder(family)
+  const rank = (measure: string): number => (deciding.includes(measure) ? deciding.indexOf(measure) : deciding.length)
+  const ids = [...new Set(sizes.flatMap((size) => Object.keys(size.bands)))].sort((a, b) => rank(a) - rank(b))
+  const middle = (i: number, id: string): number => (sizes[i]?.bands[id]?.[0] ?? 0) + (sizes[i]?.bands[id]?.[1] ?? 0)
+  const bySize = Object.fromEntries(
+    ids.map((id) => [
+      id,
+      sizes
+        .map((_size, i) => i)
+        .filter((i) => sizes[i]?.bands[id])
+        .sort((a, b) => middle(a, id) - middle(b, id)),
+    ]),
+  )
+  const dangers = ids.map((id) => ({ small: endangeredBy(family, id, 'small'), big: endangeredBy(family, id, 'big') }))
+  const order = { family, ids, bySize, dangers }
+  orders.set(sizes, order)
+  return order
+}
+
 /** How far out in all, mm: orders sizes whose chances are too small to tell apart. */
-const missOf = ({ perMeasure }: RankedSize): number => perMeasure.reduce((sum, fit) => sum + Math.abs(fit.byMm ?? 0), 0)
+function missOf({ perMeasure }: RankedSize): number {
+  let sum = 0
+  for (const fit of perMeasure) sum += Math.abs(fit.byMm ?? 0)
+  return sum
+}
+
+/** Where in the deciding order a size fails first; 0 for one that does not. */
+function firstBad({ grade, perMeasure }: RankedSize): number {
+  if (grade !== 'fails') return 0
+  for (let i = 0; i < perMeasure.length; i++) if (perMeasure[i]?.grade === 'fails') return i
+  return 0
+}
+
+const fitOf = (size: RankedSize | undefined, measure: string): MeasureFit | undefined => size?.perMeasure.find((each) => each.measure === measure)
 
 /** The two neighbouring sizes a value lies between, smaller first: in the gap, or its spread touches both. */
-function neighbours(measure: string, sizes: readonly RankedSize[]): [RankedSize, RankedSize] | null {
-  const rows = sizes
-    .flatMap((size) => {
-      const fit = size.perMeasure.find((each) => each.measure === measure)
-      return fit && fit.mm !== null ? [{ size, fit, mm: fit.mm, spread: fit.spreadMm ?? 0 }] : []
-    })
-    .sort((a, b) => a.fit.fromMm + a.fit.toMm - (b.fit.fromMm + b.fit.toMm))
-  const first = rows[0]
-  if (!first) return null
-  const touched = rows.filter(({ fit, mm, spread }) => mm + spread >= fit.fromMm && mm - spread <= fit.toMm)
-  if (touched.length >= 2) {
-    const [a, b] = [...touched].sort((left, right) => (right.fit.chance ?? 0) - (left.fit.chance ?? 0))
-    if (!a || !b) return null
-    return rows.indexOf(a) < rows.indexOf(b) ? [a.size, b.size] : [b.size, a.size]
+function neighbours(measure: string, sizes: readonly RankedSize[], inOrder: readonly number[]): [RankedSize, RankedSize] | null {
+  let [likeliest, second] = [-1, -1]
+  let [below, above] = [-1, -1]
+  let inNone = true
+  const chanceAt = (i: number): number => fitOf(sizes[i], measure)?.chance ?? 0
+  for (const i of inOrder) {
+    const fit = fitOf(sizes[i], measure)
+    if (!fit || fit.mm === null) continue
+    const spread = fit.spreadMm ?? 0
+    if (fit.mm + spread >= fit.fromMm && fit.mm - spread <= fit.toMm) {
+      if (likeliest < 0 || (fit.chance ?? 0) > chanceAt(likeliest)) [likeliest, second] = [i, likeliest]
+      else if (second < 0 || (fit.chance ?? 0) > chanceAt(second)) second = i
+    }
+    if (fit.byMm === 0) inNone = false
+    if (fit.toMm < fit.mm) below = i
+    if (above < 0 && fit.fromMm > fit.mm) above = i
   }
-  const below = rows.filter(({ fit, mm }) => fit.toMm < mm).at(-1)
-  const above = rows.find(({ fit, mm }) => fit.fromMm > mm)
-  const inNone = rows.every(({ fit }) => fit.byMm !== 0)
-  return below && above && inNone ? [below.size, above.size] : null
+  const pair = (a: number, b: number): [RankedSize, RankedSize] | null => {
+    const [one, two] = [sizes[a], sizes[b]]
+    return one && two ? [one, two] : null
+  }
+  if (second >= 0) return inOrder.indexOf(likeliest) < inOrder.indexOf(second) ? pair(likeliest, second) : pair(second, likeliest)
+  return inNone && below >= 0 && above >= 0 ? pair(below, above) : null
 }
 
 /** Is `one` out on some other measure than `measure` while `two` is not? Then no rule about `measure` saves it. */
@@ -97,34 +153,45 @@ function ruledOut(one: RankedSize, two: RankedSize, measure: string): boolean {
  * @param views sides the shop takes
  */
 export function rankSizes(table: Sized, body: SizedBody, views: ShopFields['views'] = {}): RankedSize[] {
-  const order = decidingOrder(table.family)
-  const rank = (measure: string): number => (order.includes(measure) ? order.indexOf(measure) : order.length)
+  const { ids, bySize, dangers } = orderOf(table)
+  const ready = ids.map((measure, i): Ready => {
+    const known = body[measure]
+    const mm = known?.mm != null && Number.isFinite(known.mm) ? known.mm : null
+    const sigmaMm = known?.sigmaMm != null && Number.isFinite(known.sigmaMm) ? Math.max(0, known.sigmaMm) : 0
+    return { measure, mm, sigmaMm, guess: known?.guess === true, small: dangers[i]?.small ?? null, big: dangers[i]?.big ?? null }
+  })
   const sizes: RankedSize[] = table.sizes.map((size) => {
-    const perMeasure = Object.entries(size.bands)
-      .map(([measure, band]) => fitMeasure(table.family, measure, band, body))
-      .sort((a, b) => rank(a.measure) - rank(b.measure))
+    const perMeasure: MeasureFit[] = []
+    for (const each of ready) {
+      const band = size.bands[each.measure]
+      if (band) perMeasure.push(fitMeasure(each, band[0], band[1]))
+    }
     const past = tailToleranceHolds(table.family, perMeasure)
     if (past) past.grade = 'doubt'
-    const grade = worstGrade(perMeasure.map((fit) => fit.grade))
-    const chances = perMeasure.flatMap((fit) => (fit.chance === null ? [] : [fit.chance]))
-    const chance = chances.length === 0 ? null : chances.reduce((product, each) => product * each, 1)
+    let grade: Grade = 'none'
+    let chance: number | null = null
+    for (const fit of perMeasure) {
+      if (BAD_FIRST[fit.grade] < BAD_FIRST[grade]) grade = fit.grade
+      if (fit.chance !== null) chance = (chance ?? 1) * fit.chance
+    }
     const because: Because = past ? { code: 'past-tail', measure: past.measure, mm: past.byMm ?? 0 } : becauseOf(perMeasure, grade)
     return { label: size.label, grade, perMeasure, chance, because, conflict: null }
   })
   for (const size of sizes) size.conflict = conflictIn(table.family, size, sizes, body)
   // Where nothing fits, the size that fails later in the trade's order goes first.
-  const firstBad = ({ grade, perMeasure }: RankedSize): number => (grade === 'fails' ? perMeasure.findIndex((fit) => fit.grade === 'fails') : 0)
   const ranked = [...sizes].sort(
     (a, b) => GOOD_FIRST[a.grade] - GOOD_FIRST[b.grade] || firstBad(b) - firstBad(a) || (b.chance ?? 0) - (a.chance ?? 0) || missOf(a) - missOf(b),
   )
 
   const { rule } = betweenRule(table, views)
   if (rule === 'room') return ranked
-  for (const measure of order) {
-    const pair = neighbours(measure, sizes)
+  for (const measure of decidingOrder(table.family)) {
+    const inOrder = bySize[measure]
+    if (!inOrder) continue
+    const pair = neighbours(measure, sizes, inOrder)
     if (!pair) continue
     // Going up is for a dog on the edge; one well inside both is no dog between sizes.
-    if (rule === 'up' && pair.every((size) => size.perMeasure.find((fit) => fit.measure === measure)?.grade === 'holds')) continue
+    if (rule === 'up' && pair.every((size) => fitOf(size, measure)?.grade === 'holds')) continue
     const [favoured, other] = rule === 'down' ? pair : [pair[1], pair[0]]
     if (ruledOut(favoured, other, measure)) continue
     const [at, before] = [ranked.indexOf(favoured), ranked.indexOf(other)]

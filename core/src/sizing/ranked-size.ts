@@ -32,8 +32,6 @@ export interface MeasureFit {
   chance: number | null
   /** Not read on this dog: what its form expects. */
   guess: boolean
-  /** Room down to the smaller end and up to the larger, negative past it, mm. */
-  spareMm: { below: number; above: number } | null
   /** What goes wrong on the dog if this misses, by the end it lies nearer; `null` where the trade names nothing. */
   danger: Danger | null
 }
@@ -49,3 +47,7 @@ export interface RankedSize {
   /** Measures that disagree, and what the trade does then (handbook 6.3). */
   conflict: Conflict | null
 }
+
+/** Room down to a band's smaller end and up to its larger, negative past it, mm; `null` without a reading or a guess. */
+export const spareOf = ({ mm, fromMm, toMm }: MeasureFit): { below: number; above: number } | null =>
+  mm === null ? null : { below: mm - fromMm, above: toMm - mm }

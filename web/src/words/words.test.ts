@@ -38,7 +38,6 @@ describe('words', () => {
       grade: 'doubt' as const,
       chance: 0.2,
       guess: false,
-      spareMm: null,
       danger: null,
     }
     expect(overlapWords(fit, 'Cedar', 'Tern', look)).toBe('1/4 in of Tern’s 1 in lies on Cedar; the spread runs past it by 3/4 in.')
@@ -57,7 +56,6 @@ describe('words', () => {
       grade,
       chance: 1,
       guess: false,
-      spareMm: null,
       danger: null,
     }))
     expect(titleWords({ perMeasure })).toBe('should hold in 2, could go either way in 1, no tape yet for 1.')

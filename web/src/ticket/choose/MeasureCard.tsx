@@ -1,4 +1,4 @@
-import { formatLength, type LengthStyle, type MeasureFit, type RankedSize, type SizedBody, type SizeTable } from '@merry-tailor/core'
+import { formatLength, spareOf, type LengthStyle, type MeasureFit, type RankedSize, type SizedBody, type SizeTable } from '@merry-tailor/core'
 import { Worded } from '../../ui/length/Worded'
 import { VerdictWord } from '../../ui/marks/VerdictWord'
 import { dangerWords } from '../../words/dangers'
@@ -20,7 +20,8 @@ interface MeasureCardProps {
 export function MeasureCard({ fit, size, table, body, first, look }: MeasureCardProps) {
   const { name } = useOpenTicket()
   const say = (mm: number): string => formatLength(Math.abs(mm), look).text
-  const { spareMm, danger } = fit
+  const { danger } = fit
+  const spareMm = spareOf(fit)
   const endangered = danger && (fit.grade === 'fails' || fit.grade === 'doubt') ? dangerWords(danger) : ''
   return (
     <article
