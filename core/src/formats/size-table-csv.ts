@@ -4,6 +4,8 @@ import { MM_PER_UNIT, parseLength, type LengthUnit } from '../units/index.ts'
 import { readCsv, writeCsv } from './csv.ts'
 import type { DocumentProblem, ReadDocument } from './read-document.ts'
 
+/** Facts and sixty sizes are far fewer. */
+const LONGEST = 200
 const HEAD = ['id', 'version', 'name', 'maker', 'family', 'way', 'school', 'between'] as const
 /** Facts a maker may state; empty where nothing is said. */
 const MORE = ['fingers', 'cut', 'price', 'unjudged'] as const
@@ -75,6 +77,8 @@ export function sizeTableFromCsv(text: string): ReadDocument<SizeTable> {
   const problems: DocumentProblem[] = []
   const lines = parsed.rows.map((cells) => cells.map((cell) => cell.trim()))
   const start = lines.findIndex((cells) => cells[0]?.toLowerCase() === 'size')
+  if (lines.length > LONGEST)
+    return { ok: false, problems: [{ at: 'file', message: `${lines.length.toLocaleString('en')} lines; a size table has at most 60 sizes` }] }
   if (start < 0) return { ok: false, problems: [{ at: 'file', message: 'no line begins with "size"' }] }
 
   const facts = new Map(lines.slice(0, start).map((cells) => [cells[0]?.toLowerCase() ?? '', cells[1] ?? '']))
@@ -88,6 +92,7 @@ export function sizeTableFromCsv(text: string): ReadDocument<SizeTable> {
     return column
   })
 
+  const named = new Map<string, number>()
   const sizes = lines.slice(start + 1).flatMap((cells, row) => {
     if (cells.every((cell) => cell === '')) return []
     const bands: Record<string, [number, number]> = {}
@@ -108,10 +113,15 @@ export function sizeTableFromCsv(text: string): ReadDocument<SizeTable> {
     })
     for (const [id, band] of [...Object.entries(bands), ...Object.entries(straps)]) {
       if (band.some(Number.isNaN)) problems.push({ at: `line ${start + row + 2}`, message: `${id} lacks one end of its band` })
+      else if (band[0] > band[1]) problems.push({ at: `line ${start + row + 2}`, message: `${id} runs from the larger to the smaller` })
     }
+    const label = cells[0] ?? ''
+    const before = named.get(label)
+    if (before !== undefined) problems.push({ at: `line ${start + row + 2}`, message: `"${label}" is also the name of line ${before}` })
+    named.set(label, before ?? start + row + 2)
     return [
       {
-        label: cells[0] ?? '',
+        label,
         bands,
         ...(Object.keys(straps).length > 0 ? { straps } : {}),
         ...(testedKg === undefined ? {} : { testedKg }),

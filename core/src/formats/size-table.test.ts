@@ -59,6 +59,14 @@ describe('size tables as documents', () => {
     const csv = 'id,x\nname,X\nmaker,Y\nfamily,H01\nway,stock\nunit,cm\nlead weeks,soon\n\nsize,M07 from,M07 to,M99x from\nS,50,forty,1\nM,,60,\n'
     const read = sizeTableFromCsv(csv)
     expect(read.ok ? [] : read.problems.map((problem) => problem.at)).toEqual(['line 9, column 4', 'line 10, column 3', 'line 10', 'line 11', 'lead weeks'])
+    const rows = (body: string) => `id,x\nname,X\nmaker,Y\nfamily,H01\nway,stock\nunit,cm\nlead weeks,0\n\nsize,M07 from,M07 to\n${body}`
+    const said = (body: string) => {
+      const r = sizeTableFromCsv(rows(body))
+      return r.ok ? [] : r.problems.map((problem) => `${problem.at}: ${problem.message}`)
+    }
+    expect(said('S,60,50\nM,70,80\nS,90,95\n')).toEqual(['line 10: M07 runs from the larger to the smaller', 'line 12: "S" is also the name of line 10'])
+    expect(said('S,50,60\n'.repeat(10_000))).toEqual(['file: 10,009 lines; a size table has at most 60 sizes'])
+    expect(sizeTableFromCsv(rows('S,50,60').replace('unit,cm', 'unit,'))).toMatchObject({ ok: false, problems: [{ at: 'unit' }] })
     expect(sizeTableFromCsv('')).toMatchObject({ ok: false })
     expect(sizeTableFromJson('{')).toMatchObject({ ok: false, problems: [{ at: 'file' }] })
     expect(sizeTableFromJson('{"id":"A b"}')).toMatchObject({ ok: false })

@@ -64,7 +64,7 @@ export const SizeTable = z
     unit: z.enum(['in', 'cm', 'mm']),
     /** The maker's own word on a dog between two sizes; `null` when the maker says nothing. */
     between: z.enum(['down', 'up']).nullable(),
-    sizes: z.array(SizeRow).min(1).max(60),
+    sizes: z.array(SizeRow).min(1, 'a size table has at least one size').max(60, 'a size table has at most 60 sizes'),
     lead: Lead,
     rules: MakerRules.optional(),
     price: Price.optional(),

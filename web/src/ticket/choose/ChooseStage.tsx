@@ -1,4 +1,4 @@
-import { cautionsFor, families, formatGap, formatLength, type FamilyId, type Piece, type RankedSize, type SizeTable } from '@merry-tailor/core'
+import { cautionsFor, families, formatGap, formatLength, ringsFor, type FamilyId, type Piece, type RankedSize, type SizeTable } from '@merry-tailor/core'
 import { Fragment, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { v7 as uuid } from 'uuid'
@@ -229,6 +229,9 @@ export function ChooseStage() {
               )}
               <OutcomesBlock table={table.table} sizes={shownSizes}>
                 <MakerSays table={table.table} size={size} weightKg={sheet.dog?.weightKg ?? null} unit={look.unit} />
+                {ringsFor(sheet.ticket.activities).length > 1 && families[item.family].shelf !== 'coat' && (
+                  <p className="mt-2">Rings: order back, left and right. The side arm wants one on its own side, and the dog may change sides.</p>
+                )}
                 {advised && advised !== table && (
                   <p className="mt-2 text-mute">
                     Nearest over all makers: {advised.table.maker},{' '}

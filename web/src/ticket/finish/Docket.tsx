@@ -226,7 +226,10 @@ function ItemPart({ item, sheet }: { item: Item; sheet: TicketSheet }) {
       </h2>
       <p className="docket-path">{families[item.family].build}</p>
       <p>
-        <b>Size:</b> {choice ? `${choice.labels.join(', then ')}${table ? `, ${table.maker} “${table.name}”, version ${table.version}` : ''}` : 'not chosen'}
+        <b>Size:</b>{' '}
+        {choice
+          ? `${choice.labels.join(', then ')}${table ? `, ${table.maker} “${table.name}”, version ${table.version}` : choice.tableId.startsWith('piece-') ? ', one of our own pieces' : ''}`
+          : 'not chosen'}
         {choice?.overruled ? `. The bench said: ${choice.overruled.advised}. Chosen because: ${choice.overruled.why}` : ''}
       </p>
       {item.family === 'C1' && item.way === 'made' && <RugPieces />}

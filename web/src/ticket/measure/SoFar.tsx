@@ -1,16 +1,14 @@
-import { adviseSizes, atHandFirst, rankTables, tableServes, type Item, type MeasureFit, type RankedTable } from '@merry-tailor/core'
-import { useMemo } from 'react'
+import type { Item, MeasureFit, RankedTable } from '@merry-tailor/core'
 import { Link } from 'react-router'
 import { DevicePanel } from '../../device/DevicePanel'
 import type { Device } from '../../device/use-device'
-import { useSizeTablesQuery } from '../../api/shop-api'
 import { valueStyle } from '../../app/settings'
 import { useAppSelector } from '../../app/store'
-import { newestTables } from '../../tables/newest-tables'
 import { KeyCap } from '../../ui/controls/KeyCap'
 import { VerdictWord } from '../../ui/marks/VerdictWord'
 import { familyName, measureName, wayName } from '../../words/stages'
 import { SizeTape } from '../choose/SizeTape'
+import { useRanked } from '../choose/use-ranked'
 import { useOpenTicket } from '../TicketFrame'
 import { FindingBlock } from './FindingBlock'
 import { SuspectBlock } from './SuspectBlock'
@@ -70,14 +68,10 @@ export function SoFar({ active, onAgain, device, waitsFor }: SoFarProps) {
 }
 
 function ItemSoFar({ item }: { item: Item }) {
-  const { body } = useOpenTicket()
   const settings = useAppSelector((state) => state.settings)
   const look = { ...valueStyle(settings), unit: settings.unit }
-  const { data: tables = [] } = useSizeTablesQuery(undefined)
-  const best = useMemo(() => {
-    const serving = newestTables(tables).filter((table) => tableServes(table, item))
-    return atHandFirst(rankTables(serving, body).map((each) => ({ ...each, advice: adviseSizes(each.table, each.sizes) }))).at(0)
-  }, [tables, item, body])
+  const { ranked, body } = useRanked(item)
+  const best = ranked[0]
   const fit = best ? tellingFit(best) : null
   return (
     <section className="border-b border-rule px-[18px] pt-2.5 pb-2.5" aria-label={familyName(item.family)}>
@@ -109,7 +103,7 @@ function tellingFit(ranked: RankedTable): MeasureFit | null {
 
 /** `Neck says Cedar. Overall length says Birch.`: each measure's own best size. */
 function saysWords(ranked: RankedTable) {
-  const ids = ranked.best?.perMeasure.filter((fit) => fit.mm !== null).map((fit) => fit.measure) ?? []
+  const ids = ranked.best?.perMeasure.filter((fit) => fit.mm !== null && !fit.guess).map((fit) => fit.measure) ?? []
   if (ids.length === 0) return 'No tape yet that this maker sizes by.'
   if (ranked.table.way === 'made') return ranked.grade === 'fails' ? 'Outside what this maker cuts.' : 'Within what this maker cuts.'
   return ids.map((id) => {
