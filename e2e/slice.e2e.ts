@@ -72,7 +72,7 @@ test('from an empty ticket to a printed docket, by mouse', async ({ page }) => {
   await page.getByRole('button', { name: 'Heron', exact: true }).click()
   await page.getByRole('button', { name: /Try Heron/ }).click()
   await expect(page.getByRole('alert')).toContainText('Say why')
-  await page.getByRole('button', { name: 'Gull', exact: true }).click()
+  await page.getByRole('button', { name: /^Gull/ }).click()
   await page.getByRole('button', { name: /^Try Gull/ }).click()
 
   // Try on

@@ -10,7 +10,7 @@ install()
 needChromium()
 build()
 const folder = mkdtempSync(join(tmpdir(), 'merry-shots-'))
-const { child, address } = serve({ MERRY_DATABASE: join(folder, 'demo.sqlite'), MERRY_PORT: '0' }, { quiet: true })
+const { child, address } = serve({ MERRY_DATABASE: join(folder, 'demo.sqlite'), MERRY_PORT: '0', MERRY_SUPPLIER: 'stand-in' }, { quiet: true })
 const url = await address
 node('node_modules/tsx/dist/cli.mjs', ['demo/src/load.ts', url])
 const sheets = await (await fetch(`${url}/api/tickets?state=open`)).json()
@@ -34,9 +34,10 @@ const views = [
   ['ask', at('Skiff', 'ask'), bench],
   ['measure', at('Fathom', 'measure'), bench, 'light', onNeck],
   ['measure-evening', at('Bilberry', 'measure'), bench, 'evening'],
-  ['measure-tablet', at('Sextant', 'measure'), { width: 1024, height: 768 }],
   ['measure-phone', at('Harebell', 'measure'), phone, 'light', (page) => page.getByRole('button', { name: '8', exact: true }).tap()],
   ['choose', at('Bilberry', 'choose'), bench],
+  ['kinds', at('Lodestar', 'kinds'), bench],
+  ['hitch', at('Oakum', 'hitch'), bench],
   ['try-on', at('Marlin', 'try-on'), bench, 'light', (page) => page.keyboard.press('p')],
   ['finish', at('Dulse', 'finish'), bench],
   ['docket', at('Dulse', 'docket'), bench],
@@ -44,9 +45,9 @@ const views = [
   ['dog', `/dogs/${spinnaker.id}`, bench],
   ['solo', at('Sextant', 'solo'), bench, 'light', (page) => page.keyboard.type('12 3/8')],
   ['round', `/round?dogs=${['Bilberry', 'Marlin', 'Lodestar', 'Oakum'].map((name) => of(name).dog.id).join(',')}&tapes=M01,M07`, bench, 'light', walk],
-  ['form', at('Sextant', 'form'), { width: 1024, height: 1100 }],
-  ['letters', at('Pebble', 'letters'), bench],
   ['sizes', '/sizes', bench],
+  ['size-editor', '/sizes/rimefold-cross-back/edit', bench],
+  ['gear', '/gear', bench],
   ['shop', '/shop', bench],
 ]
 const browser = await chromium.launch({

@@ -104,7 +104,7 @@ function TableView({ table, versions }: { table: SizeTable; versions: number }) 
             <SizeTape table={table} measure={id} hit={null} body={{}} look={look} />
           </div>
         ))}
-        <MakerSays table={table} size={undefined} weightKg={null} unit={look.unit} />
+        <MakerSays table={table} size={undefined} weightKg={null} look={look} />
         {table.unjudged && <p className="text-mute">Kept by name, judging nothing: {table.unjudged.map((title) => `“${title}”`).join(', ')}.</p>}
         <table className="w-full border-collapse">
           <thead>

@@ -192,7 +192,7 @@ export function ChooseStage() {
             <h1 className="text-[28px] leading-[34px]">No size to show yet</h1>
           )}
         </header>
-        <div className="mat quiet-scroll min-h-0 flex-1 p-4">
+        <div className="mat quiet-scroll min-h-0 flex-1 p-4" tabIndex={0} role="group" aria-label="The size on the tapes">
           {stops.length > 0 && (
             <div className="mb-4 max-w-[880px]">
               <Snag title={`A stop stands on this ticket (${stops.length}).`}>It binds the work, not the size. Read it under Ask.</Snag>
@@ -228,7 +228,7 @@ export function ChooseStage() {
                 <p className="max-w-[420px] self-center">This maker sizes by one measure alone. It is a first filter; the rest shows on the dog.</p>
               )}
               <OutcomesBlock table={table.table} sizes={shownSizes}>
-                <MakerSays table={table.table} size={size} weightKg={sheet.dog?.weightKg ?? null} unit={look.unit} />
+                <MakerSays table={table.table} size={size} weightKg={sheet.dog?.weightKg ?? null} look={look} />
                 {ringsFor(sheet.ticket.activities).length > 1 && families[item.family].shelf !== 'coat' && (
                   <p className="mt-2">Rings: order back, left and right. The side arm wants one on its own side, and the dog may change sides.</p>
                 )}

@@ -1,10 +1,21 @@
-import type { RankedSize, SizeTable } from '@merry-tailor/core'
-import { formatWeight } from '@merry-tailor/core'
+import { formatWeight, type LengthStyle, type RankedSize, type SizeTable } from '@merry-tailor/core'
+import { lengthText } from '../../ui/length/length-text'
+import { Worded } from '../../ui/length/Worded'
 
 const CUTS = { roomy: 'cut roomy', true: 'cut true to size', snug: 'cut snug' } as const
 
 /** The maker's own words on fit, and on what the maker is silent. They go before the family's defaults. */
-export function MakerSays({ table, size, weightKg, unit }: { table: SizeTable; size: RankedSize | undefined; weightKg: number | null; unit: 'in' | 'cm' }) {
+export function MakerSays({
+  table,
+  size,
+  weightKg,
+  look,
+}: {
+  table: SizeTable
+  size: RankedSize | undefined
+  weightKg: number | null
+  look: LengthStyle & { unit: 'in' | 'cm' }
+}) {
   const { rules, between, maker } = table
   const testedKg = table.sizes.find((each) => each.label === size?.label)?.testedKg
   const says = [
@@ -13,7 +24,7 @@ export function MakerSays({ table, size, weightKg, unit }: { table: SizeTable; s
       : []),
     ...(rules?.cut ? [CUTS[rules.cut]] : []),
     ...(between ? [`between two sizes go ${between}`] : []),
-    ...(testedKg ? [`${size?.label ?? ''} tested to ${formatWeight(testedKg, unit === 'in' ? 'lb' : 'kg')}`] : []),
+    ...(testedKg ? [`${size?.label ?? ''} tested to ${formatWeight(testedKg, look.unit === 'in' ? 'lb' : 'kg')}`] : []),
   ]
   const silent = [
     ...(rules?.fingers ? [] : ['fingers']),
@@ -37,7 +48,13 @@ export function MakerSays({ table, size, weightKg, unit }: { table: SizeTable; s
         )}
       </p>
       {Object.keys(straps).length > 0 && (
-        <p className="mt-1 text-[14px] text-mute">Straps set from and to: {Object.keys(straps).join(', ')}; see the table under Sizes.</p>
+        <p className="mt-1 text-[14px] text-mute">
+          <Worded
+            text={`Straps, from and to: ${Object.entries(straps)
+              .map(([name, [from, to]]) => `${name} ${lengthText(from, look)} to ${lengthText(to, look, true)}`)
+              .join('; ')}.`}
+          />
+        </p>
       )}
       {testedKg !== undefined && weightKg !== null && weightKg > testedKg && (
         <p className="mt-1 font-bold text-snag">Heavier than the dog it was tested with. Ask the maker; not for the car as it is.</p>

@@ -152,7 +152,15 @@ describe('Choose', () => {
     expect((await screen.findByRole('article', { name: 'Where the tapes disagree' })).textContent).toContain('Whatever the neck says, leave this family')
   })
 
-  it('puts the shop’s own piece first where it fits, by its flat measures before its label', async () => {
+  it('puts the shop’s own piece first where it fits and no shelf does, by its flat measures before its label', async () => {
+    testShop().sizeTables = [
+      table({
+        sizes: [
+          { label: 'S', bands: { M07: [500, 600] } },
+          { label: 'L', bands: { M07: [700, 800] } },
+        ],
+      }),
+    ]
     testShop().pieces = [
       { id: '01900000-0000-7000-8000-00000000aaaa', tag: 'Peg 1', family: 'H01', maker: 'Harbour Hems', label: 'L', tableId: 'plain-y', flat: { M07: [660, 690] }, sliders: '', home: 'loan', holder: 'Next door', wearerId: null, state: 'worn', wear: '', retired: null, createdAt: '2026-01-01T00:00:00Z' },
     ] // prettier-ignore

@@ -67,6 +67,12 @@ export function useRanked(item: Item | undefined): RankedItem {
     const own = item.way === 'made' || item.way === 'quick-ship' ? [] : rankPieces(pieces ?? [], tables ?? [], body, item.family)
     // Of our own pieces only those that may fit are worth a hand; the chosen one stays in sight.
     const near = own.filter((each) => each.grade !== 'fails' || pieceTableId(each.piece.id) === choice?.tableId).slice(0, 4)
-    return { ranked: atHandFirst([...near.map((each) => advised(each, each.piece)), ...ranked]), choice, body, form }
+    const ours = near.map((each) => advised(each, each.piece))
+    const [first, ...rest] = atHandFirst(ranked)
+    // A piece goes before new gear where it should hold and nothing on the shelf does; else it stands beside it.
+    const before = ours.filter(
+      (each) => each.grade === 'holds' && each.piece?.state !== 'to-mend' && !(first?.table.way === 'stock' && first.grade === 'holds'),
+    )
+    return { ranked: [...before, ...(first ? [first] : []), ...ours.filter((each) => !before.includes(each)), ...rest], choice, body, form }
   }, [item, sheet.choices, tables, pieces, body, form, views])
 }

@@ -1,5 +1,8 @@
 import {
+  adjustersOf,
   chooseStyles,
+  measuresOf,
+  pullPlaceOf,
   disagreements,
   families,
   VIEWS_ON,
@@ -28,7 +31,8 @@ import { useWidth } from '../../ui/use-width'
 import { Mark } from '../../ui/marks/Mark'
 import { activityName } from '../../words/dogs'
 import { RANK_GRADES, RANK_WORDS, reasonWords, stopWords } from '../../words/kinds'
-import { familyName } from '../../words/stages'
+import { PLACE_NAMES } from '../../words/hitch'
+import { familyName, measureName } from '../../words/stages'
 import { useBenchForm } from '../measure/use-bench-form'
 import { NoItem } from '../NoItem'
 import { useOpenTicket } from '../TicketFrame'
@@ -222,10 +226,15 @@ function OtherView({ family, views, bearing }: { family: FamilyId; views: ShopFi
   })
 }
 
+const slidersWords = (n: number): string => (n === 0 ? 'Nothing: sewn fixed, so the tapes must be right.' : `${n} ${n === 1 ? 'slider' : 'sliders'}.`)
+
 /** Two kinds beside each other, the same questions of both. */
 function Beside({ styles, form, name, hitchMm }: { styles: readonly RankedStyle[]; form: Form; name: string; hitchMm: number | null }) {
   const rows = [
     ['How it is built', (style: RankedStyle) => families[style.family].build],
+    ['Tapes it wants', (style: RankedStyle) => measuresOf({ family: style.family, way: 'undecided' }).map(measureName).join(', ')],
+    ['Set at the dog', (style: RankedStyle) => slidersWords(adjustersOf(style.family))],
+    ['Pull leaves', (style: RankedStyle) => PLACE_NAMES[pullPlaceOf(style.family)]],
     ['Right because', (style: RankedStyle) => families[style.family].right],
     ['Wrong when', (style: RankedStyle) => families[style.family].wrong],
     ['For this dog', (style: RankedStyle) => reasonWords(style) || 'Nothing for or against beside the purpose.'],
