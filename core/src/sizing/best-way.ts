@@ -2,6 +2,7 @@ import type { Grade, ShopFields, TableWay } from '../model/index.ts'
 
 export type WayReason =
   | 'at-hand'
+  | 'none-near'
   | 'sure-enough'
   | 'two-out'
   | 'growing'
@@ -66,7 +67,8 @@ export function rankWays({ options, today, neededOn, growing, beginner, budget, 
       reasons.push({ code, for: speaksFor })
       points += speaksFor ? weight : -weight
     }
-    if (option.way === 'stock' && option.onShelf !== 0) say('at-hand', true, 1)
+    if (option.grade === 'fails') say('none-near', false, 0)
+    else if (option.way === 'stock' && option.onShelf !== 0) say('at-hand', true, 1)
     if (option.grade === 'holds') say('sure-enough', true, 0)
     if (option.way !== 'made' && option.misses >= 2) say('two-out', false, 6)
     if (option.onShelf === 0 && option.way !== 'made') say('none-on-shelf', false, 5)

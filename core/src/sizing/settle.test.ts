@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { measureCovariance, solveForm } from '../form/index.ts'
 import { settle, withGuesses } from './index.ts'
 
-const gap = { sizes: [{ label: '5', bands: { M01: [550, 600] as [number, number] } }, { label: '6', bands: { M01: [600, 650] as [number, number] } }] } // prettier-ignore
+const gap = { family: 'H11' as const, between: null, sizes: [{ label: '5', bands: { M01: [550, 600] as [number, number] } }, { label: '6', bands: { M01: [600, 650] as [number, number] } }] } // prettier-ignore
 
 describe('what would settle it', () => {
   it('one more tape decides between two sizes that meet where the dog may be', () => {
@@ -16,12 +16,25 @@ describe('what would settle it', () => {
     expect(settle(gap, { M01: { mm: 575, sigmaMm: 5 } }).says).toBe('settled')
   })
   it('says so when none of these sizes fits, and leaves it to the try-on where no tape helps', () => {
-    expect(settle({ sizes: [{ label: '5', bands: { M01: [550, 590] } }, { label: '6', bands: { M01: [610, 650] } }] }, { M01: { mm: 600, sigmaMm: 2 } }).says).toBe('none-fits') // prettier-ignore
+    expect(settle(gap, { M01: { mm: 720, sigmaMm: 2 } }).says).toBe('none-fits')
     // Half in, half out, and read as well as hands can: one more reading says next to nothing.
-    expect(settle({ sizes: [{ label: '5', bands: { M01: [550, 600] } }] }, { M01: { mm: 600, sigmaMm: 0.2 } }, { errorMm: () => 12 }).says).toBe('try-on')
+    expect(settle({ ...gap, sizes: [{ label: '5', bands: { M01: [550, 600] } }] }, { M01: { mm: 600, sigmaMm: 0.2 } }, { errorMm: () => 12 }).says).toBe(
+      'try-on',
+    )
   })
   it('knows nothing of a dog without a tape', () => {
     expect(settle(gap, {})).toEqual({ now: 0, favoured: null, gains: [], says: 'nothing' })
+  })
+  it('gives a gap to the size the rule names: down for a cross-back, up by the maker’s word, half and half for a walking harness', () => {
+    const sizes = [
+      { label: '5', bands: { M01: [550, 590] as [number, number] } },
+      { label: '6', bands: { M01: [610, 650] as [number, number] } },
+    ]
+    const at = (mm: number, over: object = {}) => settle({ ...gap, sizes, ...over }, { M01: { mm, sigmaMm: 2 } })
+    expect(at(600)).toMatchObject({ says: 'settled', favoured: '5' })
+    expect(at(600, { between: 'up' })).toMatchObject({ says: 'settled', favoured: '6' })
+    expect(at(598, { family: 'H01' }).gains[0]?.between).toEqual(['5', '6'])
+    expect(settle({ ...gap, sizes }, { M01: { mm: 608, sigmaMm: 11 } })).toMatchObject({ says: 'tape', gains: [{ between: ['5', '6'] }] })
   })
   it('never expects less from reading on than from stopping', () => {
     const n = (min: number, max: number) => fc.double({ min, max, noNaN: true })
@@ -29,7 +42,7 @@ describe('what would settle it', () => {
       fc.property(n(500, 700), n(0, 40), n(500, 700), n(0, 40), n(-1, 1), (a, sa, b, sb, r) => {
         const sizes = [{ label: 'x', bands: { M01: [550, 600], M13: [560, 640] } }, { label: 'y', bands: { M01: [590, 660], M13: [620, 700] } }] as unknown as typeof gap.sizes // prettier-ignore
         const found = settle(
-          { sizes },
+          { ...gap, sizes },
           { M01: { mm: a, sigmaMm: sa, guess: true }, M13: { mm: b, sigmaMm: sb, guess: true } },
           { covarianceMm: () => r * sa * sb },
         )
@@ -47,8 +60,8 @@ describe('what would settle it', () => {
     const sizes = [{ label: 'x', bands: { M13: [m13 - 80, m13], M14: [m14 - 80, m14] } }, { label: 'y', bands: { M13: [m13, m13 + 80], M14: [m14, m14 + 80] } }] as unknown as typeof gap.sizes // prettier-ignore
     const { share } = measureCovariance(form, ['M13', 'M14'])
     const covarianceMm = (a: string, b: string) => share(a, b) * form.measures[a]!.mm * form.measures[b]!.mm
-    const alone = settle({ sizes }, body).gains.find((each) => each.measure === 'M14')!
-    const together = settle({ sizes }, body, { covarianceMm }).gains.find((each) => each.measure === 'M14')!
+    const alone = settle({ ...gap, sizes }, body).gains.find((each) => each.measure === 'M14')!
+    const together = settle({ ...gap, sizes }, body, { covarianceMm }).gains.find((each) => each.measure === 'M14')!
     expect(covarianceMm('M13', 'M14')).toBeGreaterThan(0)
     expect(together.gain).toBeGreaterThan(alone.gain)
   })

@@ -1,5 +1,6 @@
 import { technicalErrorMm } from '../measures/index.ts'
-import type { SizeTable } from '../model/index.ts'
+import type { ShopFields, SizeTable } from '../model/index.ts'
+import { betweenRule, type BetweenRule } from './between.ts'
 import { chanceWithin } from './chance.ts'
 import type { SizedBody } from './sized-body.ts'
 
@@ -30,6 +31,8 @@ export interface SettleOptions {
   covarianceMm?: (a: string, b: string) => number
   /** Error of one fresh reading, mm. */
   errorMm?: (measure: string, mm: number) => number
+  /** Sides the shop takes. */
+  views?: ShopFields['views']
 }
 
 /** A tape worth taking raises the chance by this much; a choice this sure is settled on paper. Ours, unverified. */
@@ -38,6 +41,23 @@ const SURE = 0.9
 /** Nodes over what the reading may be: standard deviations from its expectation. */
 const REACH = 5.5
 const NODES = 111
+
+/** One measure's bands by size, gaps between neighbours given to the size the rule names. */
+function bridgeGaps(sizes: SizeTable['sizes'], measure: string, rule: BetweenRule['rule']): (readonly [number, number] | undefined)[] {
+  const out = sizes.map((size): [number, number] | undefined => {
+    const band = size.bands[measure]
+    return band && [band[0], band[1]]
+  })
+  const inOrder = out.flatMap((band) => (band ? [band] : [])).sort((a, b) => a[0] + a[1] - (b[0] + b[1]))
+  inOrder.slice(1).forEach((next, i) => {
+    const before = inOrder[i]
+    if (!before || next[0] <= before[1]) return
+    const at = rule === 'down' ? next[0] : rule === 'up' ? before[1] : (before[1] + next[0]) / 2
+    before[1] = at
+    next[0] = at
+  })
+  return out
+}
 
 /** The likeliest of several answers. */
 function best(chances: readonly number[]): { at: number; chance: number } {
@@ -58,6 +78,9 @@ interface Belief {
 /**
  * What would settle the doubt between the sizes of one table.
  *
+ * A gap between two sizes belongs to the one the between-sizes rule sends the dog to (the maker's, the shop's, the
+ * family's), or is halved where the rule is room both ways: so a dog in a gap is not a dog that nothing fits.
+ *
  * Value of an answer: the chance that its size suits on every measure, the measures taken as independent once their
  * spreads are known; or, for the answer that none of these suits, what is left. For each measure: the expected value of the best choice after one more reading y ~ N(mm, sigma^2 +
  * error^2), the beliefs updated as a Gaussian is (mean + K (y - mm), variance - K cov), less the best expected value of one
@@ -66,8 +89,8 @@ interface Belief {
  * @param body readings, and guesses where there is a form, mm
  * Source: expected value of sample information, Raiffa & Schlaifer 1961, Applied Statistical Decision Theory (from memory)
  */
-export function settle(table: Pick<SizeTable, 'sizes'>, body: SizedBody, options: SettleOptions = {}): Settled {
-  const { covarianceMm = () => 0, errorMm = (measure: string, mm: number) => technicalErrorMm(measure, mm, 'tape') } = options
+export function settle(table: Pick<SizeTable, 'sizes' | 'family' | 'between'>, body: SizedBody, options: SettleOptions = {}): Settled {
+  const { covarianceMm = () => 0, errorMm = (measure: string, mm: number) => technicalErrorMm(measure, mm, 'tape'), views = {} } = options
   const ids = [...new Set(table.sizes.flatMap((size) => Object.keys(size.bands)))].sort()
   const beliefs = ids.flatMap((measure): Belief[] => {
     const known = body[measure]
@@ -77,7 +100,9 @@ export function settle(table: Pick<SizeTable, 'sizes'>, body: SizedBody, options
   })
   if (beliefs.length === 0) return { now: 0, favoured: null, gains: [], says: 'nothing' }
   const n = table.sizes.length
-  const bands = table.sizes.map((size) => beliefs.map((each) => size.bands[each.measure]))
+  const { rule } = betweenRule(table, views)
+  const bridged = beliefs.map((each) => bridgeGaps(table.sizes, each.measure, rule))
+  const bands = table.sizes.map((_size, s) => bridged.map((measure) => measure[s]))
   /** Chance of every size, and last that none of them suits. */
   const answers = (mean: readonly number[], sigma: readonly number[]): number[] => {
     const out = bands.map((own) => {

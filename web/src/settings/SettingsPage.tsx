@@ -49,7 +49,7 @@ export function SettingsPage() {
   const fine = readingStyle(settings)
   return (
     <PlaceFrame name="Shop" detail="The shop’s agreements, and this device">
-      <div className="quiet-scroll grid min-h-0 flex-1 grid-cols-1 content-start lg:grid-cols-[560px_1fr]" tabIndex={-1}>
+      <div className="quiet-scroll grid min-h-0 flex-1 grid-cols-1 content-start auto-rows-max lg:grid-cols-[560px_1fr]" tabIndex={-1}>
         <section aria-label="Settings" className="space-y-4 bg-panel px-5 py-4 lg:min-h-full lg:border-r-2 lg:border-ink">
           <Fitters />
           <h2 className="text-[19px] leading-6">The whole shop</h2>

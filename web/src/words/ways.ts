@@ -5,6 +5,7 @@ export const WAY_VERDICTS: Readonly<Record<RankedWay['verdict'], string>> = { fi
 /** What a reason says for, and against. */
 export const WAY_REASONS: Readonly<Record<WayReason, readonly [string, string]>> = {
   'at-hand': ['its fit shows on the dog today', ''],
+  'none-near': ['', 'no size of it is near'],
   'sure-enough': ['should hold on every tape', ''],
   'two-out': ['', 'two measures are outside the chart'],
   growing: ['', 'the dog still grows'],

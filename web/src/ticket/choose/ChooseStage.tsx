@@ -202,7 +202,7 @@ export function ChooseStage() {
             <div className="grid gap-4 xl:grid-cols-2">
               <OnTheDog family={item.family} name={name} />
               <div className="flex flex-col gap-4">
-                <SettleBlock table={table.table} body={body} form={form} />
+                <SettleBlock table={table.table} body={body} form={form} near={table.advice.labels} />
                 {size.conflict && (
                   <article aria-label="Where the tapes disagree" className="border-[1.5px] border-ink bg-panel px-4 py-3">
                     <h2 className="text-[18px] leading-[22px]">The tapes disagree on {sizeName(table.table, size.label)}</h2>

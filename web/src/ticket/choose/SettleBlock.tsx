@@ -1,22 +1,24 @@
 import { measureCovariance, settle, type Form, type SizedBody, type SizeTable } from '@merry-tailor/core'
 import { useMemo } from 'react'
 import { Link } from 'react-router'
+import { useShop } from '../../app/use-shop'
 import { measureName } from '../../words/stages'
 import { useBench } from '../measure/use-bench'
 import { useOpenTicket } from '../TicketFrame'
 import { sizeName } from './size-name'
 
 /** What would settle the doubt: the tape whose reading would most be expected to decide, or that only a try-on does. */
-export function SettleBlock({ table, body, form }: { table: SizeTable; body: SizedBody; form: Form | null }) {
+export function SettleBlock({ table, body, form, near }: { table: SizeTable; body: SizedBody; form: Form | null; near: readonly string[] }) {
   const { name } = useOpenTicket()
+  const { views } = useShop()
   const settled = useMemo(() => {
     const ids = [...new Set(table.sizes.flatMap((size) => Object.keys(size.bands)))]
     const guessed = ids.filter((id) => body[id]?.guess)
-    if (!form || guessed.length < 2) return settle(table, body)
+    if (!form || guessed.length < 2) return settle(table, body, { views })
     const { share } = measureCovariance(form, guessed)
     const mm = (id: string): number => body[id]?.mm ?? 0
-    return settle(table, body, { covarianceMm: (a, b) => share(a, b) * mm(a) * mm(b) })
-  }, [table, body, form])
+    return settle(table, body, { views, covarianceMm: (a, b) => share(a, b) * mm(a) * mm(b) })
+  }, [table, body, form, views])
   const [best, ...others] = settled.gains
   const guess = settled.gains.find((each) => body[each.measure]?.guess)
   const again = best && !body[best.measure]?.guess
@@ -25,7 +27,12 @@ export function SettleBlock({ table, body, form }: { table: SizeTable; body: Siz
     <article aria-label="What would settle it" className="border-[1.5px] border-ink bg-panel px-4 py-3">
       <h2 className="text-[18px] leading-[22px]">What would settle it</h2>
       {settled.says === 'nothing' && <p className="mt-1">The first tape. Any of those this maker sizes by.</p>}
-      {settled.says === 'settled' && (
+      {settled.says === 'settled' && near.length === 2 && (
+        <p className="mt-1">
+          {name} lies between <b>{near[0]}</b> and <b>{near[1]}</b>, and no tape would be expected to change that. Only a try-on settles this.
+        </p>
+      )}
+      {settled.says === 'settled' && near.length < 2 && (
         <p className="mt-1">
           On paper nothing is open: <b>{sizeName(table, settled.favoured ?? '')}</b>. A hand on {name} says the rest.
         </p>
@@ -48,7 +55,7 @@ export function SettleBlock({ table, body, form }: { table: SizeTable; body: Siz
             {again ? `One more ${measureName(best.measure).toLowerCase()}` : measureName(best.measure)}{' '}
             {best.between && table.way !== 'made' ? (
               <>
-                decides between <b>{best.between[0] ?? 'none of these'}</b> and <b>{best.between[1] ?? 'none of these'}</b>.
+                decides between <b>{best.between[0] ?? best.between[1]}</b> and <b>{(best.between[0] === null ? null : best.between[1]) ?? 'none of these'}</b>.
               </>
             ) : (
               'would make it surer than any other tape.'
