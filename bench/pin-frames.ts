@@ -92,6 +92,30 @@ for (let round = 0; round < ROUNDS; round++) {
   await page.waitForTimeout(60)
 }
 
+// From the last reading to the shortlist: the key that goes on, the sizes on screen. The room itself is loaded once.
+const shortlist: number[] = []
+await page.evaluate(() => {
+  Object.assign(window, { benchSizes: () => (document.querySelector('section[aria-label="Sizes"] table') ? 'there' : 'not yet') })
+})
+for (let round = 0; round <= 12; round++) {
+  await page.locator('#length-entry').waitFor()
+  await page.keyboard.press('Alt+1')
+  await page.keyboard.type(`11 ${(round % 7) + 1}/8`)
+  await page.keyboard.press('Enter')
+  await page.keyboard.press('Escape')
+  await page.evaluate(() => {
+    const bench = window as unknown as {
+      benchUntil: (read: () => string, key: (event: KeyboardEvent) => boolean) => Promise<unknown>
+      benchSizes: () => string
+    }
+    Object.assign(window, { benchSizesAnswer: bench.benchUntil(bench.benchSizes, (event) => event.key === ']') })
+  })
+  await page.keyboard.press(']')
+  const { frames } = await answer('benchSizes')
+  if (round > 0) shortlist.push(frames)
+  await page.keyboard.press('[')
+}
+
 const median = (values: number[]): number => [...values].sort((a, b) => a - b)[values.length >> 1] ?? 0
 const worst = (values: number[]): number => Math.max(...values)
 const column = (key: keyof Sample): number[] => samples.map((sample) => sample[key])
@@ -100,6 +124,7 @@ console.log(`${ROUNDS} pins on a ticket of two items, each beside a typed digit 
 console.log(line('a typed digit shows', 'digit'))
 console.log(line('Enter to the pin', 'pin'))
 console.log(line('Enter to the new verdict', 'verdict'))
+console.log(`${'] to the shortlist of sizes'.padEnd(28)} median ${median(shortlist)} frames, worst ${worst(shortlist)}`)
 console.log(
   `pin to digit: ${(median(column('pin')) / median(column('digit'))).toFixed(2)}; verdict to digit: ${(median(column('verdict')) / median(column('digit'))).toFixed(2)} (1.00 = a pin costs what a letter costs)`,
 )
