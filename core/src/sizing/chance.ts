@@ -1,13 +1,13 @@
 /** Numerator and denominator of Hart's rational function for the normal tail, highest power first. */
-const UPPER = [3.52624965998911e-2, 0.700383064443688, 6.37396220353165, 33.912866078383, 112.079291497871, 221.213596169931, 220.206867912376]
-const LOWER = [
+const UPPER = Float64Array.of(3.52624965998911e-2, 0.700383064443688, 6.37396220353165, 33.912866078383, 112.079291497871, 221.213596169931, 220.206867912376)
+const LOWER = Float64Array.of(
   8.83883476483184e-2, 1.75566716318264, 16.064177579207, 86.7807322029461, 296.564248779674, 637.333633378831, 793.826512519948, 440.413735824752,
-] // prettier-ignore
+) // prettier-ignore
 const CENTRE = 7.07106781186547
 
-function polynomial(coefficients: readonly number[], z: number): number {
+function polynomial(coefficients: Float64Array, z: number): number {
   let sum = 0
-  for (const each of coefficients) sum = sum * z + each
+  for (let i = 0; i < coefficients.length; i++) sum = sum * z + (coefficients[i] as number)
   return sum
 }
 

@@ -21,8 +21,10 @@ const good = (fit: MeasureFit | undefined): boolean => fit?.grade === 'holds' ||
  */
 export function tailToleranceHolds(family: FamilyId, fits: readonly MeasureFit[]): MeasureFit | undefined {
   if (families[family].shelf !== 'pulling') return undefined
+  let failing = 0
+  for (const fit of fits) if (fit.grade === 'fails') failing += 1
+  if (failing !== 1) return undefined
   const bad = fits.filter((fit) => fit.grade === 'fails')
-  if (bad.length !== 1) return undefined
   const past = bad.find((fit) => LENGTHS.includes(fit.measure) && (fit.byMm ?? 0) < 0 && Math.abs(fit.byMm ?? 0) <= PAST_TAIL_MM)
   const restRight = fits.every((fit) => fit === past || fit.grade === 'holds')
   return past && restRight && fits.some((fit) => fit.measure === 'M01') ? past : undefined

@@ -62,6 +62,8 @@ interface TableOrder {
   family: FamilyId
   ids: readonly string[]
   bySize: Readonly<Record<string, readonly number[]>>
+  /** Both ends of every band, size after size in the order of `ids`; NaN where a size has none. */
+  ends: Float64Array
   /** By place in `ids`. */
   dangers: readonly { small: Danger | null; big: Danger | null }[]
 }
@@ -86,7 +88,8 @@ function orderOf({ family, sizes }: Sized): TableOrder {
     ]),
   )
   const dangers = ids.map((id) => ({ small: endangeredBy(family, id, 'small'), big: endangeredBy(family, id, 'big') }))
-  const order = { family, ids, bySize, dangers }
+  const ends = Float64Array.from(sizes.flatMap((size) => ids.flatMap((id) => size.bands[id] ?? [Number.NaN, Number.NaN])))
+  const order = { family, ids, bySize, ends, dangers }
   orders.set(sizes, order)
   return order
 }
@@ -105,7 +108,10 @@ function firstBad({ grade, perMeasure }: RankedSize): number {
   return 0
 }
 
-const fitOf = (size: RankedSize | undefined, measure: string): MeasureFit | undefined => size?.perMeasure.find((each) => each.measure === measure)
+function fitOf(size: RankedSize | undefined, measure: string): MeasureFit | undefined {
+  if (size) for (const fit of size.perMeasure) if (fit.measure === measure) return fit
+  return undefined
+}
 
 /** The two neighbouring sizes a value lies between, smaller first: in the gap, or its spread touches both. */
 function neighbours(measure: string, sizes: readonly RankedSize[], inOrder: readonly number[]): [RankedSize, RankedSize] | null {
@@ -153,18 +159,19 @@ function ruledOut(one: RankedSize, two: RankedSize, measure: string): boolean {
  * @param views sides the shop takes
  */
 export function rankSizes(table: Sized, body: SizedBody, views: ShopFields['views'] = {}): RankedSize[] {
-  const { ids, bySize, dangers } = orderOf(table)
+  const { ids, bySize, ends, dangers } = orderOf(table)
   const ready = ids.map((measure, i): Ready => {
     const known = body[measure]
     const mm = known?.mm != null && Number.isFinite(known.mm) ? known.mm : null
     const sigmaMm = known?.sigmaMm != null && Number.isFinite(known.sigmaMm) ? Math.max(0, known.sigmaMm) : 0
     return { measure, mm, sigmaMm, guess: known?.guess === true, small: dangers[i]?.small ?? null, big: dangers[i]?.big ?? null }
   })
-  const sizes: RankedSize[] = table.sizes.map((size) => {
+  const sizes: RankedSize[] = table.sizes.map((size, s) => {
     const perMeasure: MeasureFit[] = []
-    for (const each of ready) {
-      const band = size.bands[each.measure]
-      if (band) perMeasure.push(fitMeasure(each, band[0], band[1]))
+    for (let i = 0; i < ready.length; i++) {
+      const at = 2 * (s * ready.length + i)
+      const fromMm = ends[at] as number
+      if (!Number.isNaN(fromMm)) perMeasure.push(fitMeasure(ready[i] as Ready, fromMm, ends[at + 1] as number))
     }
     const past = tailToleranceHolds(table.family, perMeasure)
     if (past) past.grade = 'doubt'
