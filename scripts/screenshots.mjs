@@ -41,7 +41,6 @@ const views = [
   ['try-on', at('Marlin', 'try-on'), bench, 'light', (page) => page.keyboard.press('p')],
   ['finish', at('Dulse', 'finish'), bench],
   ['docket', at('Dulse', 'docket'), bench],
-  ['dogs', '/dogs', bench],
   ['dog', `/dogs/${spinnaker.id}`, bench],
   ['solo', at('Sextant', 'solo'), bench, 'light', (page) => page.keyboard.type('12 3/8')],
   ['round', `/round?dogs=${['Bilberry', 'Marlin', 'Lodestar', 'Oakum'].map((name) => of(name).dog.id).join(',')}&tapes=M01,M07`, bench, 'light', walk],
