@@ -43,7 +43,7 @@ export function MakerSays({
         )}
         {silent.length > 0 && (
           <span className="text-mute">
-            Nothing from {maker} on {silent.join(', ')}: the handbook’s usual holds.
+            Nothing from {maker} on {silent.join(', ')}: the trade’s usual holds.
           </span>
         )}
       </p>
