@@ -171,7 +171,7 @@ describe('computed values (from memory, unverified)', () => {
           { ...option, way: 'made', orderBy: orderBy('2026-12-01', { minWeeks: 6, maxWeeks: 10 }, { marginWeeks: 0 }) },
           { ...option, way: 'stock', grade: 'doubt', orderBy: null },
         ],
-        today, neededOn: '2026-12-01', growing: false, beginner: false, budget: null, views: {}, forCar: false, isCrate: false,
+        today, neededOn: '2026-12-01', growing: false, oddBody: false, beginner: false, budget: null, views: {}, forCar: false, isCrate: false,
       }).map(({ way, verdict }) => `${way} ${verdict}`) // prettier-ignore
     expect(ask('2026-09-22')).toEqual(['made first', 'stock works'])
     expect(ask('2026-09-23')).toEqual(['stock first', 'made not-now'])
@@ -180,7 +180,7 @@ describe('computed values (from memory, unverified)', () => {
 
 describe('stock, quick-ship, made, second-hand (handbook 6.1)', () => {
   const option = { grade: 'doubt', misses: 0, orderBy: null, peak: false, onShelf: 3, price: 40 } as const
-  const base = { today: '2026-10-01', neededOn: null, growing: false, beginner: false, budget: null, views: {}, forCar: false, isCrate: false }
+  const base = { today: '2026-10-01', neededOn: null, growing: false, oddBody: false, beginner: false, budget: null, views: {}, forCar: false, isCrate: false }
   const all: WayOption[] = (['stock', 'quick-ship', 'made', 'second-hand'] as const).map((way) => ({
     ...option,
     way,
@@ -192,6 +192,11 @@ describe('stock, quick-ship, made, second-hand (handbook 6.1)', () => {
     expect(first({ beginner: true })).toBe('stock')
     expect(first({}, all.map((each) => (each.way === 'made' ? each : { ...each, misses: 2, grade: 'fails' as const })))).toBe('made') // prettier-ignore
     expect(first({ growing: true })).toBe('stock')
+  })
+  it('an unusual body goes to made to measure where the chart only might fit', () => {
+    const open = all.map((each) => ({ ...each, grade: 'doubt' as const }))
+    expect(first({ beginner: true }, open)).toBe('stock')
+    expect(first({ oddBody: true }, open)).toBe('made')
   })
   it('gear for the car is never second-hand, crates may be', () => {
     expect(rankWays({ ...base, forCar: true, options: all }).find((each) => each.way === 'second-hand')?.verdict).toBe('not-now')

@@ -54,7 +54,8 @@ const PULL_MAX_C = 10
 const LOADS: readonly Activity[] = ['bike-front', 'sled-team', 'wheel-place', 'weight-drag', 'cart', 'ski-front', 'front-of-runner']
 const BIKES: readonly Activity[] = ['bike-front', 'bike-side']
 
-function isGiant(dog: NonNullable<CautionSubject['dog']>): boolean {
+/** A breed of giants, or as heavy as one. */
+export function isGiant(dog: Pick<Dog, 'breed' | 'crossWith' | 'weightKg'>): boolean {
   const reference = [dog.breed, dog.crossWith].map(findBreed)
   return reference.some((breed) => breed?.build === 'giant') || (dog.weightKg ?? 0) >= GIANT_KG
 }

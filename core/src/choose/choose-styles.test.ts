@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { solveForm } from '../form/index.ts'
 import { Activity, ViewId, type Dog } from '../model/index.ts'
-import { chooseStyles, disagreements, optionsOf, type StyleOptions } from './index.ts'
+import { chooseStyles, disagreements, optionsOf, unusualBody, type StyleOptions } from './index.ts'
 
 const on = '2026-10-05'
 const dog: Dog = {
@@ -50,14 +50,24 @@ describe('chooseStyles', () => {
   })
 
   it('reads a ticket’s own words for how its dog goes', () => {
-    expect(optionsOf({ traits: ['crabs', 'head-shy'], teamPlace: 'wheel', airC: 12 }, on, {})).toMatchObject({
+    expect(optionsOf({ traits: ['crabs', 'head-shy'], teamPlace: 'wheel', airC: 12, alsoWorn: 'Her brother' }, on, {})).toMatchObject({
       crabs: true,
       headShy: true,
       swings: false,
+      shared: true,
       wheelPlace: true,
       airC: 12,
     })
-    expect('airC' in optionsOf({ traits: [], teamPlace: null, airC: null }, on, {})).toBe(false)
+    expect('airC' in optionsOf({ traits: [], teamPlace: null, airC: null, alsoWorn: '' }, on, {})).toBe(false)
+  })
+
+  it('wants wide ranges for a giant, and where somebody else wears it too', () => {
+    const shared = ask('long-hike', { shared: true })
+    expect(of(shared, 'H09')?.reasons).toContainEqual({ code: 'shared', for: true })
+    expect(of(shared, 'H02')?.reasons).not.toContainEqual({ code: 'shared', for: true })
+    expect(of(ask('long-hike', {}, { breed: 'Great Dane' }), 'H09')?.reasons).toContainEqual({ code: 'giant', for: true })
+    expect(unusualBody({ ...dog, breed: '', weightKg: 60 }, null)).toEqual({ narrow: false, shortForNeck: false, tucked: false, giant: true })
+    expect(unusualBody(null, null).giant).toBe(false)
   })
 
   it('minds temper and missing legs on a stroll', () => {

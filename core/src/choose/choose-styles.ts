@@ -1,10 +1,10 @@
 import type { Form } from '../form/index.ts'
-import { families, type Suits } from '../gear/index.ts'
+import { adjustersOf, families, type Suits } from '../gear/index.ts'
 import { FAMILIES_AT, type HitchBand } from '../hitch/index.ts'
 import type { Activity, Dog, FamilyId, ShopFields, Ticket } from '../model/index.ts'
 import { findBreed } from '../reference/index.ts'
 import { stillGrows } from './age.ts'
-import { cautionsFor, type CautionCode } from './cautions.ts'
+import { cautionsFor, isGiant, type CautionCode } from './cautions.ts'
 import { sidesTaken } from './views.ts'
 
 /** How the dog goes in front of a load, how it takes dressing, and what its body is like beside the tapes. */
@@ -32,6 +32,8 @@ export interface StyleOptions {
   wriggles?: boolean
   /** Runs close to its load. */
   sitsClose?: boolean
+  /** Somebody else will wear it too. */
+  shared?: boolean
   /** A thick or a smooth coat matters to padding. */
   coat?: Dog['coat']
   /** Sides the shop takes where practitioners disagree (handbook 13). */
@@ -53,6 +55,8 @@ export type StyleReason =
   | 'backs-out'
   | 'line-angle'
   | 'tucked-up'
+  | 'giant'
+  | 'shared'
   | 'chews'
   | 'wriggles'
   | 'thick-coat'
@@ -85,6 +89,8 @@ const FLAT: Partial<Readonly<Record<FamilyId, Suits>>> = {
 
 /** Handbook 5.4 and 6.4: what a way of going, a body or a temper speaks for and against. */
 const OVER_THE_HEAD: readonly FamilyId[] = ['H05', 'H07', 'H11', 'H12', 'H13', 'H16', 'H17', 'H18', 'H19', 'H20']
+/** Set at the dog over a wide range: three sliders or more. */
+const WIDE_RANGE: readonly FamilyId[] = (Object.keys(families) as FamilyId[]).filter((id) => adjustersOf(id) >= 3)
 /** One buckle, or quick over the head. */
 const EASY: readonly FamilyId[] = ['H03', 'H04', 'H05', 'H06']
 const NO_HEAD: readonly FamilyId[] = ['H04', 'H06']
@@ -95,17 +101,25 @@ const NARROW = 0.62
 const SHORT_FOR_NECK = 0.93
 const TUCKED = 0.62
 
-interface Body {
+/** What is unusual about a body (handbook 6.4). */
+export interface UnusualBody {
+  /** Deep and narrow in the chest: a harness turns on it. */
   narrow: boolean
+  /** A short back for its neck: a cross-back runs past the tail. */
   shortForNeck: boolean
+  /** Tucked up behind the ribs. */
   tucked: boolean
+  /** A giant: stock ranges end before it. */
+  giant: boolean
 }
 
-function bodyOf(form: Form | null): Body {
-  if (!form) return { narrow: false, shortForNeck: false, tucked: false }
+/** What is unusual about this dog, as far as its form and breed say. */
+export function unusualBody(dog: Dog | null, form: Form | null): UnusualBody {
+  const giant = dog !== null && isGiant(dog)
+  if (!form) return { narrow: false, shortForNeck: false, tucked: false, giant }
   const { girth } = form.sections
   const [neck, whole, waist, ring] = ['M01', 'M13', 'M22', 'M07'].map((id) => form.measures[id]?.mm ?? 1) as [number, number, number, number]
-  return { narrow: (2 * girth.w) / (girth.tz - girth.uz) < NARROW, shortForNeck: neck / whole > SHORT_FOR_NECK, tucked: waist / ring < TUCKED }
+  return { narrow: (2 * girth.w) / (girth.tz - girth.uz) < NARROW, shortForNeck: neck / whole > SHORT_FOR_NECK, tucked: waist / ring < TUCKED, giant }
 }
 
 export interface StyleQuestion {
@@ -124,7 +138,7 @@ export interface StyleQuestion {
  * what speaks against makes it conditional at best. Stops stand apart: they bind the work, not the choice.
  */
 export function chooseStyles({ dog, purpose, hitch, form = null, options }: StyleQuestion): RankedStyle[] {
-  const body = bodyOf(form)
+  const body = unusualBody(dog, form)
   const growing = stillGrows(dog, options.on)
   const flat = dog ? (dog.flatFace ?? [dog.breed, dog.crossWith].some((name) => findBreed(name)?.flatFace === true)) : false
   const thick = (options.coat ?? dog?.coat) === 'thick-double' || (options.coat ?? dog?.coat) === 'long'
@@ -170,6 +184,8 @@ export function chooseStyles({ dog, purpose, hitch, form = null, options }: Styl
     speaks('short-back-thick-neck', body.shortForNeck, ['H21'])
     against('short-back-thick-neck', body.shortForNeck, FULL_LENGTH)
     speaks('tucked-up', body.tucked, ['H09'])
+    speaks('giant', body.giant, WIDE_RANGE)
+    speaks('shared', options.shared, WIDE_RANGE)
     speaks('three-legs', options.threeLegs, ['H09'])
     against(
       'three-legs',
@@ -208,7 +224,7 @@ export function chooseStyles({ dog, purpose, hitch, form = null, options }: Styl
 const PULL_MAX_C = 10
 
 /** What a ticket says of how its dog goes, in the words of `chooseStyles`. */
-export function optionsOf(ticket: Pick<Ticket, 'traits' | 'teamPlace' | 'airC'>, on: string, views: ShopFields['views']): StyleOptions {
+export function optionsOf(ticket: Pick<Ticket, 'traits' | 'teamPlace' | 'airC' | 'alsoWorn'>, on: string, views: ShopFields['views']): StyleOptions {
   const has = (trait: Ticket['traits'][number]): boolean => ticket.traits.includes(trait)
   return {
     on,
@@ -222,6 +238,7 @@ export function optionsOf(ticket: Pick<Ticket, 'traits' | 'teamPlace' | 'airC'>,
     chews: has('chews'),
     backsOut: has('backs-out'),
     threeLegs: has('three-legs'),
+    shared: ticket.alsoWorn !== '',
     wheelPlace: ticket.teamPlace === 'wheel',
     ...(ticket.airC === null ? {} : { airC: ticket.airC }),
   }

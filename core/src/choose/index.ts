@@ -2,5 +2,14 @@ export { aboutDog } from './about-dog.ts'
 /** Purpose and dog: what speaks against it, and which family suits. */
 export { cautionsFor, type Caution, type CautionCode, type CautionSubject, type BoundAct } from './cautions.ts'
 export { disagreements, sidesTaken, viewBears, VIEWS_ON, type Disagreement } from './views.ts'
-export { chooseStyles, optionsOf, type RankedStyle, type StyleOptions, type StyleQuestion, type StyleReason } from './choose-styles.ts'
+export {
+  chooseStyles,
+  optionsOf,
+  unusualBody,
+  type UnusualBody,
+  type RankedStyle,
+  type StyleOptions,
+  type StyleQuestion,
+  type StyleReason,
+} from './choose-styles.ts'
 export { ageInMonths, GROWN_MONTHS, stillGrows } from './age.ts'

@@ -5,6 +5,7 @@ export type WayReason =
   | 'none-near'
   | 'sure-enough'
   | 'two-out'
+  | 'odd-body'
   | 'growing'
   | 'first-weeks'
   | 'too-late'
@@ -39,6 +40,8 @@ export interface WayQuestion {
   growing: boolean
   /** The dog does not pull yet: true fit shows only under load. */
   beginner: boolean
+  /** Deep, short-backed or giant: stock ranges end before it, or turn on it. */
+  oddBody: boolean
   budget: number | null
   views: ShopFields['views']
   /** Gear for the car is never taken second-hand (handbook 6.1). */
@@ -58,7 +61,7 @@ const GRADES: Readonly<Record<Grade, number>> = { holds: 3, doubt: 2, none: 1, f
  * price. Source: handbook 6.1 and 13 (D11), common practice; quick-ship and second-hand of harnesses from memory,
  * unverified.
  */
-export function rankWays({ options, today, neededOn, growing, beginner, budget, views, forCar, isCrate }: WayQuestion): RankedWay[] {
+export function rankWays({ options, today, neededOn, growing, beginner, oddBody, budget, views, forCar, isCrate }: WayQuestion): RankedWay[] {
   const ranked = options.map((option): RankedWay & { points: number } => {
     const reasons: RankedWay['reasons'] = []
     let points = GRADES[option.grade] * 4
@@ -72,6 +75,8 @@ export function rankWays({ options, today, neededOn, growing, beginner, budget, 
     if (option.grade === 'holds') say('sure-enough', true, 0)
     if (option.way !== 'made' && option.misses >= 2) say('two-out', false, 6)
     if (option.onShelf === 0 && option.way !== 'made') say('none-on-shelf', false, 5)
+    if (oddBody && option.way === 'made') say('odd-body', true, 4)
+    if (oddBody && option.way !== 'made') say('odd-body', false, 1)
     if (option.way === 'made' && growing) say('growing', false, 8)
     if (option.way === 'made' && beginner) say('first-weeks', false, 3)
     if (option.way === 'stock' && beginner) say('first-weeks', true, 2)

@@ -26,6 +26,8 @@ const FOR: Readonly<Record<StyleReason, string>> = {
   'head-shy': 'nothing goes over the head',
   'backs-out': 'hard to back out of',
   'line-angle': 'made for the line as it runs',
+  giant: 'its ranges reach a giant',
+  shared: 'set anew for whoever else wears it',
   chews: 'cloth does not last on a dog that chews',
   wriggles: 'quickly on a dog that will not stand still',
   'thick-coat': 'a broad fluffy dog needs neither bridge nor rear padding',

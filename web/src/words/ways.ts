@@ -8,6 +8,7 @@ export const WAY_REASONS: Readonly<Record<WayReason, readonly [string, string]>>
   'none-near': ['', 'no size of it is near'],
   'sure-enough': ['should hold on every tape', ''],
   'two-out': ['', 'two measures are outside the chart'],
+  'odd-body': ['an unusual body: cut to it', 'an unusual body for a chart'],
   growing: ['', 'the dog still grows'],
   'first-weeks': ['true fit shows only once the dog pulls', 'wait until the dog pulls: true fit shows only under load'],
   'too-late': ['', 'too late for the day needed'],

@@ -1,10 +1,11 @@
-import { leadOn, orderBy, rankWays, stillGrows, worstGrade, type RankedWay, type Supply, type WayOption } from '@merry-tailor/core'
+import { leadOn, orderBy, rankWays, stillGrows, unusualBody, worstGrade, type RankedWay, type Supply, type WayOption } from '@merry-tailor/core'
 import { getMonth } from 'date-fns'
 import { dayWords, today } from '../../app/today'
 import { useShop } from '../../app/use-shop'
 import { Mark } from '../../ui/marks/Mark'
 import { WAY_REASONS, WAY_VERDICTS } from '../../words/ways'
 import { wayName } from '../../words/stages'
+import { useBenchForm } from '../measure/use-bench-form'
 import { useOpenTicket } from '../TicketFrame'
 import type { RankedChoice } from './use-ranked'
 
@@ -43,11 +44,14 @@ export function WaysBlock({ ranked, supply, family }: { ranked: readonly RankedC
   const { sheet } = useOpenTicket()
   const { views } = useShop()
   const { neededOn, budget, activities } = sheet.ticket
+  const { form, solved } = useBenchForm()
+  const unusual = unusualBody(sheet.dog, solved ? form : null)
   const ways = rankWays({
     options: wayOptions(ranked, supply, neededOn),
     today: today(),
     neededOn,
     growing: stillGrows(sheet.dog, today()),
+    oddBody: unusual.narrow || unusual.shortForNeck || unusual.giant,
     beginner: activities.includes('learning-puller'),
     budget,
     views,
