@@ -17,6 +17,7 @@ import { CompareDates } from './CompareDates'
 import { DogNotes } from './DogNotes'
 import { DogPhotos } from './DogPhotos'
 import { FormByDate } from './FormByDate'
+import { GearWorn } from './GearWorn'
 import { MeasureHistory } from './MeasureHistory'
 import { useForm } from '../form/use-form'
 import { WholeBody } from './WholeBody'
@@ -98,6 +99,7 @@ function DogRoom({ sheet }: { sheet: DogSheet }) {
           ))}
           {tickets.length === 0 && <li className="px-4 py-3 text-mute">No ticket yet.</li>}
         </ul>
+        <GearWorn dogId={dog.id} />
         <div className="border-t-2 border-ink px-4 py-2">
           {owner && (
             <p className="text-mute">

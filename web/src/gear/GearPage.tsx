@@ -1,5 +1,6 @@
 import { FamilyId, families, type NewPiece, type Piece } from '@merry-tailor/core'
 import { useState } from 'react'
+import { useSearchParams } from 'react-router'
 import { v7 as uuid } from 'uuid'
 import { useAddPieceMutation, useDogsQuery, usePiecesQuery } from '../api/shop-api'
 import { PlaceFrame } from '../app/Strip'
@@ -15,7 +16,9 @@ import { PieceView } from './PieceView'
 export function GearPage() {
   const { data: pieces, error } = usePiecesQuery(undefined)
   const { data: dogs = [] } = useDogsQuery(undefined)
-  const [picked, setPicked] = useState<string | null>(null)
+  const [search, setSearch] = useSearchParams()
+  const picked = search.get('piece')
+  const setPicked = (id: string): void => setSearch({ piece: id }, { replace: true })
   const inUse = (pieces ?? []).filter((piece) => piece.retired === null)
   const out = (pieces ?? []).filter((piece) => piece.retired !== null)
   const piece = pieces?.find((each) => each.id === picked) ?? inUse[0] ?? out[0]

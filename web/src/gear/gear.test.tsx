@@ -2,6 +2,7 @@ import type { Piece } from '@merry-tailor/core'
 import { fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import { AT, nextId, renderPage, testShop, withTestShop } from '../test/shop'
+import { GearWorn } from '../dogs/GearWorn'
 import { GearPage } from './GearPage'
 
 withTestShop()
@@ -13,6 +14,17 @@ const changes = () =>
   testShop()
     .sent.filter((each) => each.method === 'PATCH')
     .map((each) => (each.body as { changes: { field: string; to: unknown }[] }).changes[0])
+
+describe('gear a dog wears', () => {
+  it('stands on its page, with its state, and leads to the piece', async () => {
+    testShop().pieces = [aPiece({ wearerId: 'w', state: 'to-mend' }), aPiece({ tag: 'Other' })]
+    const router = renderPage('/x', '/x', <GearWorn dogId="w" />)
+    const link = await screen.findByRole('link', { name: /Peg 1.*To mend/ })
+    expect(screen.queryByText('Other')).toBeNull()
+    fireEvent.click(link)
+    await waitFor(() => expect(`${router.state.location.pathname}${router.state.location.search}`).toMatch(/^\/gear\?piece=/))
+  })
+})
 
 describe('Gear', () => {
   it('takes in a piece by the name written on it, and not without one', async () => {

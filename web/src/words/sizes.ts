@@ -1,4 +1,4 @@
-import { families, type BetweenRule, type SizeAdvice, type SizeTable } from '@merry-tailor/core'
+import { families, type BetweenRule, type FamilyId, type SizeAdvice, type SizeTable } from '@merry-tailor/core'
 
 /** What to put on the dog, in the words of the yellow button. */
 export function adviceWords(advice: SizeAdvice, table: Pick<SizeTable, 'family'>): string {
@@ -39,4 +39,11 @@ const BETWEEN: Readonly<Record<Exclude<BetweenRule['because'], 'maker-says'>, st
 export function betweenWords(rule: BetweenRule, maker: string): string {
   if (rule.because === 'maker-says') return `${maker} says: between two sizes go ${rule.rule}.`
   return `${BETWEEN[rule.because]} ${maker} says nothing about it.`
+}
+
+/** What decides a piece cut to the dog, where a tape is in doubt (handbook 6.2). */
+export function madeWords(family: FamilyId): string {
+  if (families[family].shelf === 'pulling') return 'Where a length is in doubt the shorter one counts: too long loads the hips.'
+  if (family === 'C3') return 'The hood is cut by the larger of head and neck base, so that it passes both.'
+  return 'The maker cuts what the tapes say: where two readings differ take a third before ordering.'
 }

@@ -6,6 +6,7 @@ import { today } from '../../app/today'
 import { useShop } from '../../app/use-shop'
 import { useRankAll } from '../../form/ranking-desk'
 import { newestTables } from '../../tables/newest-tables'
+import { Toggles } from '../../ui/controls/Toggles'
 import { Mark } from '../../ui/marks/Mark'
 import { VerdictWord } from '../../ui/marks/VerdictWord'
 import { Unrolling } from '../../ui/State'
@@ -70,19 +71,13 @@ export function AllSizesRoom() {
             : `${shown.length} sizes of what suits the work, judged on every part they are sized by. Predicted; a hand on the dog decides.`}
         </p>
         {present.length > 1 && (
-          <div className="mt-1 flex flex-wrap gap-1.5" role="group" aria-label="Kinds shown">
-            {[null, ...present].map((family) => (
-              <button
-                key={family ?? 'all'}
-                type="button"
-                aria-pressed={family === only}
-                onClick={() => setOnly(family)}
-                className="min-h-11 rounded-[2px] border-2 border-ink bg-panel px-2.5 text-[15px] font-semibold aria-pressed:bg-ink aria-pressed:text-panel"
-              >
-                {family === null ? 'All kinds' : familyName(family)}
-              </button>
-            ))}
-          </div>
+          <Toggles<FamilyId | 'all'>
+            label="Kinds shown"
+            options={[{ value: 'all', label: 'All kinds' }, ...present.map((value) => ({ value, label: familyName(value) }))]}
+            isOn={(family) => family === (only ?? 'all')}
+            onToggle={(family) => setOnly(family === 'all' ? null : family)}
+            className="mt-1"
+          />
         )}
       </header>
       {ranked === null ? (

@@ -21,6 +21,7 @@ import { useKeys } from '../../app/use-keys'
 import { Button } from '../../ui/controls/Button'
 import { KeyCap } from '../../ui/controls/KeyCap'
 import { SavedField } from '../../ui/controls/SavedField'
+import { Toggles } from '../../ui/controls/Toggles'
 import { Segmented } from '../../ui/controls/Segmented'
 import { VerdictWord } from '../../ui/marks/VerdictWord'
 import { activityName } from '../../words/dogs'
@@ -88,19 +89,13 @@ export function AskStage() {
       <section aria-label="The work" className="flex min-h-0 flex-col bg-panel max-lg:border-t-2 max-lg:border-ink">
         <div className="quiet-scroll min-h-0 flex-1 px-5 py-3">
           <h1 className="text-[26px] leading-[34px]">What will {name} do?</h1>
-          <div className="mt-1.5 flex flex-wrap gap-1.5" role="group" aria-label="What it will do">
-            {Activity.options.map((activity) => (
-              <button
-                key={activity}
-                type="button"
-                aria-pressed={ticket.activities.includes(activity)}
-                onClick={() => toggle(activity)}
-                className="min-h-11 rounded-[2px] border-2 border-ink bg-panel px-2.5 text-[15px] font-semibold hover:bg-bench aria-pressed:bg-ink aria-pressed:text-panel"
-              >
-                {activityName(activity)}
-              </button>
-            ))}
-          </div>
+          <Toggles
+            label="What it will do"
+            options={Activity.options.map((value) => ({ value, label: activityName(value) }))}
+            isOn={(activity) => ticket.activities.includes(activity)}
+            onToggle={toggle}
+            className="mt-1.5"
+          />
           <h2 className="mt-3 flex flex-wrap items-baseline justify-between gap-x-4 border-t-2 border-ink pt-2 text-[19px] leading-6">
             Items
             {ticket.activities.length > 0 && (

@@ -2,6 +2,7 @@ import { TeamPlace, Trait, type Change, type TeamPlace as Place, type Trait as T
 import { Link } from 'react-router'
 import { useChangeTicketMutation } from '../../api/shop-api'
 import { SavedField } from '../../ui/controls/SavedField'
+import { Toggles } from '../../ui/controls/Toggles'
 import { Segmented } from '../../ui/controls/Segmented'
 import { traitName } from '../../words/dogs'
 import { useOpenTicket } from '../TicketFrame'
@@ -44,19 +45,13 @@ export function GoingBlock() {
           </Link>
         )}
       </h2>
-      <div className="mt-1.5 flex flex-wrap gap-1.5" role="group" aria-label="How it goes and dresses">
-        {Trait.options.map((trait) => (
-          <button
-            key={trait}
-            type="button"
-            aria-pressed={ticket.traits.includes(trait)}
-            onClick={() => toggle(trait)}
-            className="min-h-11 rounded-[2px] border-2 border-ink bg-panel px-2.5 text-[15px] font-semibold hover:bg-bench aria-pressed:bg-ink aria-pressed:text-panel"
-          >
-            {traitName(trait)}
-          </button>
-        ))}
-      </div>
+      <Toggles
+        label="How it goes and dresses"
+        options={Trait.options.map((value) => ({ value, label: traitName(value) }))}
+        isOn={(trait) => ticket.traits.includes(trait)}
+        onToggle={toggle}
+        className="mt-1.5"
+      />
       {does(TEAM_WORK) && (
         <div className="mt-3 flex flex-wrap items-center gap-3">
           <span className="font-semibold">Place in the team</span>

@@ -12,6 +12,7 @@ import { TextField } from '../../ui/controls/TextField'
 import { Worded } from '../../ui/length/Worded'
 import { GearSketch } from '../../ui/plates/GearSketch'
 import { Snag } from '../../ui/State'
+import { useMedia } from '../../ui/use-media'
 import { useWidth } from '../../ui/use-width'
 import { conflictWords } from '../../words/conflicts'
 import { activityName } from '../../words/dogs'
@@ -46,6 +47,7 @@ export function ChooseStage() {
   const look = { ...valueStyle(settings), unit: settings.unit }
   const [addChoice, { error: saveError }] = useAddChoiceMutation()
   const navigate = useNavigate()
+  const narrow = useMedia('(max-width: 767px)')
 
   const advised = ranked[0]
   const table = ranked.find((each) => each.table.id === (picked?.table ?? choice?.tableId)) ?? advised
@@ -98,6 +100,38 @@ export function ChooseStage() {
   const stops = cautionsFor({ dog: sheet.dog, activities: sheet.ticket.activities, families: [item.family], on: today() }).filter(
     (caution) => caution.level === 'stop',
   )
+  // On a phone the act stays under the thumb; beside the sizes it is their foot.
+  const foot = (
+    <div className="shrink-0 border-t-2 border-ink bg-panel p-3 max-md:sticky max-md:bottom-0 max-md:z-10 max-md:order-3">
+      {saveError && (
+        <p role="alert" className="mb-2 font-semibold text-snag">
+          Not saved. The choice stays here; try again.
+        </p>
+      )}
+      {overrules && (
+        <TextField
+          label={`The bench would say: ${adviceWords(table.advice, table.table)}. Why otherwise?`}
+          value={why}
+          maxLength={300}
+          problem={whyProblem ?? undefined}
+          onChange={(event) => {
+            setWhy(event.target.value)
+            setWhyProblem(null)
+          }}
+          className="mb-2"
+        />
+      )}
+      <button
+        type="button"
+        disabled={labels.length === 0}
+        onClick={() => void choose()}
+        className="flex min-h-14 w-full items-center justify-between gap-3 rounded-[2px] border-2 border-ink bg-tape px-4 py-1.5 text-left text-tape-ink disabled:bg-tape-rest"
+      >
+        <ChooseWords labels={labels} follows={follows} table={table?.table} known={known} guessed={table?.advice.kind === 'guess'} />
+        <KeyCap tone="tape">Enter</KeyCap>
+      </button>
+    </div>
+  )
   return (
     <div className="min-h-0 flex-1 max-md:flex max-md:flex-col max-md:overflow-y-auto md:grid md:grid-cols-[316px_1fr]">
       <section aria-label="Sizes" className="order-2 flex min-h-0 flex-col bg-panel max-md:shrink-0 md:order-1 md:border-r-2 md:border-ink">
@@ -143,35 +177,7 @@ export function ChooseStage() {
             />
           ))}
         </div>
-        <div className="shrink-0 border-t-2 border-ink p-3">
-          {saveError && (
-            <p role="alert" className="mb-2 font-semibold text-snag">
-              Not saved. The choice stays here; try again.
-            </p>
-          )}
-          {overrules && (
-            <TextField
-              label={`The bench would say: ${adviceWords(table.advice, table.table)}. Why otherwise?`}
-              value={why}
-              maxLength={300}
-              problem={whyProblem ?? undefined}
-              onChange={(event) => {
-                setWhy(event.target.value)
-                setWhyProblem(null)
-              }}
-              className="mb-2"
-            />
-          )}
-          <button
-            type="button"
-            disabled={labels.length === 0}
-            onClick={() => void choose()}
-            className="flex min-h-14 w-full items-center justify-between gap-3 rounded-[2px] border-2 border-ink bg-tape px-4 py-1.5 text-left text-tape-ink disabled:bg-tape-rest"
-          >
-            <ChooseWords labels={labels} follows={follows} table={table?.table} known={known} guessed={table?.advice.kind === 'guess'} />
-            <KeyCap tone="tape">Enter</KeyCap>
-          </button>
-        </div>
+        {!narrow && foot}
       </section>
       <section aria-label="How it should fit" className="order-1 flex min-h-0 flex-col max-md:shrink-0 md:order-2">
         <header className="shrink-0 border-b-2 border-ink bg-bench px-5 py-2.5">
@@ -255,6 +261,7 @@ export function ChooseStage() {
           )}
         </div>
       </section>
+      {narrow && foot}
     </div>
   )
 }

@@ -2,7 +2,7 @@ import { betweenRule, type RankedSize, type SizeTable } from '@merry-tailor/core
 import { useShop } from '../../app/use-shop'
 import { Mark } from '../../ui/marks/Mark'
 import { dangerWords } from '../../words/dangers'
-import { betweenWords } from '../../words/sizes'
+import { betweenWords, madeWords } from '../../words/sizes'
 import { measureName } from '../../words/stages'
 
 /** Two sizes near each other: what sits well in each and what does not, and the rule that puts one first. */
@@ -11,7 +11,7 @@ export function OutcomesBlock({ table, sizes, children }: { table: SizeTable; si
   const rule = betweenRule(table, views)
   return (
     <article className="border-[1.5px] border-ink bg-panel px-4 py-3 xl:col-span-2">
-      <h2 className="text-[18px] leading-[22px]">Between two sizes</h2>
+      <h2 className="text-[18px] leading-[22px]">{table.way === 'made' ? 'Cut to the dog' : 'Between two sizes'}</h2>
       {sizes.length === 2 && (
         <div className="mt-2 grid gap-x-6 gap-y-3 sm:grid-cols-2">
           {sizes.map((size) => (
@@ -19,7 +19,7 @@ export function OutcomesBlock({ table, sizes, children }: { table: SizeTable; si
           ))}
         </div>
       )}
-      <p className="mt-2">{betweenWords(rule, table.maker)}</p>
+      <p className="mt-2">{table.way === 'made' ? madeWords(table.family) : betweenWords(rule, table.maker)}</p>
       {children}
     </article>
   )

@@ -36,7 +36,11 @@ export function TableBlock({ table, sizes, neededOn, picked, chosen, supply, own
           {table.name}. {own ?? leadWords(table, neededOn, supply)}
           {table.price ? ` Costs ${table.price[0] === table.price[1] ? table.price[0] : `${table.price[0]} to ${table.price[1]}`}.` : ''}
         </p>
-        {supply && !supply.reached && <p className="text-[13.5px] leading-[17px] text-mute">Supplier not reached; counted {ageWords(supply.countedAt)}.</p>}
+        {supply && (!supply.reached || isOld(supply.countedAt)) && (
+          <p className="text-[13.5px] leading-[17px] text-mute">
+            {supply.reached ? 'The supplier’s count is old: counted' : 'Supplier not reached; counted'} {ageWords(supply.countedAt)}.
+          </p>
+        )}
       </header>
       <table className="w-full border-collapse">
         <thead>
@@ -118,6 +122,9 @@ const SHORT: Readonly<Record<string, string>> = {
   M14: 'Back',
 }
 export const shortName = (id: string): string => SHORT[id] ?? measureName(id).split(/[ ,]/)[0] ?? id
+
+/** A count of another day may be sold by now. */
+const isOld = (at: string): boolean => Date.now() - parseISO(at).getTime() > 24 * 3_600_000
 
 /** How old a count is: `3 hours ago`. */
 export const ageWords = (at: string): string => formatDistanceToNowStrict(parseISO(at), { addSuffix: true })

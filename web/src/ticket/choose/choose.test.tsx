@@ -180,6 +180,12 @@ describe('Choose', () => {
     expect(screen.getByText('Supplier not reached; counted 3 days ago.')).toBeDefined()
   })
 
+  it('says that a count is old although the supplier was reached', async () => {
+    testShop().supply = [{ tableId: 'plain-y', count: { M: 4 }, lead: { minWeeks: 0, maxWeeks: 1 }, countedAt: new Date(Date.now() - 3 * 86_400_000).toISOString(), heardAt: '', reached: true }] // prettier-ignore
+    renderStage(aTicket({ readings: twice('M07', 650) }), 'choose', <ChooseStage />)
+    expect(await screen.findByText('The supplier’s count is old: counted 3 days ago.')).toBeDefined()
+  })
+
   it('weighs the ways: too late, too dear, first weeks', async () => {
     const soon = new Date(Date.now() + 2 * 86_400_000).toISOString().slice(0, 10)
     testShop().sizeTables = [
@@ -202,6 +208,13 @@ describe('Choose', () => {
     expect(rows[0]).toMatch(/^StockFirst/)
     expect(rows.find((each) => each.startsWith('Made'))).toMatch(/Not now.*too late for the day needed.*over what it may cost/)
     expect(rows.find((each) => each.startsWith('Second-hand'))).toContain('seams and sliders')
+  })
+
+  it('says what decides a piece cut to the dog', async () => {
+    testShop().sizeTables = [table({ family: 'H11', way: 'made', sizes: [{ label: 'To measure', bands: { M01: [300, 900] } }] })]
+    renderStage(aTicket({ items: [anItem({ family: 'H11', way: 'made' })], readings: twice('M01', 450) }), 'choose', <ChooseStage />)
+    expect(await screen.findByText(/the shorter one counts/)).toBeDefined()
+    expect(screen.queryByText('Between two sizes')).toBeNull()
   })
 
   it('offers crates in their usual series', async () => {

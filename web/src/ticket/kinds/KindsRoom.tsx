@@ -28,6 +28,7 @@ import { today } from '../../app/today'
 import { useShop } from '../../app/use-shop'
 import { GearSketch } from '../../ui/plates/GearSketch'
 import { useWidth } from '../../ui/use-width'
+import { Toggles } from '../../ui/controls/Toggles'
 import { Mark } from '../../ui/marks/Mark'
 import { activityName } from '../../words/dogs'
 import { RANK_GRADES, RANK_WORDS, reasonWords, stopWords } from '../../words/kinds'
@@ -81,19 +82,13 @@ export function KindsRoom() {
           Which kind for {name}: {activityName(purpose).toLowerCase()}
         </h1>
         {activities.length > 1 && (
-          <div className="mt-1 flex flex-wrap gap-1.5" role="group" aria-label="Judged for">
-            {activities.map((activity) => (
-              <button
-                key={activity}
-                type="button"
-                aria-pressed={activity === purpose}
-                onClick={() => setPicked(activity)}
-                className="min-h-11 rounded-[2px] border-2 border-ink bg-panel px-2.5 text-[15px] font-semibold aria-pressed:bg-ink aria-pressed:text-panel"
-              >
-                {activityName(activity)}
-              </button>
-            ))}
-          </div>
+          <Toggles
+            label="Judged for"
+            options={activities.map((value) => ({ value, label: activityName(value) }))}
+            isOn={(activity) => activity === purpose}
+            onToggle={setPicked}
+            className="mt-1"
+          />
         )}
       </header>
       {compared.length === 2 && <Beside styles={compared} form={form} name={name} hitchMm={hitchMm ?? null} />}
