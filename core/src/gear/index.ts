@@ -2,5 +2,5 @@
 export { families, suits, type Family, type Shelf, type Suits } from './families.ts'
 export { adjustersOf, layStraps, type LaidGear, type LaidStrap } from './lay-straps.ts'
 export { strapGraphs, type StrapEdge, type StrapGraph, type StrapPanel, type StrapRole } from './strap-graphs.ts'
-export { placeOn, STRAP_NODES, type StrapNode, type StrapPlace } from './strap-nodes.ts'
+export { placeOn, STRAP_NODES, whereItShows, type StrapNode, type StrapPlace } from './strap-nodes.ts'
 export { ringsFor, type RingPlace } from './rings.ts'

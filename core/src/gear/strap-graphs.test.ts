@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { solveForm, typicalForm, type Form } from '../form/index.ts'
 import { FamilyId } from '../model/index.ts'
-import { adjustersOf, families, layStraps, placeOn, ringsFor, STRAP_NODES, strapGraphs } from './index.ts'
+import { adjustersOf, families, layStraps, placeOn, ringsFor, STRAP_NODES, strapGraphs, whereItShows } from './index.ts'
 
 const forms: [string, Form][] = (['Chihuahua', 'Greyhound', 'Dachshund', 'Great Dane', 'Pug', 'Siberian Husky'] as const).map((breed) => [
   breed,
@@ -91,6 +91,11 @@ describe('strap graphs', () => {
     expect(top[0]).toBe(low[0])
     expect(top[1] - low[1]).toBeCloseTo(short.sections.girth.tz - short.sections.girth.uz, -2)
   })
+})
+
+it('every measure a harness is sized by shows somewhere on the dog', () => {
+  for (const id of ['M01', 'M02', 'M06', 'M07', 'M08', 'M10', 'M11', 'M12', 'M13', 'M14']) expect([id, STRAP_NODES[whereItShows(id)!]]).not.toContain(undefined)
+  expect(whereItShows('M00')).toBeNull()
 })
 
 it('rings are asked for by the work', () => {

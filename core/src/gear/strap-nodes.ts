@@ -71,6 +71,40 @@ export const STRAP_NODES = {
 
 export type StrapNode = keyof typeof STRAP_NODES
 
+/** The strap or hem a measure decides, as the place on the dog where a miss shows. The pairing is ours. */
+const DECIDES: Readonly<Record<string, StrapNode>> = {
+  M01: 'front',
+  M02: 'collarFront',
+  M03: 'collarTop',
+  M04: 'headTop',
+  M06: 'betweenLegs',
+  M07: 'girthSide',
+  M08: 'girthSide',
+  M10: 'ribs',
+  M11: 'ribs',
+  M12: 'loin',
+  M13: 'tail',
+  M14: 'tail',
+  M15: 'hemTail',
+  M16: 'hemTail',
+  M17: 'elbow',
+  M18: 'hemMid',
+  M21: 'waistLow',
+  M22: 'waistLow',
+  M24: 'waistLow',
+  M26: 'wristFore',
+  M28: 'wristFore',
+  M29: 'bellySide',
+  M39: 'headTop',
+  M40: 'headTop',
+  M41: 'headTop',
+  M42: 'lump',
+  M44: 'blade',
+}
+
+/** Where on the dog a measure shows; `null` for those that show nowhere from the side. */
+export const whereItShows = (measure: string): StrapNode | null => DECIDES[measure] ?? null
+
 export type Flat = readonly [x: number, z: number]
 
 /** Topline and underline heights at a place, straight between the cuts. */

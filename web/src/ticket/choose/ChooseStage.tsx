@@ -206,7 +206,7 @@ export function ChooseStage() {
           )}
           {table && size && (
             <div className="grid gap-4 xl:grid-cols-2">
-              <OnTheDog family={item.family} name={name} />
+              <OnTheDog family={item.family} name={name} size={size} />
               <div className="flex flex-col gap-4">
                 <SettleBlock table={table.table} body={body} form={form} near={table.advice.labels} />
                 {size.conflict && (
@@ -225,8 +225,8 @@ export function ChooseStage() {
                       Then {one.label}: <span className="font-text text-[15px]">{titleWords(one)}</span>
                     </h2>
                   )}
-                  {one.perMeasure.map((fit) => (
-                    <MeasureCard key={fit.measure} fit={fit} size={one} table={table.table} body={body} first={i === 0} look={look} />
+                  {one.perMeasure.map((fit, at) => (
+                    <MeasureCard key={fit.measure} n={at + 1} fit={fit} size={one} table={table.table} body={body} first={i === 0} look={look} />
                   ))}
                 </Fragment>
               ))}
@@ -267,12 +267,19 @@ export function ChooseStage() {
 }
 
 /** The item on this dog, as wide as its place. */
-function OnTheDog({ family, name }: { family: FamilyId; name: string }) {
+function OnTheDog({ family, name, size }: { family: FamilyId; name: string; size: RankedSize }) {
   const { form } = useBenchForm()
   const [ref, width] = useWidth<HTMLDivElement>(420)
   return (
     <div ref={ref} className="min-h-[200px] overflow-hidden border-[1.5px] border-ink">
-      <GearSketch form={form} family={family} width={width} height={210} label={`${familyName(family)} as it should lie on ${name}, from the side`} />
+      <GearSketch
+        form={form}
+        family={family}
+        width={width}
+        height={240}
+        numbers={size.perMeasure.map((fit, i) => ({ measure: fit.measure, n: i + 1, grade: fit.grade }))}
+        label={`${familyName(family)} as it should lie on ${name}, from the side`}
+      />
     </div>
   )
 }

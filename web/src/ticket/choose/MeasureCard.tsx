@@ -7,7 +7,11 @@ import { useOpenTicket } from '../TicketFrame'
 import { overlapWords } from './overlap-words'
 import { SizeTape } from './SizeTape'
 
+const DISC = { holds: 'bg-holds', doubt: 'bg-chalk', fails: 'bg-snag', none: 'bg-mute' } as const
+
 interface MeasureCardProps {
+  /** Its number on the dog. */
+  n: number
   fit: MeasureFit
   size: RankedSize
   table: SizeTable
@@ -17,7 +21,7 @@ interface MeasureCardProps {
 }
 
 /** One measure of one size: where the dog's spread lies on the tape, the room both ways, and what a miss would do. */
-export function MeasureCard({ fit, size, table, body, first, look }: MeasureCardProps) {
+export function MeasureCard({ n, fit, size, table, body, first, look }: MeasureCardProps) {
   const { name } = useOpenTicket()
   const say = (mm: number): string => formatLength(Math.abs(mm), look).text
   const { danger } = fit
@@ -28,7 +32,14 @@ export function MeasureCard({ fit, size, table, body, first, look }: MeasureCard
       className={`border-[1.5px] bg-panel px-4 pt-2.5 pb-3 ${fit.grade === 'fails' ? 'border-2 border-snag' : fit.guess ? 'border-dashed border-ink' : 'border-ink'}`}
     >
       <div className="mb-0.5 flex flex-wrap items-center justify-between gap-x-3">
-        <h3 className="text-[18px] leading-[22px]">{measureName(fit.measure)}</h3>
+        <h3 className="flex items-center gap-2 text-[18px] leading-[22px]">
+          <span
+            className={`inline-flex h-[19px] w-[19px] items-center justify-center rounded-full font-text text-[14px] leading-none font-bold text-panel ${DISC[fit.grade]}`}
+          >
+            {n}
+          </span>
+          {measureName(fit.measure)}
+        </h3>
         <VerdictWord grade={fit.grade} basis="predicted" size={19} />
       </div>
       <SizeTape table={table} measure={fit.measure} hit={size.label} body={body} look={look} live={first && fit.measure === size.because.measure} height={26} />

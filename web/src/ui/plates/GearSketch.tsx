@@ -1,4 +1,4 @@
-import { layStraps, type FamilyId, type Flat, type Form, type LaidGear } from '@merry-tailor/core'
+import { layStraps, placeOn, STRAP_NODES, whereItShows, type FamilyId, type Flat, type Form, type Grade, type LaidGear } from '@merry-tailor/core'
 import { useMemo } from 'react'
 import { cutOnce } from './cut'
 import { fixed, smoothOpen, type Point } from './geometry'
@@ -11,6 +11,8 @@ interface GearSketchProps {
   /** Where the line's other end is fixed, above the floor, mm; without it no line is drawn. */
   hitchMm?: number | null
   label: string
+  /** Measures by the numbers of their cards, with the grade each has. */
+  numbers?: readonly { measure: string; n: number; grade: Grade }[]
 }
 
 const lineOf = (points: readonly Point[], closed: boolean): string =>
@@ -18,7 +20,7 @@ const lineOf = (points: readonly Point[], closed: boolean): string =>
 const PAWS = ['fore paw', 'hind paw']
 
 /** One kind of gear on this dog, drawn from its strap graph: the dog a silhouette, the gear in ink. */
-export function GearSketch({ form, family, width, height, hitchMm = null, label }: GearSketchProps) {
+export function GearSketch({ form, family, width, height, hitchMm = null, label, numbers = [] }: GearSketchProps) {
   const set = cutOnce(form, 'side')
   const gear = useMemo(() => layStraps(form, family), [form, family])
   const crated = gear.around !== null && gear.around !== 'paws'
@@ -62,6 +64,22 @@ export function GearSketch({ form, family, width, height, hitchMm = null, label 
         />
       ))}
       <Straps gear={gear} to={to} size={size} />
+      {numbers.map((each) => {
+        const node = whereItShows(each.measure)
+        return (
+          node && (
+            <Numbered
+              key={each.measure}
+              at={to(placeOn(form, STRAP_NODES[node]))}
+              n={each.n}
+              grade={each.grade}
+              middle={to([set.box.left + ahead * 0.62, set.box.top * 0.56])}
+              width={width}
+              height={height}
+            />
+          )
+        )
+      })}
       {line && gear.pull && <Line from={to(gear.pull)} hitchY={floor - hitchMm * by} floor={floor} />}
       {gear.around !== null && gear.around !== 'paws' && (
         <Crate
@@ -163,4 +181,25 @@ function smoothClosed(points: readonly Point[]): string {
     return `C${fixed(p.x + (next.x - prev.x) * k)} ${fixed(p.y + (next.y - prev.y) * k)} ${fixed(next.x - (after.x - p.x) * k)} ${fixed(next.y - (after.y - p.y) * k)} ${fixed(next.x)} ${fixed(next.y)}`
   })
   return `M${fixed(at(0).x)} ${fixed(at(0).y)}${parts.join('')}Z`
+}
+
+const COLOURS: Readonly<Record<Grade, string>> = { holds: 'var(--holds)', doubt: 'var(--chalk)', fails: 'var(--snag)', none: 'var(--mute)' }
+
+/** A card's number beside the place it speaks of: a ring on the body, a leader away from its middle, the disc at its end. */
+function Numbered({ at, n, grade, middle: from, width, height }: { at: Point; n: number; grade: Grade; middle: Point; width: number; height: number }) {
+  const away = Math.hypot(at.x - from.x, at.y - from.y) || 1
+  const reach = 34
+  const x = Math.min(width - 12, Math.max(12, at.x + ((at.x - from.x) / away) * reach))
+  const y = Math.min(height - 18, Math.max(12, at.y + ((at.y - from.y) / away) * reach))
+  const colour = COLOURS[grade]
+  return (
+    <g>
+      <line x1={at.x} y1={at.y} x2={x} y2={y} stroke={colour} strokeWidth={1.9} />
+      <circle cx={at.x} cy={at.y} r={4.5} fill="var(--plate)" stroke={colour} strokeWidth={2} />
+      <circle cx={x} cy={y} r={9.5} fill={colour} />
+      <text x={x} y={y + 5} textAnchor="middle" fontSize={14} fontWeight={700} fill="var(--panel)">
+        {n}
+      </text>
+    </g>
+  )
 }
