@@ -1,5 +1,5 @@
 import { cautionsFor, families, formatGap, formatLength, ringsFor, type FamilyId, type Piece, type RankedSize, type SizeTable } from '@merry-tailor/core'
-import { Fragment, useState } from 'react'
+import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { v7 as uuid } from 'uuid'
 import { useAddChoiceMutation, useSupplyQuery } from '../../api/shop-api'
@@ -96,6 +96,7 @@ export function ChooseStage() {
 
   if (!item) return <NoItem title="Nothing to size yet">Choose an item under Ask, then every size of it shows here.</NoItem>
   const shownSizes = table ? (labels.length === 2 ? labels : [size?.label]).flatMap((one) => table.sizes.filter((each) => each.label === one)) : []
+  const second = shownSizes.find((one) => one !== size)
   const known = Object.values(body).filter((each) => each?.mm != null && !each.guess).length
   const stops = cautionsFor({ dog: sheet.dog, activities: sheet.ticket.activities, families: [item.family], on: today() }).filter(
     (caution) => caution.level === 'stop',
@@ -205,9 +206,10 @@ export function ChooseStage() {
             </div>
           )}
           {table && size && (
-            <div className="grid gap-4 xl:grid-cols-2">
+            // The dog and the first size’s tapes on the left, what to make of them on the right; the second size below.
+            <div className="grid gap-4 xl:grid-cols-2 xl:grid-rows-[repeat(9,auto)_1fr]">
               <OnTheDog family={item.family} name={name} size={size} />
-              <div className="flex flex-col gap-4">
+              <div className="flex flex-col gap-4 xl:col-start-2 xl:row-span-10 xl:row-start-1">
                 <SettleBlock table={table.table} body={body} form={form} near={table.advice.labels} />
                 {size.conflict && (
                   <article aria-label="Where the tapes disagree" className="border-[1.5px] border-ink bg-panel px-4 py-3">
@@ -217,38 +219,43 @@ export function ChooseStage() {
                     </p>
                   </article>
                 )}
-              </div>
-              {shownSizes.map((one, i) => (
-                <Fragment key={one.label}>
-                  {i > 0 && (
-                    <h2 className="flex flex-wrap items-baseline gap-x-4 text-[22px] leading-7 xl:col-span-2">
-                      Then {one.label}: <span className="font-text text-[15px]">{titleWords(one)}</span>
-                    </h2>
+                <OutcomesBlock table={table.table} sizes={shownSizes}>
+                  <MakerSays table={table.table} size={size} weightKg={sheet.dog?.weightKg ?? null} look={look} />
+                  {ringsFor(sheet.ticket.activities).length > 1 && families[item.family].shelf !== 'coat' && (
+                    <p className="mt-2">Rings: order back, left and right. The side arm wants one on its own side, and the dog may change sides.</p>
                   )}
-                  {one.perMeasure.map((fit, at) => (
-                    <MeasureCard key={fit.measure} n={at + 1} fit={fit} size={one} table={table.table} body={body} first={i === 0} look={look} />
-                  ))}
-                </Fragment>
+                  {advised && advised !== table && (
+                    <p className="mt-2 text-mute">
+                      Nearest over all makers: {advised.table.maker},{' '}
+                      {advisedWords.toLowerCase().replace(/^(try|start with) (.)/, (_, verb: string, c: string) => `${verb} ${c.toUpperCase()}`)}.
+                    </p>
+                  )}
+                  {table.table.way !== 'made' && families[item.family].shelf === 'pulling' && (
+                    <p className="mt-2">
+                      Slack says nothing about a pulling harness: end mid-back and bunched is the normal look. Judge it pulled back by hand.
+                    </p>
+                  )}
+                </OutcomesBlock>
+              </div>
+              {size.perMeasure.map((fit, at) => (
+                <MeasureCard key={fit.measure} n={at + 1} fit={fit} size={size} table={table.table} body={body} first look={look} />
               ))}
               {size.perMeasure.length === 1 && (
-                <p className="max-w-[420px] self-center">This maker sizes by one measure alone. It is a first filter; the rest shows on the dog.</p>
+                <p className="max-w-[420px]">This maker sizes by one measure alone. It is a first filter; the rest shows on the dog.</p>
               )}
-              <OutcomesBlock table={table.table} sizes={shownSizes}>
-                <MakerSays table={table.table} size={size} weightKg={sheet.dog?.weightKg ?? null} look={look} />
-                {ringsFor(sheet.ticket.activities).length > 1 && families[item.family].shelf !== 'coat' && (
-                  <p className="mt-2">Rings: order back, left and right. The side arm wants one on its own side, and the dog may change sides.</p>
-                )}
-                {advised && advised !== table && (
-                  <p className="mt-2 text-mute">
-                    Nearest over all makers: {advised.table.maker},{' '}
-                    {advisedWords.toLowerCase().replace(/^(try|start with) (.)/, (_, verb: string, c: string) => `${verb} ${c.toUpperCase()}`)}.
-                  </p>
-                )}
-                {table.table.way !== 'made' && families[item.family].shelf === 'pulling' && (
-                  <p className="mt-2">Slack says nothing about a pulling harness: end mid-back and bunched is the normal look. Judge it pulled back by hand.</p>
-                )}
-              </OutcomesBlock>
             </div>
+          )}
+          {table && second && (
+            <>
+              <h2 className="mt-4 mb-2 flex flex-wrap items-baseline gap-x-4 text-[22px] leading-7">
+                Then {second.label}: <span className="font-text text-[15px]">{titleWords(second)}</span>
+              </h2>
+              <div className="grid gap-4 xl:grid-cols-2">
+                {second.perMeasure.map((fit, at) => (
+                  <MeasureCard key={fit.measure} n={at + 1} fit={fit} size={second} table={table.table} body={body} first={false} look={look} />
+                ))}
+              </div>
+            </>
           )}
           {table && known === 0 && (
             <p className="mt-4 font-bold">
@@ -271,7 +278,7 @@ function OnTheDog({ family, name, size }: { family: FamilyId; name: string; size
   const { form } = useBenchForm()
   const [ref, width] = useWidth<HTMLDivElement>(420)
   return (
-    <div ref={ref} className="min-h-[200px] overflow-hidden border-[1.5px] border-ink">
+    <div ref={ref} className="min-h-[200px] self-start overflow-hidden border-[1.5px] border-ink">
       <GearSketch
         form={form}
         family={family}

@@ -10,7 +10,7 @@ export function OutcomesBlock({ table, sizes, children }: { table: SizeTable; si
   const { views } = useShop()
   const rule = betweenRule(table, views)
   return (
-    <article className="border-[1.5px] border-ink bg-panel px-4 py-3 xl:col-span-2">
+    <article className="border-[1.5px] border-ink bg-panel px-4 py-3">
       <h2 className="text-[18px] leading-[22px]">{table.way === 'made' ? 'Cut to the dog' : 'Between two sizes'}</h2>
       {sizes.length === 2 && (
         <div className="mt-2 grid gap-x-6 gap-y-3 sm:grid-cols-2">
@@ -24,6 +24,9 @@ export function OutcomesBlock({ table, sizes, children }: { table: SizeTable; si
     </article>
   )
 }
+
+/** `Y climbs` keeps its Y inside a sentence. */
+const lowerFirst = (words: string): string => `${words.charAt(0).toLowerCase()}${words.slice(1)}`
 
 function Outcome({ size }: { size: RankedSize }) {
   const well = size.perMeasure.filter((fit) => fit.grade === 'holds')
@@ -47,7 +50,7 @@ function Outcome({ size }: { size: RankedSize }) {
             </span>
             <span>
               {measureName(fit.measure)}:{' '}
-              {(fit.danger && dangerWords(fit.danger).toLowerCase()) || (fit.grade === 'fails' ? 'likely misses' : 'could go either way')}
+              {(fit.danger && lowerFirst(dangerWords(fit.danger))) || (fit.grade === 'fails' ? 'likely misses' : 'could go either way')}
             </span>
           </li>
         ))}
