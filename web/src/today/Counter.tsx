@@ -3,6 +3,7 @@ import { useMemo, useState, type RefObject } from 'react'
 import { useNavigate } from 'react-router'
 import { v7 as uuid } from 'uuid'
 import { useActMutation, useAddItemMutation, useAddTicketMutation, useSizeTablesQuery } from '../api/shop-api'
+import { useShop } from '../app/use-shop'
 import { readingStyle } from '../app/settings'
 import { useAppSelector } from '../app/store'
 import { KeyCap } from '../ui/controls/KeyCap'
@@ -22,6 +23,7 @@ export function Counter({ inputRef }: { inputRef: RefObject<HTMLInputElement | n
   const { unit, fitter } = useAppSelector((state) => state.settings)
   const look = readingStyle(useAppSelector((state) => state.settings))
   const { data: tables = [] } = useSizeTablesQuery(undefined)
+  const { views } = useShop()
   const [family, setFamily] = useState<FamilyId>('H11')
   const [typed, setTyped] = useState('')
   const [problem, setProblem] = useState<string | null>(null)
@@ -36,9 +38,9 @@ export function Counter({ inputRef }: { inputRef: RefObject<HTMLInputElement | n
     if (!read.ok) return null
     const body = { [measure]: agree(measure, [{ mm: read.mm, side: 'both' }]) }
     const shelf = newestTables(tables).filter((table) => table.family === family && table.way !== 'made')
-    const [best] = atHandFirst(rankTables(shelf, body).map((each) => ({ ...each, advice: adviseSizes(each.table, each.sizes) })))
+    const [best] = atHandFirst(rankTables(shelf, body, views).map((each) => ({ ...each, advice: adviseSizes(each.table, each.sizes) })))
     return best ? adviceWords(best.advice, best.table) : 'No size table for this item yet'
-  }, [read, measure, tables, family])
+  }, [read, measure, tables, family, views])
 
   const open = async (): Promise<void> => {
     if (!read.ok) {

@@ -19,6 +19,7 @@ import { Printer } from 'lucide-react'
 import { Link } from 'react-router'
 import { useSizeTablesQuery } from '../../api/shop-api'
 import { readingStyle, valueStyle } from '../../app/settings'
+import { useShop } from '../../app/use-shop'
 import { useAppSelector } from '../../app/store'
 import { clock, dayWords, longDay, today } from '../../app/today'
 import { useKeys } from '../../app/use-keys'
@@ -211,12 +212,13 @@ function TapeLine({ id, readings }: { id: string; readings: readonly Reading[] }
 }
 
 function ItemPart({ item, sheet }: { item: Item; sheet: TicketSheet }) {
+  const { views } = useShop()
   const { body } = useOpenTicket()
   const { data: tables = [] } = useSizeTablesQuery(undefined)
   const settings = useAppSelector((state) => state.settings)
   const choice = sheet.choices.findLast((each) => each.itemId === item.id)
   const table = tables.find((each) => each.id === choice?.tableId && each.version === choice.tableVersion)
-  const ranked = table ? rankSizes(table, body) : []
+  const ranked = table ? rankSizes(table, body, views) : []
   const size = ranked.find((each) => each.label === choice?.labels[0])
   const rounds = sheet.tryOns.filter((round) => round.itemId === item.id)
   return (
