@@ -1,6 +1,7 @@
 import type { BaseQueryFn, FetchBaseQueryError } from '@reduxjs/toolkit/query'
 import type { TicketSheet } from '@merry-tailor/core'
 import { deviceStore, type WriteRequest } from './device-store'
+import { filledUp } from './kept-copies'
 import { outbox } from './outbox'
 import { withWaiting } from './recipes'
 
@@ -33,7 +34,7 @@ async function ask(path: string): Promise<{ data: unknown } | { error: FetchBase
   }
   if (answer === null || GONE.has(answer.status)) {
     outbox.reached(false)
-    const copy = withWaiting(path, await keptCopy(path), await outbox.waiting())
+    const copy = withWaiting(path, filledUp(path, await keptCopy(path)), await outbox.waiting())
     return copy === null ? { error: { status: 'FETCH_ERROR', error: 'the server does not answer' } } : { data: copy }
   }
   outbox.reached(true)
