@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { elasticLine, hitchLine, inRow } from '../src/hitch/index.ts'
+import { elasticLine, hitchLine, inRow, rollingPull, SURFACES } from '../src/hitch/index.ts'
 
 const degrees = (rad: number): number => (rad * 180) / Math.PI
 
@@ -72,5 +72,27 @@ describe('elastic lines (facts 12, computed)', () => {
     expect(inRow([4000, 4000])).toBeCloseTo(2000, 9)
     const peak = (k: number): number => elasticLine({ massKg: 20, speedMps: 3, stiffnessNpm: k, restMm: 1000 }).peakN
     expect(peak(4000) / peak(inRow([4000, 4000]))).toBeCloseTo(Math.SQRT2, 9)
+  })
+})
+
+describe('a load that rolls or slides (facts 5b, computed)', () => {
+  it('asks the pull of weight, surface and grade', () => {
+    const rows = [[60, 0.015, 0, 8.8, 0.9], [60, 0.015, 5, 38.2, 3.9], [60, 0.05, 0, 29.4, 3], [60, 0.05, 8, 76.2, 7.78], [100, 0.02, 0, 19.6, 2], [100, 0.1, 3, 127.4, 12.99], [150, 0.05, -4, 14.7, 1.5], [80, 0.3, 0, 235.4, 24]] as const // prettier-ignore
+    for (const [massKg, resistance, gradePercent, newtons, kilos] of rows) {
+      const { pullN, pullKg } = rollingPull({ massKg, resistance, gradePercent })
+      expect(pullN).toBeCloseTo(newtons, 1)
+      expect(pullKg).toBeCloseTo(kilos, 2)
+    }
+  })
+  it('runs by itself downhill once the grade is more than the resistance', () => {
+    const at = (gradePercent: number) => rollingPull({ massKg: 80, resistance: 0.03, gradePercent }).runsByItself
+    expect([at(-2.9), at(-3.1)]).toEqual([false, true])
+    expect(() => rollingPull({ massKg: Number.NaN, resistance: 0.1 })).toThrow(RangeError)
+    expect(() => rollingPull({ massKg: 5, resistance: -0.1 })).toThrow(RangeError)
+  })
+  it('has ranges of surfaces in order, hard before soft (standards and from memory, unverified)', () => {
+    for (const [from, to] of Object.values(SURFACES)) expect(from).toBeLessThanOrEqual(to)
+    expect(SURFACES['hard-cycle'][1]).toBeLessThan(SURFACES['hard-tyre'][0])
+    expect(SURFACES['hard-tyre'][1]).toBeLessThan(SURFACES.gravel[0])
   })
 })

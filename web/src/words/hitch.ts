@@ -1,4 +1,4 @@
-import { formatGap, type Hitch, type HitchBand, type HitchLine, type KitPart, type LengthStyle, type PullPlace } from '@merry-tailor/core'
+import { formatGap, type Hitch, type HitchBand, type HitchLine, type KitPart, type LengthStyle, type PullPlace, type Surface } from '@merry-tailor/core'
 
 export const HITCH_NAMES: Readonly<Record<Hitch, string>> = {
   hand: 'A hand',
@@ -69,4 +69,16 @@ export function lineWords(mm: number, unit: 'in' | 'cm'): string {
 export function pullWords(newtons: number, unit: 'in' | 'cm'): string {
   const kg = newtons / 9.80665
   return unit === 'in' ? `${Math.round(kg / 0.45359237)} lb` : `${Math.round(kg)} kg`
+}
+
+export const SURFACE_NAMES: Readonly<Record<Surface, string>> = {
+  'hard-cycle': 'Cycle tyres, hard road',
+  'hard-tyre': 'Broad tyres, hard road',
+  gravel: 'Rolled gravel',
+  'dirt-road': 'Dirt road',
+  grass: 'Mown grass',
+  'soft-ground': 'Soft ground',
+  sand: 'Loose sand',
+  'packed-snow': 'Runners, packed snow',
+  'cold-new-snow': 'Runners, cold or new snow',
 }

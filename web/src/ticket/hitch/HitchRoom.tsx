@@ -33,6 +33,7 @@ import { BAND_NAMES, HITCH_NAMES, KIT_NAMES, lineWords, PLACE_NAMES, pressWords,
 import { familyName } from '../../words/stages'
 import { ItemTabs } from '../choose/ItemTabs'
 import { HitchDrawing } from './HitchDrawing'
+import { LoadBlock } from './LoadBlock'
 import { useBenchForm } from '../measure/use-bench-form'
 import { useOpenTicket } from '../TicketFrame'
 import { useActs } from '../use-acts'
@@ -107,6 +108,7 @@ export function HitchRoom() {
             lower.
           </p>
           <Kit hitch={hitch} />
+          <LoadBlock key={hitch} hitch={hitch} dogKg={kg} unit={look.unit} />
           <Lunge kg={kg} lineMm={lineMm} unit={look.unit} />
         </div>
         <div className="border-t-2 border-ink p-3">
