@@ -24,6 +24,20 @@ export function LoadBlock({ hitch, dogKg, unit }: { hitch: Hitch; dogKg: number;
   return (
     <section aria-label="The load behind" className="space-y-2">
       <h3 className="border-t border-rule pt-2 text-[17px] leading-[22px]">The load behind</h3>
+      {least && most && (
+        <p aria-live="polite">
+          {most.runsByItself ? (
+            <b>It runs onto the dog: brake it, {say(least.pullKg)} to hold back.</b>
+          ) : (
+            <>
+              Pulls like <b>{least.pullKg === most.pullKg ? say(most.pullKg) : `${say(Math.max(0, least.pullKg))} to ${say(most.pullKg)}`}</b>
+              {least.runsByItself ? ', and may run by itself: have a brake' : ''}.{' '}
+              {most.pullKg > planned[1] ? 'More than' : most.pullKg > planned[0] ? 'About' : 'Below'} what a conditioned dog of this weight is planned with for
+              long: {say(planned[0])} to {say(planned[1])}.
+            </>
+          )}
+        </p>
+      )}
       <TextField
         label={`All that moves, for this dog (${weightUnit})`}
         inputMode="decimal"
@@ -45,20 +59,6 @@ export function LoadBlock({ hitch, dogKg, unit }: { hitch: Hitch; dogKg: number;
         problem={gradeOff ? 'A number up to 40; below nothing is downhill.' : undefined}
         onChange={(event) => setGrade(event.target.value)}
       />
-      {least && most && (
-        <p aria-live="polite">
-          {most.runsByItself ? (
-            <b>It runs onto the dog: brake it, {say(least.pullKg)} to hold back.</b>
-          ) : (
-            <>
-              Pulls like <b>{least.pullKg === most.pullKg ? say(most.pullKg) : `${say(Math.max(0, least.pullKg))} to ${say(most.pullKg)}`}</b>
-              {least.runsByItself ? ', and may run by itself: have a brake' : ''}.{' '}
-              {most.pullKg > planned[1] ? 'More than' : most.pullKg > planned[0] ? 'About' : 'Below'} what a conditioned dog of this weight is planned with for
-              long: {say(planned[0])} to {say(planned[1])}.
-            </>
-          )}
-        </p>
-      )}
       <p className="text-[13.5px] leading-[17px] text-mute">A plan, no limit: begin empty and short, watch the dog, and follow the rules of the place.</p>
     </section>
   )
