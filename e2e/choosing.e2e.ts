@@ -50,6 +50,7 @@ test('a table from pasted cells, its bands dragged, a piece of our own, and the 
   await page.goto('/gear')
   await page.getByLabel('Name written on the piece').fill('Journey peg')
   await page.getByRole('button', { name: 'Take in a piece' }).click()
+  await expect(page.getByRole('heading', { level: 1, name: 'Journey peg' })).toBeVisible()
   const flat = page.getByRole('region', { name: 'Laid flat' })
   await flat.getByRole('combobox', { name: 'Measure it decides' }).click()
   await page.getByRole('option', { name: 'Girth, largest' }).click()

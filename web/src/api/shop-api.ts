@@ -177,8 +177,15 @@ export const shopApi = createApi({
       changeShop: build.mutation<unknown, Change[]>({
         query: named('changeShop', (changes) => patch('/shop', changes)),
         async onQueryStarted(changes, { dispatch, queryFulfilled }) {
-          const shown = dispatch(shopApi.util.updateQueryData('shop', undefined, (shop) => assign(shop, changes)))
-          await queryFulfilled.catch(() => shown.undo())
+          const show = () => dispatch(shopApi.util.updateQueryData('shop', undefined, (shop) => assign(shop, changes)))
+          const shown = show()
+          try {
+            await queryFulfilled
+            // Again, in case the shop's own answer left before this write and came back after it.
+            show()
+          } catch {
+            shown.undo()
+          }
         },
         invalidatesTags: ['Shop'],
       }),

@@ -34,6 +34,7 @@ describe('the shop’s agreements', () => {
     const view = await screen.findByRole('radiogroup', { name: 'Strap across the chest' })
     fireEvent.click(within(view).getByRole('radio', { name: 'Second' }))
     await waitFor(() => expect(changes()).toContainEqual({ field: 'views', from: {}, to: { D17: 'B' } }))
+    await waitFor(() => expect(within(view).getByRole('radio', { name: 'Second' }).getAttribute('aria-checked')).toBe('true'))
     fireEvent.click(within(view).getByRole('radio', { name: 'By the case' }))
     await waitFor(() => expect(changes()).toContainEqual({ field: 'views', from: { D17: 'B' }, to: {} }))
   })
