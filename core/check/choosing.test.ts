@@ -3,6 +3,9 @@ import {
   adjustersOf,
   betweenRule,
   cautionsFor,
+  checkById,
+  checkByMaker,
+  judgeAnswer,
   chooseStyles,
   crateSeries,
   families,
@@ -218,4 +221,25 @@ it('no strap of a pulling harness lies on soft belly: only the assist type has o
   }
   expect(suits('H09', 'sled-team')).toBe('wrong')
   expect(adjustersOf('H09')).toBe(5)
+})
+
+describe('a maker’s own word goes before the family’s', () => {
+  it('on the cut: roomy down, snug up; on a dog between sizes before the cut; the shop’s side after both', () => {
+    const rule = (over: object, views = {}) => betweenRule({ family: 'H01', between: null, ...over }, views)
+    expect(rule({ rules: { cut: 'roomy' } })).toEqual({ rule: 'down', from: 'maker', because: 'maker-cut' })
+    expect(rule({ rules: { cut: 'snug' } }, { D10: 'A' })).toMatchObject({ rule: 'up', from: 'maker' })
+    expect(rule({ between: 'up', rules: { cut: 'roomy' } })).toMatchObject({ rule: 'up', because: 'maker-says' })
+    expect(rule({ rules: { cut: 'true' } }, { D10: 'A' })).toMatchObject({ rule: 'down', from: 'shop' })
+  })
+  it('on fingers under a strap, and on nothing else', () => {
+    const strap = checkById('under-every-strap')!
+    const grade = (rules: object | undefined, fingers: string) => judgeAnswer(checkByMaker(strap, rules), fingers, 'cm')
+    expect([grade(undefined, '2'), grade({ fingers: [3, 4] }, '2'), grade({ fingers: [3, 4] }, '3')]).toMatchObject([
+      { grade: 'holds' },
+      { grade: expect.not.stringMatching('holds') },
+      { grade: 'holds' },
+    ])
+    const elbow = checkById('girth-strap-behind-elbow')!
+    expect(checkByMaker(elbow, { fingers: [1, 1] })).toBe(elbow)
+  })
 })

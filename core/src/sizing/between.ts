@@ -8,6 +8,7 @@ export interface BetweenRule {
   /** The reason as a code; the interface has the sentence. */
   because:
     | 'maker-says'
+    | 'maker-cut'
     | 'shop-view'
     | 'seats-under-tension'
     | 'adjuster-middle'
@@ -51,8 +52,11 @@ const seats = (family: FamilyId): boolean => families[family].shelf === 'pulling
  * the family's.
  * Source: handbook 6.2: cross-back, running plate and rain suit common practice; the others from memory, unverified.
  */
-export function betweenRule(table: Pick<SizeTable, 'between' | 'family'>, views: ShopFields['views'] = {}): BetweenRule {
+export function betweenRule(table: Pick<SizeTable, 'between' | 'family'> & { rules?: SizeTable['rules'] }, views: ShopFields['views'] = {}): BetweenRule {
   if (table.between) return { rule: table.between, from: 'maker', because: 'maker-says' }
+  // A maker who cuts roomy sends a dog between sizes down, one who cuts snug up (as the rain suit of handbook 6.2).
+  const cut = table.rules?.cut
+  if (cut === 'roomy' || cut === 'snug') return { rule: cut === 'roomy' ? 'down' : 'up', from: 'maker', because: 'maker-cut' }
   if (views.D10 && table.family.startsWith('H')) return { rule: views.D10 === 'A' ? 'down' : 'up', from: 'shop', because: 'shop-view' }
   return { ...(BY_ITEM[table.family] ?? (seats(table.family) ? seated : roomy)), from: 'family' }
 }

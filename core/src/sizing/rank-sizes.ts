@@ -6,7 +6,7 @@ import { endangeredBy, type Danger } from './endangers.ts'
 import type { MeasureFit, RankedSize } from './ranked-size.ts'
 import type { SizedBody } from './sized-body.ts'
 
-type Sized = Pick<SizeTable, 'family' | 'between' | 'sizes'>
+type Sized = Pick<SizeTable, 'family' | 'between' | 'sizes'> & { rules?: SizeTable['rules'] }
 
 const BAD_FIRST: Readonly<Record<Grade, number>> = { fails: 0, doubt: 1, holds: 2, none: 3 }
 /** Order of grades, the best first. */

@@ -89,7 +89,11 @@ interface Belief {
  * @param body readings, and guesses where there is a form, mm
  * Source: expected value of sample information, Raiffa & Schlaifer 1961, Applied Statistical Decision Theory (from memory)
  */
-export function settle(table: Pick<SizeTable, 'sizes' | 'family' | 'between'>, body: SizedBody, options: SettleOptions = {}): Settled {
+export function settle(
+  table: Pick<SizeTable, 'sizes' | 'family' | 'between'> & { rules?: SizeTable['rules'] },
+  body: SizedBody,
+  options: SettleOptions = {},
+): Settled {
   const { covarianceMm = () => 0, errorMm = (measure: string, mm: number) => technicalErrorMm(measure, mm, 'tape'), views = {} } = options
   const ids = [...new Set(table.sizes.flatMap((size) => Object.keys(size.bands)))].sort()
   const beliefs = ids.flatMap((measure): Belief[] => {

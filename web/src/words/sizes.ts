@@ -20,7 +20,7 @@ export function adviceWords(advice: SizeAdvice, table: Pick<SizeTable, 'family'>
 }
 
 /** Why one of two sizes goes first. */
-const BETWEEN: Readonly<Record<Exclude<BetweenRule['because'], 'maker-says'>, string>> = {
+const BETWEEN: Readonly<Record<Exclude<BetweenRule['because'], 'maker-says' | 'maker-cut'>, string>> = {
   'shop-view': 'It is the shop’s own side in this question; set it under Shop.',
   'seats-under-tension':
     'Between two sizes of a cross-back go down: it looks tiny, but it stretches out and seats itself under tension; a bigger one creeps behind the ribs.',
@@ -38,6 +38,7 @@ const BETWEEN: Readonly<Record<Exclude<BetweenRule['because'], 'maker-says'>, st
 
 export function betweenWords(rule: BetweenRule, maker: string): string {
   if (rule.because === 'maker-says') return `${maker} says: between two sizes go ${rule.rule}.`
+  if (rule.because === 'maker-cut') return `${maker} cuts ${rule.rule === 'down' ? 'roomy: between two sizes go down' : 'snug: between two sizes go up'}.`
   return `${BETWEEN[rule.because]} ${maker} says nothing about it.`
 }
 

@@ -1,5 +1,6 @@
-import { checksFor, families, latestObservations, roundVerdict, type FamilyId, type PullState, type TryOn } from '@merry-tailor/core'
+import { checkByMaker, checksFor, families, latestObservations, roundVerdict, type FamilyId, type PullState, type TryOn } from '@merry-tailor/core'
 import { useState } from 'react'
+import { useSizeTablesQuery } from '../../api/shop-api'
 import { useAppSelector } from '../../app/store'
 import { clock } from '../../app/today'
 import { useKeys } from '../../app/use-keys'
@@ -30,6 +31,8 @@ export function TryOnStage() {
   const [roundId, setRoundId] = useState<string | null>(null)
   const round = rounds.find((each) => each.id === roundId) ?? rounds.at(-1)
   const [state, setState] = useState<PullState>('slack')
+  const { data: tables = [] } = useSizeTablesQuery(undefined)
+  const rules = tables.find((table) => table.id === round?.tableId && table.version === round.tableVersion)?.rules
   const cycle = (): void => setState(state === 'slack' ? 'pulling' : 'slack')
   useKeys({ p: cycle })
 
@@ -97,7 +100,13 @@ export function TryOnStage() {
             {state === 'moving' && <p className="border-b border-rule bg-bench px-5 py-2">Swing the foreleg by hand, then let the dog walk a few steps.</p>}
             <ul>
               {shown.map((check) => (
-                <CheckRow key={`${round.id}-${check.id}-${state}`} check={check} state={state} round={round} answer={newest.get(`${check.id}/${state}`)} />
+                <CheckRow
+                  key={`${round.id}-${check.id}-${state}`}
+                  check={checkByMaker(check, rules)}
+                  state={state}
+                  round={round}
+                  answer={newest.get(`${check.id}/${state}`)}
+                />
               ))}
             </ul>
           </div>
