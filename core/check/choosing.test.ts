@@ -243,3 +243,11 @@ describe('a maker’s own word goes before the family’s', () => {
     expect(checkByMaker(elbow, { fingers: [1, 1] })).toBe(elbow)
   })
 })
+
+it('in the car a crash-tested harness stops at the tether, anything else at the car (handbook 5.6, common practice)', () => {
+  const stops = (family: 'H24' | 'H01') =>
+    chooseStyles({ dog, purpose: 'car', hitch: null, options: { on: '2026-10-05' } }).find((each) => each.family === family)?.stops
+  expect(stops('H24')).toEqual(['tether'])
+  expect(stops('H01')).toContain('not-for-car')
+  expect(stops('H01')).not.toContain('tether')
+})

@@ -16,6 +16,7 @@ export type CautionCode =
   | 'soft-tissue'
   | 'first-outings'
   | 'not-for-car'
+  | 'tether'
   | 'not-for-draught'
   | 'buy-from-workers'
   | 'unattended'
@@ -92,7 +93,8 @@ export function cautionsFor({ dog, activities, families: wanted, on }: CautionSu
     }
     if (dog.sparing) add('sparing', pulls ? 'stop' : 'caution', pulls ? ['load', 'measuring-stress'] : ['measuring-stress'])
   }
-  if (activities.includes('car') && wanted.length > 0) add('not-for-car', 'stop', ['car'])
+  // The crash-tested harness is the one piece for the car; its stop is what trails (handbook 5.6, common practice).
+  if (activities.includes('car') && wanted.length > 0) add(wanted.includes('H24') ? 'tether' : 'not-for-car', 'stop', ['car'])
   for (const family of wanted) {
     const left = activities.filter((activity) => activity !== 'car' && families[family].activities[activity] === 'wrong')
     // Work that another piece on the ticket is made for is no misuse of this one.

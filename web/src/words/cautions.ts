@@ -40,6 +40,10 @@ export function cautionWords({ code, facts }: Pick<Caution, 'code' | 'facts'>): 
     windpipe: { title: 'Cough, wheeze or gasp: stop and refit', text: 'In any harness. No strap may rest on the windpipe.' },
     'soft-tissue': { title: 'No loaded strap behind the last rib', text: 'The sternum strap ends on bone; the side straps stay on the ribs.' },
     'first-outings': { title: 'First outings short and light', text: 'Small weights, short distances, and a look under every strap afterwards.' },
+    tether: {
+      title: 'Nothing trailing in the car',
+      text: 'A lead or tether wraps round a leg and breaks it in a crash: take it off before driving. The ring is only for the way to the car.',
+    },
     'not-for-car': {
       title: 'Not a car restraint',
       text: 'Neither piece holds a dog in a crash. Use a harness tested for cars; nothing trailing in the car, the lead off before driving.',

@@ -61,6 +61,7 @@ const STOPS: Partial<Readonly<Record<CautionCode, string>>> = {
   'flat-face-no-draught': 'No draught work with a flat face.',
   sparing: 'No pulling while the dog is spared.',
   'not-for-car': 'Not for the car.',
+  tether: 'Lead and tether off before driving.',
   'not-for-draught': 'Not made for this work.',
   heat: 'Too warm for pulling.',
 }
