@@ -1,6 +1,6 @@
 import type { BaseQueryFn, FetchBaseQueryError } from '@reduxjs/toolkit/query'
 import type { TicketSheet } from '@merry-tailor/core'
-import { deviceStore, type WriteRequest } from './device-store'
+import { deviceStore, type WaitingWrite, type WriteRequest } from './device-store'
 import { filledUp } from './kept-copies'
 import { outbox } from './outbox'
 import { withWaiting } from './recipes'
@@ -23,8 +23,17 @@ async function keptCopy(path: string): Promise<unknown> {
   return open.find((sheet) => sheet.ticket.id === id) ?? null
 }
 
+/** Those of `before` that no server refused meanwhile. */
+async function notRefused(before: readonly WaitingWrite[]): Promise<readonly WaitingWrite[]> {
+  if (before.length === 0) return before
+  const refused = new Set((await (await deviceStore()).getAll('refused')).map((write) => write.seq))
+  return before.filter((write) => !refused.has(write.seq))
+}
+
 async function ask(path: string): Promise<{ data: unknown } | { error: FetchBaseQueryError }> {
-  // What waited when the question left may be on its way in while the answer is on its way out.
+  // What waits or is begun while the question is out may be on its way in while the answer is on its way out. Done over
+  // an answer that has it already it changes nothing.
+  const witness = outbox.witness()
   const before = await outbox.waiting()
   let answer: Response | null
   try {
@@ -32,22 +41,29 @@ async function ask(path: string): Promise<{ data: unknown } | { error: FetchBase
   } catch {
     answer = null
   }
-  if (answer === null || GONE.has(answer.status)) {
-    outbox.reached(false)
-    const copy = withWaiting(path, filledUp(path, await keptCopy(path)), await outbox.waiting())
-    return copy === null ? { error: { status: 'FETCH_ERROR', error: 'the server does not answer' } } : { data: copy }
+  try {
+    if (answer === null || GONE.has(answer.status)) {
+      outbox.reached(false)
+      const kept = filledUp(path, await keptCopy(path))
+      const now = await outbox.waiting()
+      const copy = withWaiting(path, kept, [...now, ...witness.writes])
+      return copy === null ? { error: { status: 'FETCH_ERROR', error: 'the server does not answer' } } : { data: copy }
+    }
+    outbox.reached(true)
+    const data: unknown = await answer.json().catch(() => null)
+    const passed = await notRefused(before)
+    const now = await outbox.waiting()
+    if (!answer.ok) {
+      // A ticket that waits here to be made is none yet over there.
+      const here = answer.status === 404 ? withWaiting(path, null, [...now, ...witness.writes]) : null
+      return here === null ? { error: { status: answer.status, data } } : { data: here }
+    }
+    const here = withWaiting(path, data, [...passed, ...now, ...witness.writes])
+    if (isKept(path)) void deviceStore().then((db) => db.put('kept', here, path))
+    return { data: here }
+  } finally {
+    witness.end()
   }
-  outbox.reached(true)
-  const data: unknown = await answer.json().catch(() => null)
-  if (!answer.ok) {
-    // A ticket that waits here to be made is none yet over there.
-    const here = answer.status === 404 ? withWaiting(path, null, await outbox.waiting()) : null
-    return here === null ? { error: { status: answer.status, data } } : { data: here }
-  }
-  if (isKept(path)) void deviceStore().then((db) => db.put('kept', data, path))
-  const now = await outbox.waiting()
-  const between = before.filter((write) => write.endpoint === 'act' && !now.some((each) => each.seq === write.seq))
-  return { data: withWaiting(path, data, [...between, ...now]) }
 }
 
 /**

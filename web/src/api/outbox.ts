@@ -13,6 +13,12 @@ export interface OutboxState {
 
 type Listener = (state: OutboxState) => void
 
+/** A write as whoever did it named it. */
+export interface NamedWrite {
+  endpoint: string
+  arg: unknown
+}
+
 /** How long one request may take before the server counts as gone. */
 const TIMEOUT_MS = 15_000
 const RETRY_MS = 3_000
@@ -45,6 +51,9 @@ async function post(request: WriteRequest): Promise<Sent> {
 class Outbox {
   readonly #listeners = new Set<Listener>()
   readonly #arrivedListeners = new Set<() => void>()
+  /** Writes of this tab nobody knows the end of, and those begun while a question is out. */
+  readonly #underWay = new Set<NamedWrite>()
+  readonly #witnesses = new Set<Set<NamedWrite>>()
   /** Writes of this tab that somebody awaits. */
   readonly #awaited = new Map<number, (sent: Sent) => void>()
   #timer: ReturnType<typeof setTimeout> | null = null
@@ -93,8 +102,33 @@ class Outbox {
     return (await db.getAll('outbox')) as WaitingWrite[]
   }
 
+  /**
+   * Collects this tab's writes from now on, with those under way, in order and without the refused: an answer that left
+   * the server before one of them may come back after it.
+   *
+   * @returns what was collected, and `end` to stop
+   */
+  witness(): { writes: ReadonlySet<NamedWrite>; end: () => void } {
+    const writes = new Set(this.#underWay)
+    this.#witnesses.add(writes)
+    return { writes, end: () => void this.#witnesses.delete(writes) }
+  }
+
   /** Keeps a write and sends it, and everything before it. Resolves once it is known what became of it. */
   async write(endpoint: string, arg: unknown, request: WriteRequest): Promise<Sent> {
+    const own = { endpoint, arg }
+    this.#underWay.add(own)
+    for (const writes of this.#witnesses) writes.add(own)
+    try {
+      const sent = await this.#send(endpoint, arg, request)
+      if (sent.kind === 'refused') for (const writes of this.#witnesses) writes.delete(own)
+      return sent
+    } finally {
+      this.#underWay.delete(own)
+    }
+  }
+
+  async #send(endpoint: string, arg: unknown, request: WriteRequest): Promise<Sent> {
     const db = await deviceStore()
     const seq = await db.add('outbox', { endpoint, arg, request, at: new Date().toISOString() })
     const sent = new Promise<Sent>((resolve) => this.#awaited.set(seq, resolve))
@@ -152,6 +186,9 @@ class Outbox {
       for (const resolve of this.#awaited.values()) resolve({ kind: 'kept-here' })
       this.#awaited.clear()
       this.#later()
+    } else if (this.#timer) {
+      clearTimeout(this.#timer)
+      this.#timer = null
     }
     // Nothing to tell anybody of a write that went straight out.
     if (late > 0) {

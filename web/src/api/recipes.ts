@@ -17,9 +17,10 @@ import {
   type NewTryOn,
   type Owner,
   type Piece,
+  type ShopFields,
   type TicketSheet,
 } from '@merry-tailor/core'
-import type { WaitingWrite } from './device-store'
+import type { NamedWrite } from './outbox'
 
 /** A part of a ticket: the ticket's id, the part's client-made id, and what is sent. */
 export interface Part<T> {
@@ -61,7 +62,10 @@ export const sheetRecipes = {
   },
   changeTicket: (sheet: TicketSheet, { changes }: { ticketId: string; changes: Change[] }) => assign(sheet.ticket, changes),
   addChoice: (sheet: TicketSheet, { id, body }: Part<NewChoice>) => keep(sheet.choices, { ...body, id }),
-  addTryOn: (sheet: TicketSheet, { id, body }: Part<NewTryOn>) => keep(sheet.tryOns, { ...body, id, observations: [], symptoms: [] }),
+  addTryOn: (sheet: TicketSheet, { id, body }: Part<NewTryOn>) => {
+    const known = sheet.tryOns.find((round) => round.id === id)
+    keep(sheet.tryOns, { ...body, id, observations: known?.observations ?? [], symptoms: known?.symptoms ?? [] })
+  },
   addObservation: (sheet: TicketSheet, { roundId, id, body }: RoundPart<NewObservation>) =>
     keep(sheet.tryOns.find((round) => round.id === roundId)?.observations ?? [], { ...body, id }),
   addSymptomNote: (sheet: TicketSheet, { roundId, id, body }: RoundPart<NewSymptomNote>) =>
@@ -115,7 +119,7 @@ export const freshSheet = (id: string, body: NewTicket, dog: Dog | null, owner: 
 type Made<T> = { id: string; body: T }
 
 /** The writes that wait, in the shape of the records they make. */
-function waitingRecords(waiting: readonly WaitingWrite[]): { dogs: Map<string, Dog>; owners: Map<string, Owner> } {
+function waitingRecords(waiting: readonly NamedWrite[]): { dogs: Map<string, Dog>; owners: Map<string, Owner> } {
   const dogs = new Map<string, Dog>()
   const owners = new Map<string, Owner>()
   for (const { endpoint, arg } of waiting) {
@@ -125,7 +129,7 @@ function waitingRecords(waiting: readonly WaitingWrite[]): { dogs: Map<string, D
   return { dogs, owners }
 }
 
-function overSheet(sheet: TicketSheet, waiting: readonly WaitingWrite[]): void {
+function overSheet(sheet: TicketSheet, waiting: readonly NamedWrite[]): void {
   const { dogs, owners } = waitingRecords(waiting)
   for (const { endpoint, arg } of waiting) {
     if (endpoint in sheetRecipes && (arg as { ticketId: string }).ticketId === sheet.ticket.id) {
@@ -145,7 +149,7 @@ function overList<T extends { id: string }>(
   list: T[],
   add: string,
   change: string,
-  waiting: readonly WaitingWrite[],
+  waiting: readonly NamedWrite[],
   make: (id: string, body: never) => T,
 ): void {
   for (const { endpoint, arg } of waiting) {
@@ -167,7 +171,7 @@ function overList<T extends { id: string }>(
  * @param path the question, as it was asked
  * @param answer the server's answer or a kept copy; `null` when there is none
  */
-export function withWaiting(path: string, answer: unknown, waiting: readonly WaitingWrite[]): unknown {
+export function withWaiting(path: string, answer: unknown, waiting: readonly NamedWrite[]): unknown {
   if (waiting.length === 0) return answer
   const { dogs, owners } = waitingRecords(waiting)
   const sheetOf = (id: string): TicketSheet | null => {
@@ -193,7 +197,9 @@ export function withWaiting(path: string, answer: unknown, waiting: readonly Wai
   } else if (path === '/dogs') overList(next as Dog[], 'addDog', 'changeDog', waiting, dogOf)
   else if (path === '/owners') overList(next as Owner[], 'addOwner', 'changeOwner', waiting, ownerOf)
   else if (path === '/pieces') overList(next as Piece[], 'addPiece', 'changePiece', waiting, pieceOf)
-  else if (path.startsWith('/dogs/')) {
+  else if (path === '/shop') {
+    for (const { endpoint, arg } of waiting) if (endpoint === 'changeShop') assign(next as ShopFields, arg as Change[])
+  } else if (path.startsWith('/dogs/')) {
     const sheet = next as DogSheet
     for (const { endpoint, arg } of waiting) {
       const change = arg as { id: string; changes: Change[] }

@@ -77,8 +77,7 @@ export const shopApi = createApi({
         query: named(endpoint, request),
         async onQueryStarted(arg, { dispatch, queryFulfilled }) {
           const recipe = sheetRecipes[endpoint] as (sheet: TicketSheet, arg: unknown) => void
-          const onOne = () => dispatch(shopApi.util.updateQueryData('ticket', arg.ticketId, (sheet) => recipe(sheet, arg)))
-          const shown = onOne()
+          const shown = dispatch(shopApi.util.updateQueryData('ticket', arg.ticketId, (sheet) => recipe(sheet, arg)))
           const listed = dispatch(
             shopApi.util.updateQueryData('tickets', undefined, (sheets) => {
               const sheet = sheets.find((each) => each.ticket.id === arg.ticketId)
@@ -87,8 +86,6 @@ export const shopApi = createApi({
           )
           try {
             await queryFulfilled
-            // Again, in case a list that left before this write came back after it.
-            onOne()
           } catch {
             shown.undo()
             listed.undo()
@@ -177,12 +174,9 @@ export const shopApi = createApi({
       changeShop: build.mutation<unknown, Change[]>({
         query: named('changeShop', (changes) => patch('/shop', changes)),
         async onQueryStarted(changes, { dispatch, queryFulfilled }) {
-          const show = () => dispatch(shopApi.util.updateQueryData('shop', undefined, (shop) => assign(shop, changes)))
-          const shown = show()
+          const shown = dispatch(shopApi.util.updateQueryData('shop', undefined, (shop) => assign(shop, changes)))
           try {
             await queryFulfilled
-            // Again, in case the shop's own answer left before this write and came back after it.
-            show()
           } catch {
             shown.undo()
           }

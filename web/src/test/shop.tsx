@@ -24,6 +24,7 @@ import { Provider } from 'react-redux'
 import { createMemoryRouter, RouterProvider } from 'react-router'
 import { afterEach, beforeAll, beforeEach, vi } from 'vitest'
 import { deviceStore } from '../api/device-store'
+import { outbox } from '../api/outbox'
 import { sheetRecipes } from '../api/recipes'
 import { shopApi } from '../api/shop-api'
 import { settingsChanged } from '../app/settings'
@@ -205,8 +206,12 @@ export function withTestShop(): void {
     store.dispatch(shopApi.util.resetApiState())
     store.dispatch(settingsChanged({ unit: 'cm', fitter: 'Ylva', helper: '', letterKeys: true, voice: false, theme: 'light' }))
   })
-  afterEach(() => {
+  afterEach(async () => {
     cleanup()
+    // What a test began ends before its page is taken away.
+    await Promise.all(store.dispatch(shopApi.util.getRunningMutationsThunk()))
+    await Promise.all(store.dispatch(shopApi.util.getRunningQueriesThunk()))
+    await outbox.drain()
   })
 }
 
