@@ -91,7 +91,7 @@ test('what is asked of the work turns the shortlist round', async ({ page }) => 
   await page.goto(`/tickets/${id}/ask`)
   await page.getByRole('button', { name: 'Sled team' }).click()
   await page.getByRole('link', { name: 'Which kind suits' }).click()
-  const best = page.getByRole('region', { name: 'The three best' })
+  const best = page.getByRole('region', { name: 'The best kinds' })
   await expect(best.getByRole('heading', { level: 2 }).first()).toHaveText('Full cross-back')
   await expect(best.getByRole('img').first()).toBeVisible()
   await page.goto(`/tickets/${id}/ask`)

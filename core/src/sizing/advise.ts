@@ -19,14 +19,13 @@ export function adviseSizes(table: Pick<SizeTable, 'way'>, ranked: readonly Rank
   const [first, second] = ranked
   if (!first || first.grade === 'none') return { kind: 'no-tape', labels: [] }
   if (first.perMeasure.every((fit) => fit.guess || fit.mm === null)) return { kind: 'guess', labels: table.way === 'made' ? [] : [first.label] }
-  if (table.way === 'made') {
-    return first.grade === 'fails' ? { kind: 'nothing', labels: [] } : { kind: 'measured', labels: [first.label] }
-  }
+  if (first.grade === 'fails') return { kind: 'nothing', labels: [] }
+  if (table.way === 'made') return { kind: 'measured', labels: [first.label] }
   const byRule = first.because.code === 'between-down' || first.because.code === 'between-up'
   if (byRule && first.because.other !== undefined) return { kind: 'both', labels: [first.label, first.because.other] }
   const near = first.grade === 'doubt' && second?.grade === 'doubt' && (second.chance ?? 0) >= NEAR * (first.chance ?? 0)
   if (near) return { kind: 'both', labels: [first.label, second.label] }
-  return first.grade === 'fails' ? { kind: 'nothing', labels: [] } : { kind: 'one', labels: [first.label] }
+  return { kind: 'one', labels: [first.label] }
 }
 
 /**

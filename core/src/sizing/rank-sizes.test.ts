@@ -103,6 +103,10 @@ describe('adviseSizes', () => {
     expect(advise(570)).toEqual({ kind: 'one', labels: ['5'] })
     expect(advise(595)).toEqual({ kind: 'both', labels: ['5', '6'] })
     expect(advise(900)).toEqual({ kind: 'nothing', labels: [] })
+    // Between two sizes by the neck, past both by the girth: neither is worth trying, and the girth says why.
+    const past = rankSizes(table(), { M01: known(595), M13: known(900) })
+    expect(adviseSizes(table(), past)).toEqual({ kind: 'nothing', labels: [] })
+    expect(past[0]?.because).toMatchObject({ code: 'above', measure: 'M13' })
     expect(advise(570, { way: 'made' })).toEqual({ kind: 'measured', labels: ['5'] })
     expect(adviseSizes(table(), rankSizes(table(), {}))).toEqual({ kind: 'no-tape', labels: [] })
   })

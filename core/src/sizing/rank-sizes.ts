@@ -206,7 +206,8 @@ export function rankSizes(table: Sized, body: SizedBody, views: ShopFields['view
       ranked.splice(at, 1)
       ranked.splice(before, 0, favoured)
     }
-    favoured.because = { code: rule === 'down' ? 'between-down' : 'between-up', measure, other: other.label }
+    // What rules the size out says more than what it lies between.
+    if (favoured.grade !== 'fails') favoured.because = { code: rule === 'down' ? 'between-down' : 'between-up', measure, other: other.label }
     return ranked
   }
   return ranked

@@ -67,3 +67,9 @@ const STOPS: Partial<Readonly<Record<CautionCode, string>>> = {
 }
 
 export const stopWords = (stops: readonly CautionCode[]): string => stops.flatMap((code) => STOPS[code] ?? []).join(' ')
+
+/** What a kind is wrong for, after its own sentence. */
+export const wrongWords = (wrong: string): string =>
+  /^(For|Where|When|With)\b/.test(wrong)
+    ? `Wrong ${wrong.charAt(0).toLowerCase()}${wrong.slice(1)}`
+    : `Wrong: ${wrong.charAt(0).toLowerCase()}${wrong.slice(1)}`

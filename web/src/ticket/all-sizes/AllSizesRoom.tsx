@@ -48,7 +48,7 @@ export function AllSizesRoom() {
     )
     return [...new Set([...onTicket, ...suit])]
   }, [sheet.items, sheet.ticket, sheet.dog, form, solved, views])
-  const question = useMemo(() => ({ tables: newestTables(tables ?? []), body, families, views }), [tables, body, families, views])
+  const question = useMemo(() => (tables && pieces ? { tables: newestTables(tables), body, families, views } : null), [tables, pieces, body, families, views])
   const ranked = useRankAll(question)
   const rows = useMemo(() => {
     const own = rankPieces(pieces ?? [], tables ?? [], body).filter((each) => families.includes(each.piece.family))

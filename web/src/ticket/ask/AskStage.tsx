@@ -25,6 +25,7 @@ import { Toggles } from '../../ui/controls/Toggles'
 import { Segmented } from '../../ui/controls/Segmented'
 import { VerdictWord } from '../../ui/marks/VerdictWord'
 import { activityName } from '../../words/dogs'
+import { wrongWords } from '../../words/kinds'
 import { wayName } from '../../words/stages'
 import { useOpenTicket } from '../TicketFrame'
 import { CautionBlock } from './CautionBlock'
@@ -218,7 +219,7 @@ function ItemRow({ family, item, activities, onToggle, onChange }: ItemRowProps)
         ))}
       </div>
       <p className="mt-1.5 max-w-[560px] text-mute">
-        {about.build} {said.includes('wrong') ? `Wrong ${about.wrong.charAt(0).toLowerCase()}${about.wrong.slice(1)}` : about.right}
+        {about.build} {said.includes('wrong') ? wrongWords(about.wrong) : about.right}
       </p>
       {item && (
         <div className="mt-2 flex flex-wrap gap-3">

@@ -14,6 +14,7 @@ import { GearSketch } from '../../ui/plates/GearSketch'
 import { Snag } from '../../ui/State'
 import { useMedia } from '../../ui/use-media'
 import { useWidth } from '../../ui/use-width'
+import { cautionWords } from '../../words/cautions'
 import { conflictWords } from '../../words/conflicts'
 import { activityName } from '../../words/dogs'
 import { adviceWords } from '../../words/sizes'
@@ -201,8 +202,13 @@ export function ChooseStage() {
         </header>
         <div className="mat quiet-scroll min-h-0 flex-1 p-4" tabIndex={0} role="group" aria-label="The size on the tapes">
           {stops.length > 0 && (
-            <div className="mb-4 max-w-[880px]">
-              <Snag title={`A stop stands on this ticket (${stops.length}).`}>It binds the work, not the size. Read it under Ask.</Snag>
+            <div className="mb-4">
+              <Snag title={`${stops.map((stop) => cautionWords(stop).title).join('. ')}.`}>
+                {stops.length === 1 ? 'This stop binds' : 'These stops bind'} the work, not the size.{' '}
+                <Link className="inline-flex min-h-11 items-center font-bold underline" to={`/tickets/${sheet.ticket.id}/ask`}>
+                  Read under Ask
+                </Link>
+              </Snag>
             </div>
           )}
           {table && size && (

@@ -40,6 +40,8 @@ import { useOpenTicket } from '../TicketFrame'
 
 const MARK_COLOUR = { holds: 'text-holds', doubt: 'text-chalk', fails: 'text-snag', none: 'text-mute' } as const
 
+const COLUMNS: Readonly<Record<number, string>> = { 2: 'lg:grid-cols-2', 3: 'lg:grid-cols-3' }
+
 /** Which kind of harness suits this dog and this work: three best with their reasons, the rest with why not; any two beside each other. */
 export function KindsRoom() {
   const { sheet, body, name } = useOpenTicket()
@@ -64,7 +66,10 @@ export function KindsRoom() {
 
   if (!purpose)
     return <NoItem title="What for is not said yet">{`Tick what ${name} will do under Ask; then every kind of harness shows here with its reason.`}</NoItem>
-  const [best, rest] = [styles.slice(0, 3), styles.slice(3)]
+  const suiting = styles.filter((style) => style.rank !== 'wrong' && style.rank !== 'pointless').length
+  // Where a stop forbids the work itself the nearest kinds still show, each with its stop.
+  const shown = suiting === 0 ? 3 : Math.min(3, suiting)
+  const [best, rest] = [styles.slice(0, shown), styles.slice(shown)]
   const items = sheet.items.filter((item) => !item.removed)
   const toggle = (family: FamilyId): void => setBeside(beside.includes(family) ? beside.filter((each) => each !== family) : [...beside.slice(-1), family])
   const add = (family: FamilyId): void =>
@@ -92,7 +97,7 @@ export function KindsRoom() {
         )}
       </header>
       {compared.length === 2 && <Beside styles={compared} form={form} name={name} hitchMm={hitchMm ?? null} />}
-      <section aria-label="The three best" className="grid border-b-2 border-ink lg:grid-cols-3">
+      <section aria-label="The best kinds" className={`grid border-b-2 border-ink ${COLUMNS[best.length] ?? ''}`}>
         {best.map((style) => (
           <article
             key={style.family}
@@ -123,7 +128,7 @@ export function KindsRoom() {
                 <RankWord style={style} />
               </span>
               <span className="min-w-[220px] flex-1 text-[14.5px] leading-[19px] text-mute">
-                {style.rank === 'first' || style.rank === 'works' ? families[style.family].right : families[style.family].wrong} {reasonWords(style)}
+                {whyNotFirst(style, purpose)} {reasonWords(style)}
               </span>
               <button
                 type="button"
@@ -146,6 +151,12 @@ export function KindsRoom() {
       </section>
     </div>
   )
+}
+
+/** Any kind but the one made for the car fails there for one reason, whatever else it is wrong for. */
+function whyNotFirst({ family, rank }: RankedStyle, purpose: Activity): string {
+  if (rank === 'first' || rank === 'works') return families[family].right
+  return purpose === 'car' ? 'No restraint: it holds no dog in a crash.' : families[family].wrong
 }
 
 function RankWord({ style }: { style: RankedStyle }) {

@@ -2,7 +2,7 @@ import { families } from '@merry-tailor/core'
 import { fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import { aDog, anItem, aReading, aTicket, renderStage, testShop, withTestShop } from '../../test/shop'
-import { reasonWords, stopWords } from '../../words/kinds'
+import { reasonWords, stopWords, wrongWords } from '../../words/kinds'
 import { KindsRoom } from './KindsRoom'
 
 withTestShop()
@@ -11,7 +11,7 @@ const open = async (over: Parameters<typeof aTicket>[0] = {}): Promise<void> => 
   renderStage(aTicket({ items: [anItem({ family: 'H11' })], ticket: { activities: ['sled-team', 'stroll'] }, ...over }), 'kinds', <KindsRoom />)
   await screen.findByRole('heading', { level: 1 })
 }
-const best = () => within(screen.getByRole('region', { name: 'The three best' })).getAllByRole('heading', { level: 2 }).map((each) => each.textContent) // prettier-ignore
+const best = () => within(screen.getByRole('region', { name: 'The best kinds' })).getAllByRole('heading', { level: 2 }).map((each) => each.textContent) // prettier-ignore
 
 describe('which kind', () => {
   it('shows three best and every other harness with why not', async () => {
@@ -27,6 +27,12 @@ describe('which kind', () => {
     await open()
     fireEvent.click(screen.getByRole('button', { name: 'Stroll' }))
     expect(best()[0]).toBe(families.H01.name)
+  })
+
+  it('puts forward only what suits: in the car the one kind made for it', async () => {
+    await open({ ticket: { activities: ['car'] } })
+    expect(best()).toEqual([families.H24.name])
+    expect(screen.getByText('Lead and tether off before driving.')).toBeTruthy()
   })
 
   it('sets any two beside each other, and a third takes the place of the first', async () => {
@@ -59,5 +65,6 @@ describe('which kind', () => {
 it('words of reasons and stops leave no hole', () => {
   expect(reasonWords({ reasons: [{ code: 'purpose', for: true }] })).toBe('')
   expect(reasonWords({ reasons: [{ code: 'crabs', for: true }, { code: 'head-shy', for: false }] })).toBe('Counters running sideways; goes over the head.') // prettier-ignore
+  expect([families.H01.wrong, families.H11.wrong].map(wrongWords)).toEqual([expect.stringMatching(/^Wrong for draught/), expect.stringMatching(/^Wrong: /)])
   expect(stopWords(['heat', 'windpipe'])).toBe('Too warm for pulling.')
 })
