@@ -1,4 +1,4 @@
-import { agree, measures, parseLength, parseWeight, rankSizes, SizeTable } from '@merry-tailor/core'
+import { agree, measures, parseLength, parseWeight, pawSizes, rankSizes, SizeTable } from '@merry-tailor/core'
 import { describe, expect, it } from 'vitest'
 import { dogs, owners, tickets } from './scenario.ts'
 import { sizeTables } from './size-tables.ts'
@@ -57,6 +57,23 @@ describe('the demo scenario', () => {
     expect(days.length).toBeGreaterThanOrEqual(8)
     expect(tickets.flatMap((ticket) => ticket.asWritten ?? []).length).toBeGreaterThanOrEqual(3)
     expect(new Set(readings.flatMap((reading) => reading.with?.place ?? [])).size).toBeGreaterThanOrEqual(3)
+  })
+
+  it('tells of boots in two sizes, the hind pair smaller', () => {
+    const table = sizeTables.find((each) => each.family === 'B2')!
+    const story = tickets.find((ticket) => ticket.items.some((item) => item.family === 'B2'))!
+    const body = Object.fromEntries(
+      story.readings.flatMap((reading) => {
+        const read = parseLength(reading.typed, story.unit)
+        return read.ok ? [[`${reading.measure}/${reading.with?.place ?? ''}`, { mm: read.mm, sigmaMm: 0.5 }]] : []
+      }),
+    )
+    expect(pawSizes(table, body).map(({ size }) => [size?.label, size?.grade])).toEqual([
+      ['Mussel', 'holds'],
+      ['Mussel', 'holds'],
+      ['Whelk', 'holds'],
+      [undefined, undefined],
+    ])
   })
 
   it('tells its cases: a dog between sizes, and one whose neck and length disagree', () => {

@@ -305,4 +305,55 @@ export const sizeTables: readonly SizeTable[] = [
     price: [84, 97],
     lead: { minWeeks: 0.5, maxWeeks: 1.5 },
   },
+  {
+    id: 'tidewrack-trail-boots',
+    version: 1,
+    name: 'Trail boots, sold singly',
+    maker: 'Tidewrack',
+    family: 'B2',
+    way: 'stock',
+    unit: 'cm',
+    between: null,
+    sizes: sizes(cm, ['M32', 'M33'], {
+      Limpet: [
+        [4.1, 4.9],
+        [4.9, 6.1],
+      ],
+      Whelk: [
+        [4.8, 6.1],
+        [5.9, 7.3],
+      ],
+      Mussel: [
+        [5.7, 6.7],
+        [6.8, 7.9],
+      ],
+      Scallop: [
+        [6.6, 7.6],
+        [7.8, 8.9],
+      ],
+    }),
+    price: [9, 11],
+    lead: { minWeeks: 0, maxWeeks: 0 },
+  },
+  {
+    id: 'hearthloop-hooded',
+    version: 1,
+    name: 'Hooded winter coat, knitted',
+    maker: 'Hearthloop',
+    family: 'C3',
+    way: 'made',
+    unit: 'cm',
+    between: null,
+    sizes: sizes(cm, ['M17', 'M16', 'M21', 'M03', 'M04'], {
+      'To measure': [
+        [24, 88],
+        [21, 82],
+        [30, 97],
+        [18, 63],
+        [19, 61],
+      ],
+    }),
+    price: [48, 74],
+    lead: { minWeeks: 2, maxWeeks: 4, peak: { months: [9, 10, 11], minWeeks: 3, maxWeeks: 6 } },
+  },
 ]

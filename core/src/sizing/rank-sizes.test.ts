@@ -52,6 +52,13 @@ describe('rankSizes', () => {
     const inGap = { M01: known(597) }
     expect(labels(table(), inGap).slice(0, 2)).toEqual(['5', '6'])
     expect(labels(table({ between: 'up' }), inGap).slice(0, 2)).toEqual(['6', '5'])
+    // Bands that overlap: whoever sits well inside the smaller is not between, though the larger begins there.
+    const overlap = table({ between: 'up', sizes: [{ label: 'S', bands: { M01: [500, 600] } }, { label: 'M', bands: { M01: [580, 680] } }] }) // prettier-ignore
+    expect(labels(overlap, { M01: known(585) })).toEqual(['S', 'M'])
+    expect(labels(overlap, { M01: known(597) })).toEqual(['M', 'S'])
+    expect(rankSizes(overlap, { M01: known(615) })[0]?.because).toEqual({ code: 'in-band', measure: 'M01', mm: 0 })
+    // Inside both: where the rule goes down the smaller goes first, though the larger has more room.
+    expect(labels({ ...overlap, between: 'down' }, { M01: known(590, 2) })).toEqual(['S', 'M'])
     expect(rankSizes(table(), inGap)[0]?.because).toEqual({ code: 'between-down', measure: 'M01', other: '6' })
     expect(labels(table({ family: 'H01' }), inGap)[0]).toBe('6')
   })

@@ -197,9 +197,10 @@ export function rankSizes(table: Sized, body: SizedBody, views: ShopFields['view
     if (!inOrder) continue
     const pair = neighbours(measure, sizes, inOrder)
     if (!pair) continue
-    // Going up is for a dog on the edge; one well inside both is no dog between sizes.
-    if (rule === 'up' && pair.every((size) => fitOf(size, measure)?.grade === 'holds')) continue
     const [favoured, other] = rule === 'down' ? pair : [pair[1], pair[0]]
+    // Well inside one size is not between two; inside both at once, the smaller one still pulls where the rule goes down.
+    const [small, large] = pair.map((size) => fitOf(size, measure)?.grade === 'holds')
+    if (rule === 'up' ? small || large : small && !large) continue
     if (ruledOut(favoured, other, measure)) continue
     const [at, before] = [ranked.indexOf(favoured), ranked.indexOf(other)]
     if (at > before) {

@@ -1,4 +1,5 @@
 import type { Grade, ShopFields, SizeTable } from '../model/index.ts'
+import { frontOf } from './paw-sizes.ts'
 import { GOOD_FIRST, rankSizes } from './rank-sizes.ts'
 import type { RankedSize } from './ranked-size.ts'
 import type { SizedBody } from './sized-body.ts'
@@ -15,12 +16,12 @@ export interface RankedTable {
 
 /**
  * All tables against one body, best first: by the worst grade of each table's best size, then by its lowest single
- * chance, so that a maker who asks for fewer measures does not win by that.
+ * chance, so that a maker who asks for fewer measures does not win by that. Boots are ranked by the front pair.
  */
 export function rankTables(tables: readonly SizeTable[], body: SizedBody, views: ShopFields['views'] = {}): RankedTable[] {
   return tables
     .map((table) => {
-      const sizes = rankSizes(table, body, views)
+      const sizes = rankSizes(frontOf(table), body, views)
       const best = sizes[0] ?? null
       const chances = best?.perMeasure.flatMap((fit) => (fit.chance === null ? [] : [fit.chance])) ?? []
       const lowestChance = chances.length === 0 ? null : Math.min(...chances)

@@ -49,6 +49,9 @@ export const STATIONS: Readonly<Record<Station, string>> = {
   5: 'Back, legs, paws',
 }
 
+/** `Left front` for a paw alone. */
+export const pawName = (place: Place): string => `${PLACES[place].charAt(0).toUpperCase()}${PLACES[place].slice(1)}`
+
 /** `Front paw width, left front`. */
 export const tapeName = (measure: string, place: Place | null): string => `${measures[measure]?.name ?? measure}${place ? `, ${PLACES[place]}` : ''}`
 

@@ -1,4 +1,17 @@
-import { cautionsFor, families, formatGap, formatLength, ringsFor, type FamilyId, type Piece, type RankedSize, type SizeTable } from '@merry-tailor/core'
+import {
+  cautionsFor,
+  families,
+  formatGap,
+  formatLength,
+  measuresOf,
+  ringsFor,
+  type FamilyId,
+  type Item,
+  type MeasureFit,
+  type Piece,
+  type RankedSize,
+  type SizeTable,
+} from '@merry-tailor/core'
 import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { v7 as uuid } from 'uuid'
@@ -27,6 +40,7 @@ import { ItemTabs } from './ItemTabs'
 import { MakerSays } from './MakerSays'
 import { MeasureCard } from './MeasureCard'
 import { OutcomesBlock } from './OutcomesBlock'
+import { PawsBlock } from './PawsBlock'
 import { SettleBlock } from './SettleBlock'
 import { sizeName } from './size-name'
 import { TableBlock } from './TableBlock'
@@ -55,9 +69,11 @@ export function ChooseStage() {
   const label = picked?.label ?? (choice && table?.table.id === choice.tableId ? choice.labels[0] : undefined)
   const size = table?.sizes.find((each) => each.label === label) ?? table?.best ?? undefined
   const advisedWords = advised ? adviceWords(advised.advice, advised.table) : ''
+  // A maker cuts by what was read: nothing is ordered on guesses alone.
+  const unread = table?.table.way === 'made' && (table.advice.kind === 'guess' || table.advice.kind === 'no-tape')
   const follows = table !== undefined && size !== undefined && (table.advice.labels[0] === size.label || (table.advice.kind === 'no-tape' && advised === table))
-  const labels = follows && table.advice.labels.length > 0 ? table.advice.labels : size ? [size.label] : []
-  const overrules = !follows && table !== undefined && table.advice.kind !== 'no-tape'
+  const labels = unread ? [] : follows && table.advice.labels.length > 0 ? table.advice.labels : size ? [size.label] : []
+  const overrules = !unread && !follows && table !== undefined && table.advice.kind !== 'no-tape'
 
   const choose = async (): Promise<void> => {
     if (!item || !table || labels.length === 0) return
@@ -161,9 +177,7 @@ export function ChooseStage() {
           </p>
         </header>
         <div className="quiet-scroll min-h-0 flex-1">
-          {ranked.length === 0 && (
-            <p className="px-4 py-4 text-mute">No size table serves this item in this way. Bring one in under Sizes, or change the way under Ask.</p>
-          )}
+          {ranked.length === 0 && <p className="px-4 py-4 text-mute">No size table here is for this kind in this way.</p>}
           <WaysBlock ranked={ranked} supply={supply} family={item.family} />
           {ranked.map((each) => (
             <TableBlock
@@ -211,12 +225,14 @@ export function ChooseStage() {
               </Snag>
             </div>
           )}
+          {ranked.length === 0 && <NoTable item={item} name={name} />}
           {table && size && (
             // The dog and the first size’s tapes on the left, what to make of them on the right; the second size below.
             <div className="grid gap-4 xl:grid-cols-2 xl:grid-rows-[repeat(9,auto)_1fr]">
-              <OnTheDog family={item.family} name={name} size={size} />
+              <OnTheDog family={item.family} name={name} fits={size.perMeasure} />
               <div className="flex flex-col gap-4 xl:col-start-2 xl:row-span-10 xl:row-start-1">
                 <SettleBlock table={table.table} body={body} form={form} near={table.advice.labels} />
+                <PawsBlock table={table.table} body={body} />
                 {size.conflict && (
                   <article aria-label="Where the tapes disagree" className="border-[1.5px] border-ink bg-panel px-4 py-3">
                     <h2 className="text-[18px] leading-[22px]">The tapes disagree on {sizeName(table.table, size.label)}</h2>
@@ -280,7 +296,7 @@ export function ChooseStage() {
 }
 
 /** The item on this dog, as wide as its place. */
-function OnTheDog({ family, name, size }: { family: FamilyId; name: string; size: RankedSize }) {
+function OnTheDog({ family, name, fits }: { family: FamilyId; name: string; fits: readonly MeasureFit[] }) {
   const { form } = useBenchForm()
   const [ref, width] = useWidth<HTMLDivElement>(420)
   return (
@@ -290,9 +306,38 @@ function OnTheDog({ family, name, size }: { family: FamilyId; name: string; size
         family={family}
         width={width}
         height={240}
-        numbers={size.perMeasure.map((fit, i) => ({ measure: fit.measure, n: i + 1, grade: fit.grade }))}
+        numbers={fits.map((fit, i) => ({ measure: fit.measure, n: i + 1, grade: fit.grade }))}
         label={`${familyName(family)} as it should lie on ${name}, from the side`}
       />
+    </div>
+  )
+}
+
+/** No table for this kind yet: the kind on the dog all the same, and the three ways on. */
+function NoTable({ item, name }: { item: Item; name: string }) {
+  const { sheet } = useOpenTicket()
+  const way = 'inline-flex min-h-11 items-center border-2 border-ink bg-panel px-3 font-bold hover:bg-bench'
+  return (
+    <div className="grid gap-4 xl:grid-cols-2">
+      <OnTheDog family={item.family} name={name} fits={[]} />
+      <article className="self-start border-[1.5px] border-ink bg-panel px-4 py-3">
+        <h2 className="text-[18px] leading-[22px]">No table to judge by</h2>
+        <p className="mt-1">
+          {families[item.family].right} The tapes it wants: {measuresOf(item).map(measureName).join(', ').toLowerCase()}. With a maker’s sizes they are judged
+          here, each on its tape.
+        </p>
+        <p className="mt-3 flex flex-wrap gap-2">
+          <Link to="/sizes" className={way}>
+            Bring in a table
+          </Link>
+          <Link to="/sizes/paste" className={way}>
+            Paste a maker’s cells
+          </Link>
+          <Link to={`/tickets/${sheet.ticket.id}/ask`} className={way}>
+            Change the way under Ask
+          </Link>
+        </p>
+      </article>
     </div>
   )
 }
@@ -317,6 +362,13 @@ function ChooseWords({
   known: number
   guessed: boolean
 }) {
+  if (table?.way === 'made' && labels.length === 0)
+    return (
+      <span>
+        <span className="block text-[18px] leading-[22px] font-bold">Waits for its tapes</span>
+        <span className="text-[14px]">{table.maker} cuts by what is read, not by guesses</span>
+      </span>
+    )
   if (!table || labels.length === 0) return <span className="font-bold">{known === 0 ? 'Waits for a tape' : 'No size is near'}</span>
   if (table.way === 'made') {
     return (

@@ -120,6 +120,10 @@ const SHORT: Readonly<Record<string, string>> = {
   M12: 'To tail',
   M13: 'Overall',
   M14: 'Back',
+  M32: 'Width',
+  M33: 'Length',
+  M34: 'Width',
+  M35: 'Length',
 }
 export const shortName = (id: string): string => SHORT[id] ?? measureName(id).split(/[ ,]/)[0] ?? id
 

@@ -32,6 +32,11 @@ const choices = () =>
     .sent.filter((each) => each.path.includes('/choices/'))
     .map((each) => each.body as Record<string, unknown>)
 
+/** Boots by one width and one length, and a paw read twice. */
+const boots = table({ id: 'boots', family: 'B2', sizes: [{ label: 'Low', bands: { M32: [50, 60], M33: [60, 70] } }, { label: 'Tall', bands: { M32: [60, 70], M33: [70, 80] } }] }) // prettier-ignore
+const paw = (place: 'front-left' | 'front-right' | 'rear-left', width: number, length: number) =>
+  ([[place === 'rear-left' ? 'M34' : 'M32', width], [place === 'rear-left' ? 'M35' : 'M33', length]] as const).flatMap(([id, mm]) => [aReading(id, mm, { place }), aReading(id, mm, { place })]) // prettier-ignore
+
 describe('Choose', () => {
   it('predicts in prediction words, with the size in the band first, and keeps what was chosen', async () => {
     const router = renderStage(aTicket({ readings: twice('M07', 650) }), 'choose', <ChooseStage />)
@@ -74,7 +79,9 @@ describe('Choose', () => {
 
   it('has no size where no table serves', async () => {
     renderStage(aTicket({ items: [anItem({ family: 'C1' })], readings: twice('M07', 650) }), 'choose', <ChooseStage />)
-    expect(await screen.findByText(/No size table serves this item/)).toBeDefined()
+    expect(await screen.findByText('No table to judge by')).toBeDefined()
+    expect(screen.getByRole('link', { name: 'Paste a maker’s cells' }).getAttribute('href')).toBe('/sizes/paste')
+    expect(screen.getByRole('button', { name: /No size is near/ }).hasAttribute('disabled')).toBe(true)
   })
 
   it('says to choose an item first', async () => {
@@ -217,6 +224,13 @@ describe('Choose', () => {
     expect(screen.queryByText('Between two sizes')).toBeNull()
   })
 
+  it('orders nothing made to measure on guesses alone', async () => {
+    testShop().sizeTables = [table({ way: 'made', family: 'C3', sizes: [{ label: 'To measure', bands: { M16: [200, 800], M03: [150, 700] } }] })]
+    renderStage(aTicket({ items: [anItem({ family: 'C3', way: 'made' })] }), 'choose', <ChooseStage />)
+    expect((await screen.findByRole('button', { name: /Waits for its tapes/ })).hasAttribute('disabled')).toBe(true)
+    expect(screen.queryByLabelText(/Why otherwise/)).toBeNull()
+  })
+
   it('offers crates in their usual series', async () => {
     testShop().sizeTables = []
     renderStage(
@@ -234,5 +248,19 @@ describe('Choose', () => {
     testShop().sizeTables = [table({ family: 'H24', sizes: [{ label: 'M', bands: { M07: [600, 700] }, testedKg: 15 }] })]
     renderStage(aTicket({ items: [anItem({ family: 'H24' })], readings: twice('M07', 650) }), 'choose', <ChooseStage />)
     expect(await screen.findByText(/Heavier than the dog it was tested with/)).toBeDefined()
+  })
+
+  it('sizes boots paw by paw, says how many of each, and leads to the paw not read', async () => {
+    testShop().sizeTables = [boots]
+    const router = renderStage(
+      aTicket({ items: [anItem({ family: 'B2' })], readings: [...paw('front-left', 65, 75), ...paw('front-right', 65, 75), ...paw('rear-left', 55, 65)] }),
+      'choose',
+      <ChooseStage />,
+    )
+    await screen.findByRole('heading', { level: 1, name: /Tall on Tern/ })
+    const block = within(screen.getByRole('article', { name: 'Paw by paw' }))
+    expect(block.getByText('1 Low, 2 Tall. One paw is not read: it may differ.')).toBeDefined()
+    fireEvent.click(block.getByRole('link', { name: 'Take it' }))
+    await waitFor(() => expect(router.state.location.search).toBe('?tape=M34%2Frear-right'))
   })
 })

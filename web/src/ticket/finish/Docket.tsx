@@ -3,8 +3,10 @@ import {
   checkById,
   families,
   formatWeight,
+  frontOf,
   latestObservations,
   measures,
+  pawSizes,
   presentSymptoms,
   rankSizes,
   readingsOf,
@@ -29,6 +31,7 @@ import { lengthText } from '../../ui/length/length-text'
 import { Mark } from '../../ui/marks/Mark'
 import { cautionWords } from '../../words/cautions'
 import { ageWords, activityName, breedWords, coatName } from '../../words/dogs'
+import { PLACES } from '../../words/measuring'
 import { familyName, wayName } from '../../words/stages'
 import { titleWords } from '../../words/titles'
 import { verdictWord } from '../../words/verdicts'
@@ -218,8 +221,9 @@ function ItemPart({ item, sheet }: { item: Item; sheet: TicketSheet }) {
   const settings = useAppSelector((state) => state.settings)
   const choice = sheet.choices.findLast((each) => each.itemId === item.id)
   const table = tables.find((each) => each.id === choice?.tableId && each.version === choice.tableVersion)
-  const ranked = table ? rankSizes(table, body, views) : []
+  const ranked = table ? rankSizes(frontOf(table), body, views) : []
   const size = ranked.find((each) => each.label === choice?.labels[0])
+  const paws = table ? pawSizes(table, body, views) : []
   const rounds = sheet.tryOns.filter((round) => round.itemId === item.id)
   return (
     <section>
@@ -235,6 +239,13 @@ function ItemPart({ item, sheet }: { item: Item; sheet: TicketSheet }) {
         {choice?.overruled ? `. The bench said: ${choice.overruled.advised}. Chosen because: ${choice.overruled.why}` : ''}
       </p>
       {item.family === 'C1' && item.way === 'made' && <RugPieces />}
+      {paws.length > 0 && (
+        <p>
+          <b>Paw by paw, predicted:</b>{' '}
+          {paws.map(({ paw, size: own }) => `${PLACES[paw]} ${own === null ? 'not read' : own.grade === 'fails' ? `past ${own.label}` : own.label}`).join(', ')}
+          .
+        </p>
+      )}
       {size && choice && (
         <p>
           <b>Predicted from the tapes:</b> {choice.labels[0]} {titleWords(size)}{' '}

@@ -87,6 +87,24 @@ describe('the docket', () => {
     expect(page.textContent).toContain('Local rules and the vet go before this paper.')
   })
 
+  it('says the size of each paw, so that nobody orders four alike', async () => {
+    const item = anItem({ family: 'B2' })
+    const bands = (a: number, b: number) => ({ M32: [a, a + 10] as [number, number], M33: [b, b + 10] as [number, number] })
+    testShop().sizeTables = [
+      { id: 'boots', version: 2, name: 'Boots', maker: 'Test', family: 'B2', way: 'stock', unit: 'cm', between: null, lead: { minWeeks: 0, maxWeeks: 0 }, sizes: [{ label: 'Low', bands: bands(50, 60) }, { label: 'Tall', bands: bands(60, 70) }] },
+    ] // prettier-ignore
+    const place = 'front-left' as const
+    const hind = 'rear-right' as const
+    const sheet = aTicket({
+      items: [item],
+      readings: [aReading('M32', 65, { place }), aReading('M33', 75, { place }), aReading('M34', 55, { place: hind }), aReading('M35', 65, { place: hind })],
+      choices: [{ id: nextId(), itemId: item.id, tableId: 'boots', tableVersion: 2, labels: ['Tall'], overruled: null, at: AT, by: 'Ylva' }],
+    })
+    renderStage(sheet, 'docket', <Docket />)
+    const page = await screen.findByRole('article', { name: 'Docket of ticket 101' })
+    await waitFor(() => expect(page.textContent).toContain('Paw by paw, predicted: left front Tall, right front not read, left hind not read, right hind Low.'))
+  })
+
   it('prints on one key', async () => {
     const print = vi.fn()
     vi.stubGlobal('print', print)

@@ -64,7 +64,7 @@ function Bench() {
   const first = rows.find((row) => row.doubt) ?? rows.find((row) => row.agreed?.state !== 'agrees') ?? rows[0]
   // Another room may ask for one tape by name.
   const [wanted] = useSearchParams()
-  const [opened] = useState(rows.find((row) => row.tape.measure === wanted.get('tape'))?.key ?? first?.key ?? '')
+  const [opened] = useState(rows.find((row) => row.key === wanted.get('tape') || row.tape.measure === wanted.get('tape'))?.key ?? first?.key ?? '')
   const at = Math.max(0, [picked, opened].map((key) => rows.findIndex((row) => row.key === key)).find((index) => index >= 0) ?? 0)
   const row = rows[at]
   const active = row?.key ?? ''

@@ -12,9 +12,18 @@ describe('tapeRange', () => {
         const [from, to] = tapeRange(of, points)
         expect(from).toBeGreaterThanOrEqual(0)
         expect(points.every((mm) => mm >= from && mm <= to)).toBe(true)
-        expect(to - from).toBeGreaterThanOrEqual((of === 'in' ? 3 * 25.4 : 30) - 1e-9)
+        expect(to - from).toBeGreaterThanOrEqual((of === 'in' ? 3 * 25.4 : 30) * (Math.max(...points) < 100 ? 0.4 : 1) - 1e-9)
       }),
     )
+  })
+
+  it('comes closer for a paw, so that its bands can be read', () => {
+    const [from, to] = tapeRange('cm', [55, 69])
+    expect(to - from).toBeLessThan(45)
+    expect([from < 55, to > 69]).toEqual([true, true])
+    // Beside a length the same distance stays as it was.
+    const far = tapeRange('cm', [555, 569])
+    expect(far[1] - far[0]).toBeCloseTo(80, 6)
   })
 
   it('goes below 0 only for signed distances', () => {

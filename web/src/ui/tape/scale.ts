@@ -19,16 +19,20 @@ export const tapeScale = (unit: TapeUnit, fromMm: number, toMm: number, width: n
   x: (mm) => ((mm - fromMm) / (toMm - fromMm)) * width,
 })
 
+/** A paw or a tail: shorter than this the strip comes closer, or its bands are too narrow to read. */
+const SMALL_MM = 100
+
 /**
- * A range for a strip: all of `points` with a little room, whole units at the ends where it can be, at least three of
- * them, never below 0 unless a point is.
+ * A range for a strip: all of `points` with a little room, at least three whole units of it (one and a bit for a paw),
+ * never below 0 unless a point is.
  */
 export function tapeRange(unit: TapeUnit, points: readonly number[]): [number, number] {
   const mm = MM_PER_UNIT[unit]
-  const least = unit === 'in' ? 3 : 8
   const low = Math.min(...points)
   const high = Math.max(...points)
-  const pad = Math.max(0.35 * mm, (high - low) * 0.08)
+  const closer = low > 0 && high < SMALL_MM ? 0.4 : 1
+  const least = (unit === 'in' ? 3 : 8) * closer
+  const pad = Math.max(0.35 * mm * closer, (high - low) * 0.08)
   let from = (low - pad) / mm
   let to = (high + pad) / mm
   if (to - from < least) {

@@ -1,0 +1,50 @@
+import { bootOrder, pawSizes, type Paw, type SizedBody, type SizeTable } from '@merry-tailor/core'
+import { useMemo } from 'react'
+import { Link } from 'react-router'
+import { useShop } from '../../app/use-shop'
+import { VerdictWord } from '../../ui/marks/VerdictWord'
+import { bootOrderWords } from '../../words/boots'
+import { pawName } from '../../words/measuring'
+import { useOpenTicket } from '../TicketFrame'
+
+const firstTape = (paw: Paw): string => `${paw.startsWith('rear') ? 'M34' : 'M32'}/${paw}`
+
+/** Boots paw by paw: the hind pair is often a size smaller, and one of four may differ. */
+export function PawsBlock({ table, body }: { table: SizeTable; body: SizedBody }) {
+  const { sheet } = useOpenTicket()
+  const { views } = useShop()
+  const sizes = useMemo(() => pawSizes(table, body, views), [table, body, views])
+  if (sizes.length === 0) return null
+  const missing = sizes.filter(({ size }) => size === null)
+  return (
+    <article aria-label="Paw by paw" className="border-[1.5px] border-ink bg-panel px-4 py-3">
+      <h2 className="text-[18px] leading-[22px]">Paw by paw</h2>
+      <dl className="mt-1">
+        {sizes.map(({ paw, size }) => (
+          <div key={paw} className="flex flex-wrap items-center gap-x-4 border-b border-rule py-1 last:border-b-0">
+            <dt className="w-[110px] font-bold">{pawName(paw)}</dt>
+            <dd className="flex flex-1 flex-wrap items-center justify-between gap-x-3">
+              {size ? (
+                <>
+                  <b className="text-[18px] leading-[22px]">{size.grade === 'fails' ? `Past ${size.label}` : size.label}</b>
+                  <VerdictWord grade={size.grade} basis="predicted" size={18} />
+                </>
+              ) : (
+                <>
+                  <span className="text-mute">not read</span>
+                  <Link
+                    className="inline-flex min-h-11 items-center font-bold underline"
+                    to={`/tickets/${sheet.ticket.id}/measure?tape=${encodeURIComponent(firstTape(paw))}`}
+                  >
+                    Take it
+                  </Link>
+                </>
+              )}
+            </dd>
+          </div>
+        ))}
+      </dl>
+      <p className="mt-1">{bootOrderWords(bootOrder(table, sizes), missing.length)}</p>
+    </article>
+  )
+}
