@@ -1,17 +1,4 @@
-import {
-  cautionsFor,
-  families,
-  formatGap,
-  formatLength,
-  measuresOf,
-  ringsFor,
-  type FamilyId,
-  type Item,
-  type MeasureFit,
-  type Piece,
-  type RankedSize,
-  type SizeTable,
-} from '@merry-tailor/core'
+import { cautionsFor, families, formatLength, ringsFor, type Piece } from '@merry-tailor/core'
 import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { v7 as uuid } from 'uuid'
@@ -23,22 +10,23 @@ import { useKeys } from '../../app/use-keys'
 import { KeyCap } from '../../ui/controls/KeyCap'
 import { TextField } from '../../ui/controls/TextField'
 import { Worded } from '../../ui/length/Worded'
-import { GearSketch } from '../../ui/plates/GearSketch'
 import { Snag } from '../../ui/State'
 import { useMedia } from '../../ui/use-media'
-import { useWidth } from '../../ui/use-width'
 import { cautionWords } from '../../words/cautions'
 import { conflictWords } from '../../words/conflicts'
 import { activityName } from '../../words/dogs'
 import { adviceWords } from '../../words/sizes'
-import { familyName, measureName } from '../../words/stages'
+import { familyName } from '../../words/stages'
 import { titleWords } from '../../words/titles'
-import { useBenchForm } from '../measure/use-bench-form'
 import { NoItem } from '../NoItem'
 import { useOpenTicket } from '../TicketFrame'
+import { becauseWords } from './because-words'
+import { ChooseWords } from './ChooseWords'
 import { ItemTabs } from './ItemTabs'
 import { MakerSays } from './MakerSays'
 import { MeasureCard } from './MeasureCard'
+import { NoTable } from './NoTable'
+import { OnTheDog } from './OnTheDog'
 import { OutcomesBlock } from './OutcomesBlock'
 import { PawsBlock } from './PawsBlock'
 import { SettleBlock } from './SettleBlock'
@@ -295,127 +283,9 @@ export function ChooseStage() {
   )
 }
 
-/** The item on this dog, as wide as its place. */
-function OnTheDog({ family, name, fits }: { family: FamilyId; name: string; fits: readonly MeasureFit[] }) {
-  const { form } = useBenchForm()
-  const [ref, width] = useWidth<HTMLDivElement>(420)
-  return (
-    <div ref={ref} className="min-h-[200px] self-start overflow-hidden border-[1.5px] border-ink">
-      <GearSketch
-        form={form}
-        family={family}
-        width={width}
-        height={240}
-        numbers={fits.map((fit, i) => ({ measure: fit.measure, n: i + 1, grade: fit.grade }))}
-        label={`${familyName(family)} as it should lie on ${name}, from the side`}
-      />
-    </div>
-  )
-}
-
-/** No table for this kind yet: the kind on the dog all the same, and the three ways on. */
-function NoTable({ item, name }: { item: Item; name: string }) {
-  const { sheet } = useOpenTicket()
-  const way = 'inline-flex min-h-11 items-center border-2 border-ink bg-panel px-3 font-bold hover:bg-bench'
-  return (
-    <div className="grid gap-4 xl:grid-cols-2">
-      <OnTheDog family={item.family} name={name} fits={[]} />
-      <article className="self-start border-[1.5px] border-ink bg-panel px-4 py-3">
-        <h2 className="text-[18px] leading-[22px]">No table to judge by</h2>
-        <p className="mt-1">
-          {families[item.family].right} The tapes it wants: {measuresOf(item).map(measureName).join(', ').toLowerCase()}. With a maker’s sizes they are judged
-          here, each on its tape.
-        </p>
-        <p className="mt-3 flex flex-wrap gap-2">
-          <Link to="/sizes" className={way}>
-            Bring in a table
-          </Link>
-          <Link to="/sizes/paste" className={way}>
-            Paste a maker’s cells
-          </Link>
-          <Link to={`/tickets/${sheet.ticket.id}/ask`} className={way}>
-            Change the way under Ask
-          </Link>
-        </p>
-      </article>
-    </div>
-  )
-}
-
 const STATES = { new: 'new', good: 'good', worn: 'worn', 'to-mend': 'to mend' } as const
 const HOMES = { shop: 'on the rack', loan: 'on loan', kennel: 'the kennel’s own' } as const
 
 /** Where one of our pieces is and in what state. */
 const pieceWords = (piece: Piece): string =>
   `${HOMES[piece.home].charAt(0).toUpperCase()}${HOMES[piece.home].slice(1)}${piece.holder ? `, ${piece.holder}` : ''}; ${STATES[piece.state]}.${Object.keys(piece.flat).length > 0 ? ' Laid flat and measured.' : ' By its label alone.'}`
-
-function ChooseWords({
-  labels,
-  follows,
-  table,
-  known,
-  guessed,
-}: {
-  labels: readonly string[]
-  follows: boolean
-  table: SizeTable | undefined
-  known: number
-  guessed: boolean
-}) {
-  if (table?.way === 'made' && labels.length === 0)
-    return (
-      <span>
-        <span className="block text-[18px] leading-[22px] font-bold">Waits for its tapes</span>
-        <span className="text-[14px]">{table.maker} cuts by what is read, not by guesses</span>
-      </span>
-    )
-  if (!table || labels.length === 0) return <span className="font-bold">{known === 0 ? 'Waits for a tape' : 'No size is near'}</span>
-  if (table.way === 'made') {
-    return (
-      <span>
-        <span className="block text-[18px] leading-[22px] font-bold">Order it made to measure</span>
-        <span className="text-[14px]">from {table.maker}</span>
-      </span>
-    )
-  }
-  const [first, second] = labels
-  return (
-    <span>
-      <span className="block text-[19px] leading-[23px] font-bold">
-        {second ? `Try ${first}, then ${second}` : guessed ? `Start with ${first}` : `Try ${first}`}
-      </span>
-      <span className="text-[14px] font-semibold">
-        {second && families[table.family].shelf === 'pulling'
-          ? 'pulled back by hand'
-          : !follows
-            ? 'against the bench’s advice'
-            : guessed
-              ? `a guess; no tape of ${table.maker}’s yet`
-              : table.maker}
-      </span>
-    </span>
-  )
-}
-
-function becauseWords(size: RankedSize, look: { unit: 'in' | 'cm'; step: number }): string {
-  const { code, measure, mm, other } = size.because
-  const name = measure ? measureName(measure) : ''
-  switch (code) {
-    case 'in-band':
-      return 'Every tape taken lies inside the band.'
-    case 'past-tail':
-      return `${name} is ${formatGap(Math.abs(mm ?? 0), look).text.replace('+', '')} short of the band: its end a little past the tail. All else is right.`
-    case 'edge':
-      return `${name} lies near the band’s edge.`
-    case 'below':
-      return `${name} is ${formatGap(Math.abs(mm ?? 0), look).text.replace('+', '')} under the band.`
-    case 'above':
-      return `${name} is ${formatGap(Math.abs(mm ?? 0), look).text.replace('+', '')} over the band.`
-    case 'between-down':
-      return `${name} lies between ${size.label} and ${other ?? ''}: the smaller first.`
-    case 'between-up':
-      return `${name} lies between ${other ?? ''} and ${size.label}: the larger first.`
-    default:
-      return 'No tape this maker sizes by was taken yet.'
-  }
-}

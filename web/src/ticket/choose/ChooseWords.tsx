@@ -1,0 +1,50 @@
+import { families, type SizeTable } from '@merry-tailor/core'
+
+/** What the yellow button does with the size in question, in its own words. */
+export function ChooseWords({
+  labels,
+  follows,
+  table,
+  known,
+  guessed,
+}: {
+  labels: readonly string[]
+  follows: boolean
+  table: SizeTable | undefined
+  known: number
+  guessed: boolean
+}) {
+  if (table?.way === 'made' && labels.length === 0)
+    return (
+      <span>
+        <span className="block text-[18px] leading-[22px] font-bold">Waits for its tapes</span>
+        <span className="text-[14px]">{table.maker} cuts by what is read, not by guesses</span>
+      </span>
+    )
+  if (!table || labels.length === 0) return <span className="font-bold">{known === 0 ? 'Waits for a tape' : 'No size is near'}</span>
+  if (table.way === 'made') {
+    return (
+      <span>
+        <span className="block text-[18px] leading-[22px] font-bold">Order it made to measure</span>
+        <span className="text-[14px]">from {table.maker}</span>
+      </span>
+    )
+  }
+  const [first, second] = labels
+  return (
+    <span>
+      <span className="block text-[19px] leading-[23px] font-bold">
+        {second ? `Try ${first}, then ${second}` : guessed ? `Start with ${first}` : `Try ${first}`}
+      </span>
+      <span className="text-[14px] font-semibold">
+        {second && families[table.family].shelf === 'pulling'
+          ? 'pulled back by hand'
+          : !follows
+            ? 'against the bench’s advice'
+            : guessed
+              ? `a guess; no tape of ${table.maker}’s yet`
+              : table.maker}
+      </span>
+    </span>
+  )
+}

@@ -1,0 +1,34 @@
+import { families, measuresOf, type Item } from '@merry-tailor/core'
+import { Link } from 'react-router'
+import { measureName } from '../../words/stages'
+import { useOpenTicket } from '../TicketFrame'
+import { OnTheDog } from './OnTheDog'
+
+/** No table for this kind yet: the kind on the dog all the same, and the three ways on. */
+export function NoTable({ item, name }: { item: Item; name: string }) {
+  const { sheet } = useOpenTicket()
+  const way = 'inline-flex min-h-11 items-center border-2 border-ink bg-panel px-3 font-bold hover:bg-bench'
+  return (
+    <div className="grid gap-4 xl:grid-cols-2">
+      <OnTheDog family={item.family} name={name} fits={[]} />
+      <article className="self-start border-[1.5px] border-ink bg-panel px-4 py-3">
+        <h2 className="text-[18px] leading-[22px]">No table to judge by</h2>
+        <p className="mt-1">
+          {families[item.family].right} The tapes it wants: {measuresOf(item).map(measureName).join(', ').toLowerCase()}. With a maker’s sizes they are judged
+          here, each on its tape.
+        </p>
+        <p className="mt-3 flex flex-wrap gap-2">
+          <Link to="/sizes" className={way}>
+            Bring in a table
+          </Link>
+          <Link to="/sizes/paste" className={way}>
+            Paste a maker’s cells
+          </Link>
+          <Link to={`/tickets/${sheet.ticket.id}/ask`} className={way}>
+            Change the way under Ask
+          </Link>
+        </p>
+      </article>
+    </div>
+  )
+}
