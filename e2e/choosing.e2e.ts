@@ -69,6 +69,7 @@ test('a table from pasted cells, its bands dragged, a piece of our own, and the 
     await field.press('Enter')
     await page.keyboard.press('Alt+3')
   }
+  await expect.poll(async () => (await sheets()).find((sheet) => sheet.ticket.id === id)?.readings.map((reading) => reading.measure)).toEqual(['M07', 'M07'])
   await page.goto(`/tickets/${id}/choose`)
   await page.getByRole('button', { name: 'Journey peg', exact: true }).click()
   await expect(page.getByRole('heading', { level: 1, name: /Journey peg on/ })).toBeVisible()

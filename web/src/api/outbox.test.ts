@@ -50,6 +50,17 @@ describe('the outbox', () => {
     expect(await outbox.waiting()).toEqual([])
   })
 
+  it('sends what is not on the shelf yet when the page goes away, so that it outlives the page', async () => {
+    outbox.start()
+    const writing = outbox.write('act', {}, request(7))
+    window.dispatchEvent(new Event('pagehide'))
+    expect(vi.mocked(fetch).mock.calls.filter(([, init]) => init?.keepalive)).toMatchObject([['/api/tickets/t/readings/7', { method: 'PUT', body: '{"n":7}' }]])
+    await writing
+    // Once it is on the shelf, the next start sends it: nothing more to do.
+    window.dispatchEvent(new Event('pagehide'))
+    expect(vi.mocked(fetch).mock.calls.filter(([, init]) => init?.keepalive)).toHaveLength(1)
+  })
+
   it('counts a gateway without a server as the server gone', async () => {
     answers = () => refuse(503, {})
     expect((await outbox.write('act', {}, request(1))).kind).toBe('kept-here')

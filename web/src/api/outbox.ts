@@ -28,14 +28,15 @@ const BATCH = 50
 /** Gateways that stand before a server that is gone answer these. */
 const GONE = new Set([502, 503, 504])
 
+const callOf = ({ method, body }: WriteRequest): RequestInit => ({
+  method,
+  ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+})
+
 async function post(request: WriteRequest): Promise<Sent> {
   let answer: Response
   try {
-    answer = await fetch(`/api${request.url}`, {
-      method: request.method,
-      signal: AbortSignal.timeout(TIMEOUT_MS),
-      ...(request.body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(request.body) }),
-    })
+    answer = await fetch(`/api${request.url}`, { ...callOf(request), signal: AbortSignal.timeout(TIMEOUT_MS) })
   } catch {
     return { kind: 'kept-here' }
   }
@@ -54,6 +55,8 @@ class Outbox {
   /** Writes of this tab nobody knows the end of, and those begun while a question is out. */
   readonly #underWay = new Set<NamedWrite>()
   readonly #witnesses = new Set<Set<NamedWrite>>()
+  /** Writes on their way to this device's shelf: a page that closes now would lose them. */
+  readonly #unshelved = new Set<WriteRequest>()
   /** Writes of this tab that somebody awaits. */
   readonly #awaited = new Map<number, (sent: Sent) => void>()
   #timer: ReturnType<typeof setTimeout> | null = null
@@ -85,8 +88,14 @@ class Outbox {
     document.addEventListener('visibilitychange', () => {
       if (document.visibilityState === 'visible') void this.drain()
     })
+    window.addEventListener('pagehide', () => this.#lastCall())
     void this.#tell()
     void this.drain()
+  }
+
+  /** The page goes away: what is not on the shelf yet is sent so that it outlives the page. Sent twice it counts once. */
+  #lastCall(): void {
+    for (const request of this.#unshelved) void fetch(`/api${request.url}`, { ...callOf(request), keepalive: true }).catch(() => undefined)
   }
 
   #held: BroadcastChannel | null = null
@@ -129,8 +138,9 @@ class Outbox {
   }
 
   async #send(endpoint: string, arg: unknown, request: WriteRequest): Promise<Sent> {
+    this.#unshelved.add(request)
     const db = await deviceStore()
-    const seq = await db.add('outbox', { endpoint, arg, request, at: new Date().toISOString() })
+    const seq = await db.add('outbox', { endpoint, arg, request, at: new Date().toISOString() }).finally(() => this.#unshelved.delete(request))
     const sent = new Promise<Sent>((resolve) => this.#awaited.set(seq, resolve))
     if (!this.#reached) void this.#tell()
     void this.drain()

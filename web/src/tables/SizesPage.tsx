@@ -1,4 +1,4 @@
-import type { SizeTable } from '@merry-tailor/core'
+import { families, type SizeTable } from '@merry-tailor/core'
 import { sizeTableFromCsv, sizeTableFromJson, sizeTableToCsv, sizeTableToJson, type DocumentProblem } from '@merry-tailor/core/formats'
 import { useRef, useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
@@ -16,10 +16,13 @@ import { problemWords } from '../words/problems'
 import { familyName, measureName, wayName } from '../words/stages'
 import { newestTables } from './newest-tables'
 
+/** As the handbook lists them: harnesses, then coats, boots and crates. */
+const ORDER = Object.keys(families)
+
 /** Size tables: look at them, bring them in, take them out. */
 export function SizesPage() {
   const { data: tables, error } = useSizeTablesQuery(undefined)
-  const newest = newestTables(tables ?? []).sort((a, b) => a.family.localeCompare(b.family) || a.maker.localeCompare(b.maker))
+  const newest = newestTables(tables ?? []).sort((a, b) => ORDER.indexOf(a.family) - ORDER.indexOf(b.family) || a.maker.localeCompare(b.maker))
   const [search, setSearch] = useSearchParams()
   const picked = search.get('table')
   const setPicked = (id: string): void => setSearch({ table: id }, { replace: true })

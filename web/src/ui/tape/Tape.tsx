@@ -132,7 +132,10 @@ function Bands({ scale, y, bands, crossed }: { scale: TapeScale; y: number; band
         const to = Math.min(width + 2, x(band.toMm))
         if (to <= 0 || from >= width) return null
         const [left, right] = [Math.max(from, 0), Math.min(to, width)]
-        const place = labelPlace(band.label, left, right, crossed)
+        // The name stands in the part that is this size's alone, where it has the room.
+        const freeLeft = Math.max(left, ...overlaps.filter((lap) => lap.from <= left + 1 && lap.to > left).map((lap) => lap.to))
+        const freeRight = Math.min(right, ...overlaps.filter((lap) => lap.to >= right - 1 && lap.from < right).map((lap) => lap.from))
+        const place = labelPlace(band.label, freeLeft, freeRight, crossed) ?? labelPlace(band.label, left, right, crossed)
         return (
           <g key={band.label}>
             <rect

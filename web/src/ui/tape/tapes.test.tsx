@@ -41,6 +41,19 @@ describe('Tape', () => {
     expect(container.querySelector('.pin-drop')).not.toBeNull()
   })
 
+  it('writes a size’s name where no other size lies over it', () => {
+    const bands = [
+      { fromMm: 100, toMm: 200, label: 'Whelk', hit: false },
+      { fromMm: 160, toMm: 260, label: 'Mussel', hit: false },
+    ]
+    const { container } = render(<Tape look={look} fromMm={90} toMm={270} bands={bands} title="x" />)
+    const lap = container.querySelector('[data-part="overlap"] rect')
+    const [from, to] = [Number(lap?.getAttribute('x')), Number(lap?.getAttribute('x')) + Number(lap?.getAttribute('width'))]
+    const at = (name: string): number => Number([...container.querySelectorAll('text')].find((text) => text.textContent === name)?.getAttribute('x'))
+    expect(at('Whelk')).toBeLessThan(from)
+    expect(at('Mussel')).toBeGreaterThan(to)
+  })
+
   it('marks a reading outside the strip at that end', () => {
     const { container } = render(<Tape look={look} fromMm={inch(20)} toMm={inch(24)} pins={[{ mm: inch(50), kind: 'again', label: 'you read' }]} title="x" />)
     expect(container.querySelector('.pin-drop')).toBeNull()
