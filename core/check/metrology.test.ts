@@ -84,6 +84,11 @@ describe('slack under a strap', () => {
       expect(strapSlackMm(girth(radius), { widthMm: 40, thicknessMm: 16 })).toBeCloseTo(two, 2)
     }
     expect(strapSlackMm(girth(80), { widthMm: 1e-6, thicknessMm: 16 })).toBeCloseTo(thinPointSlackMm(80, 16), 4)
+    // Handbook 7.1, computed there: one and two fingers and a whole hand, flat, in centimetres of strap.
+    for (const [cm, one, two, hand] of [[30, 2.1, 3.0, 6.2], [45, 1.7, 2.4, 4.6], [60, 1.5, 1.9, 3.7], [75, 1.3, 1.7, 3.1], [90, 1.2, 1.5, 2.6]] as const) {
+      const slack = (widthMm: number, thicknessMm: number): number => Math.round(strapSlackMm(cm * 10, { widthMm, thicknessMm })) / 10
+      expect([cm, slack(20, 16), slack(40, 16), slack(80, 18)]).toEqual([cm, one, two, hand])
+    } // prettier-ignore
     // The classic mistake: an even gap all round would be 100 mm.
     expect(strapSlackMm(girth(80), { widthMm: 40, thicknessMm: 16 })).toBeLessThan(2 * Math.PI * 16 * 0.25)
   })

@@ -59,6 +59,8 @@ listener.startListening({
 export function startStore(): void {
   setupListeners(store.dispatch)
   outbox.onChange((state) => void store.dispatch(outboxChanged(state)))
-  outbox.onArrived(() => void store.dispatch(shopApi.util.invalidateTags(['Tickets', 'Dogs', 'Owners', 'Found', 'Shop', 'Fitters', 'Reminders'])))
+  outbox.onArrived(
+    () => void store.dispatch(shopApi.util.invalidateTags(['Tickets', 'Dogs', 'Owners', 'SizeTables', 'Found', 'Shop', 'Fitters', 'Reminders', 'Pieces'])),
+  )
   outbox.start()
 }

@@ -18,7 +18,9 @@ import { activityName } from '../../words/dogs'
 import { adviceWords } from '../../words/sizes'
 import { familyName } from '../../words/stages'
 import { titleWords } from '../../words/titles'
+import { useBenchForm } from '../measure/use-bench-form'
 import { NoItem } from '../NoItem'
+import { OnTheDog } from '../OnTheDog'
 import { useOpenTicket } from '../TicketFrame'
 import { becauseWords } from './because-words'
 import { ChooseWords } from './ChooseWords'
@@ -26,7 +28,6 @@ import { ItemTabs } from './ItemTabs'
 import { MakerSays } from './MakerSays'
 import { MeasureCard } from './MeasureCard'
 import { NoTable } from './NoTable'
-import { OnTheDog } from './OnTheDog'
 import { OutcomesBlock } from './OutcomesBlock'
 import { PawsBlock } from './PawsBlock'
 import { SettleBlock } from './SettleBlock'
@@ -42,6 +43,7 @@ export function ChooseStage() {
   const [itemId, setItemId] = useState(items[0]?.id ?? '')
   const item = items.find((each) => each.id === itemId) ?? items[0]
   const { ranked, choice, body, form } = useRanked(item)
+  const { form: drawn } = useBenchForm()
   const { data: supply = [] } = useSupplyQuery(undefined)
   const [picked, setPicked] = useState<{ table: string; label: string } | null>(null)
   const [why, setWhy] = useState('')
@@ -213,11 +215,11 @@ export function ChooseStage() {
               </Snag>
             </div>
           )}
-          {ranked.length === 0 && <NoTable item={item} name={name} />}
+          {ranked.length === 0 && <NoTable item={item} name={name} form={drawn} />}
           {table && size && (
             // The dog and the first size’s tapes on the left, what to make of them on the right; the second size below.
             <div className="grid gap-4 xl:grid-cols-2 xl:grid-rows-[repeat(9,auto)_1fr]">
-              <OnTheDog family={item.family} name={name} fits={size.perMeasure} />
+              <OnTheDog form={drawn} family={item.family} name={name} fits={size.perMeasure} />
               <div className="flex flex-col gap-4 xl:col-start-2 xl:row-span-10 xl:row-start-1">
                 <SettleBlock table={table.table} body={body} form={form} near={table.advice.labels} />
                 <PawsBlock table={table.table} body={body} />

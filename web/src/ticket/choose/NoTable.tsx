@@ -1,16 +1,16 @@
-import { families, measuresOf, type Item } from '@merry-tailor/core'
+import { families, measuresOf, type Form, type Item } from '@merry-tailor/core'
 import { Link } from 'react-router'
 import { measureName } from '../../words/stages'
+import { OnTheDog } from '../OnTheDog'
 import { useOpenTicket } from '../TicketFrame'
-import { OnTheDog } from './OnTheDog'
 
 /** No table for this kind yet: the kind on the dog all the same, and the three ways on. */
-export function NoTable({ item, name }: { item: Item; name: string }) {
+export function NoTable({ item, name, form }: { item: Item; name: string; form: Form }) {
   const { sheet } = useOpenTicket()
   const way = 'inline-flex min-h-11 items-center border-2 border-ink bg-panel px-3 font-bold hover:bg-bench'
   return (
     <div className="grid gap-4 xl:grid-cols-2">
-      <OnTheDog family={item.family} name={name} fits={[]} />
+      <OnTheDog form={form} family={item.family} name={name} />
       <article className="self-start border-[1.5px] border-ink bg-panel px-4 py-3">
         <h2 className="text-[18px] leading-[22px]">No table to judge by</h2>
         <p className="mt-1">

@@ -27,7 +27,6 @@ import { useAddItemMutation } from '../../api/shop-api'
 import { today } from '../../app/today'
 import { useShop } from '../../app/use-shop'
 import { GearSketch } from '../../ui/plates/GearSketch'
-import { useWidth } from '../../ui/use-width'
 import { Toggles } from '../../ui/controls/Toggles'
 import { Mark } from '../../ui/marks/Mark'
 import { activityName } from '../../words/dogs'
@@ -36,6 +35,7 @@ import { PLACE_NAMES } from '../../words/hitch'
 import { familyName, measureName } from '../../words/stages'
 import { useBenchForm } from '../measure/use-bench-form'
 import { NoItem } from '../NoItem'
+import { OnTheDog } from '../OnTheDog'
 import { useOpenTicket } from '../TicketFrame'
 
 const MARK_COLOUR = { holds: 'text-holds', doubt: 'text-chalk', fails: 'text-snag', none: 'text-mute' } as const
@@ -107,7 +107,7 @@ export function KindsRoom() {
               <h2 className="text-[22px] leading-7">{familyName(style.family)}</h2>
               <RankWord style={style} />
             </div>
-            <Sketch form={form} family={style.family} hitchMm={hitchMm ?? null} name={name} />
+            <OnTheDog form={form} family={style.family} name={name} height={sketchHeight} hitchMm={hitchMm ?? null} className="mat my-2" />
             <p className="mt-1 flex-1">
               {families[style.family].right} <span className="text-mute">{reasonWords(style)}</span>
             </p>
@@ -198,22 +198,7 @@ function Acts({ style, has, beside, onAdd, onBeside }: ActsProps) {
   )
 }
 
-/** The kind on this dog, as wide as its column. */
-function Sketch({ form, family, hitchMm, name }: { form: Form; family: FamilyId; hitchMm: number | null; name: string }) {
-  const [ref, width] = useWidth<HTMLDivElement>(300)
-  return (
-    <div ref={ref} className="mat my-2 overflow-hidden">
-      <GearSketch
-        form={form}
-        family={family}
-        width={width}
-        height={Math.round(Math.min(210, width * 0.58))}
-        hitchMm={hitchMm}
-        label={`${familyName(family)} as it should lie on ${name}, from the side`}
-      />
-    </div>
-  )
-}
+const sketchHeight = (width: number): number => Math.min(210, width * 0.58)
 
 /** Both sides of a question practitioners disagree on, where it bears on a kind. */
 function OtherView({ family, views, bearing }: { family: FamilyId; views: ShopFields['views']; bearing: (id: ViewId) => boolean }) {
@@ -258,7 +243,7 @@ function Beside({ styles, form, name, hitchMm }: { styles: readonly RankedStyle[
                 <span className="block">
                   <RankWord style={style} />
                 </span>
-                <Sketch form={form} family={style.family} hitchMm={hitchMm} name={name} />
+                <OnTheDog form={form} family={style.family} name={name} height={sketchHeight} hitchMm={hitchMm} className="mat my-2" />
               </th>
             ))}
           </tr>
