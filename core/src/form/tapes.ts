@@ -226,7 +226,8 @@ const readers: Readonly<Record<string, Reader>> = {
   M15: (shape) => tautLength([top(shape.stations.collar), top(shape.stations.neckBase), ...backLine(shape)], 1) + 0.02,
   M16: (shape) => tautLength([top(shape.stations.neckBase), ...backLine(shape)], 1) + 0.01,
   M17: (shape) => 2 * halfDrop(shape),
-  M18: (shape) => halfDrop(shape),
+  // A half drop is read one side and counts doubled, as in the agreed body (handbook 3.1).
+  M18: (shape) => 2 * halfDrop(shape),
   M19: (shape) => {
     const s = shape.stations.withers
     return 2 * quarterArc(s.w, height(s) * s.v, s.p) + Math.PI * shape.k.coat
