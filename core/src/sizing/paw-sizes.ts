@@ -16,7 +16,10 @@ export interface PawSize {
   size: RankedSize | null
 }
 
-const only = (table: SizeTable, bandsOf: (bands: SizeTable['sizes'][number]['bands']) => SizeTable['sizes'][number]['bands']): SizeTable => ({
+type Sized = Pick<SizeTable, 'family' | 'sizes'>
+type Bands = SizeTable['sizes'][number]['bands']
+
+const only = <T extends Sized>(table: T, bandsOf: (bands: Bands) => Bands): T => ({
   ...table,
   sizes: table.sizes.map((size) => ({ ...size, bands: bandsOf(size.bands) })),
 })
@@ -25,7 +28,7 @@ const only = (table: SizeTable, bandsOf: (bands: SizeTable['sizes'][number]['ban
  * A boot table as it sizes the front pair: a column of hind paws says nothing about the front, and one size for all four
  * is a common slip (handbook 7, S69, from memory, unverified). Any other table comes back as it is.
  */
-export function frontOf(table: SizeTable): SizeTable {
+export function frontOf<T extends Sized>(table: T): T {
   if (families[table.family].shelf !== 'boot' || !table.sizes.some(({ bands }) => 'M34' in bands || 'M35' in bands)) return table
   return only(table, (bands) => Object.fromEntries(Object.entries(bands).filter(([id]) => !(id in HIND))))
 }

@@ -1,4 +1,5 @@
 import type { SizeTable } from '../model/index.ts'
+import { frontOf } from './paw-sizes.ts'
 import { rankSizes } from './rank-sizes.ts'
 import type { SizedBody } from './sized-body.ts'
 
@@ -42,7 +43,7 @@ export const measuresOfTable = (table: Pick<SizeTable, 'sizes'>): string[] => [.
 
 /** The size a dog would be sent to: the best that is not ruled out; `null` where none is near or nothing was read. */
 export function sizeFor(table: Pick<SizeTable, 'family' | 'between' | 'sizes'>, body: SizedBody): string | null {
-  const best = rankSizes(table, body)[0]
+  const best = rankSizes(frontOf(table), body)[0]
   return best && best.grade !== 'none' && best.grade !== 'fails' ? best.label : null
 }
 
