@@ -150,8 +150,8 @@ function ruledOut(one: RankedSize, two: RankedSize, measure: string): boolean {
  *
  * Per measure: holds when the whole spread (plus and minus 2 sigma) lies in the band, doubt when spread and band
  * overlap, fails when they don't, none without a reading. A size takes its worst measure. Order is by grade, then
- * chance; where a value lies in a gap or its spread touches two sizes, the between-sizes rule (the maker's, else the
- * family's) orders those two, unless another measure rules the favoured one out: then it is rejected "whatever the
+ * chance; where a value lies in a gap, or its spread touches two sizes and lies well inside neither, the between-sizes
+ * rule (the maker's, else the family's) orders those two, unless another measure rules the favoured one out: then it is rejected "whatever the
  * neck says" (handbook 6.3).
  *
  * @param table sizes with bands in mm

@@ -34,14 +34,9 @@ async function ask(path: string): Promise<{ data: unknown } | { error: FetchBase
   // What waits or is begun while the question is out may be on its way in while the answer is on its way out. Done over
   // an answer that has it already it changes nothing.
   const witness = outbox.witness()
-  const before = await outbox.waiting()
-  let answer: Response | null
   try {
-    answer = await fetch(`/api${path}`, { signal: AbortSignal.timeout(TIMEOUT_MS) })
-  } catch {
-    answer = null
-  }
-  try {
+    const before = await outbox.waiting()
+    const answer = await fetch(`/api${path}`, { signal: AbortSignal.timeout(TIMEOUT_MS) }).catch(() => null)
     if (answer === null || GONE.has(answer.status)) {
       outbox.reached(false)
       const kept = filledUp(path, await keptCopy(path))

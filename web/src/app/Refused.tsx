@@ -5,6 +5,7 @@ import { outbox } from '../api/outbox'
 import { Button } from '../ui/controls/Button'
 import { readingStyle } from './settings'
 import { useAppSelector } from './store'
+import { upperFirst } from '../words/first-letter'
 
 const FIELDS: Readonly<Record<string, string>> = {
   weightKg: 'Weight',
@@ -19,7 +20,7 @@ const FIELDS: Readonly<Record<string, string>> = {
   dogId: 'Dog',
   wholeBody: 'Whole body sheet',
 }
-const fieldName = (field: string): string => FIELDS[field] ?? field.charAt(0).toUpperCase() + field.slice(1)
+const fieldName = (field: string): string => FIELDS[field] ?? upperFirst(field)
 const valueWords = (value: unknown): string =>
   value === null || value === ''
     ? 'nothing'

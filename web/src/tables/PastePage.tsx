@@ -22,6 +22,7 @@ import { Snag } from '../ui/State'
 import { problemWords } from '../words/problems'
 import { measureName, wayName } from '../words/stages'
 import { tableId } from './table-draft'
+import { upperFirst } from '../words/first-letter'
 
 /** Cells pasted from a spreadsheet, and what each column stands for: nothing is taken in before that is said. */
 export function PastePage() {
@@ -271,8 +272,7 @@ function Mapping({ pasted, onBack }: { pasted: Pasted; onBack: () => void }) {
   )
 }
 
-const sentence = (problem: DocumentProblem | undefined): string | undefined =>
-  problem ? `${problem.message.charAt(0).toUpperCase()}${problem.message.slice(1)}.`.replace('?.', '?') : undefined
+const sentence = (problem: DocumentProblem | undefined): string | undefined => (problem ? `${upperFirst(problem.message)}.`.replace('?.', '?') : undefined)
 
 interface ColumnRowProps {
   guess: ColumnGuess

@@ -29,6 +29,7 @@ import { sheetRecipes } from '../api/recipes'
 import { shopApi } from '../api/shop-api'
 import { settingsChanged } from '../app/settings'
 import { store } from '../app/store'
+import { stubPage } from './page-stubs'
 import { TicketFrame } from '../ticket/TicketFrame'
 
 /** A shop without a server: what the page asks is answered from here, and what it sends is done here. */
@@ -175,17 +176,7 @@ function read(path: string): Response {
 export function withTestShop(): void {
   beforeAll(() => {
     configure({ asyncUtilTimeout: 10_000 })
-    vi.stubGlobal(
-      'ResizeObserver',
-      class {
-        observe() {}
-        disconnect() {}
-        unobserve() {}
-      },
-    )
-    Element.prototype.scrollIntoView = () => undefined
-    Element.prototype.hasPointerCapture = () => false
-    Element.prototype.releasePointerCapture = () => undefined
+    stubPage()
   })
   beforeEach(async () => {
     shop = { tickets: [], dogs: [], sizeTables: [], dogSheets: {}, fitters: [], pieces: [], supply: [], shop: { ...USUAL_SHOP }, answers: {}, sent: [] }

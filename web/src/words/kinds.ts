@@ -1,4 +1,5 @@
 import type { CautionCode, RankedStyle, StyleReason, Suits } from '@merry-tailor/core'
+import { lowerFirst, upperFirst } from './first-letter'
 
 /** What a rank is called in a list: the word is the reason itself (design 6). */
 export const RANK_WORDS: Readonly<Record<Suits, string>> = {
@@ -52,7 +53,7 @@ const AGAINST: Readonly<Record<StyleReason, string>> = {
 export function reasonWords({ reasons }: Pick<RankedStyle, 'reasons'>): string {
   const said = reasons.filter(({ code }) => code !== 'purpose').map(({ code, for: speaks }) => (speaks ? FOR : AGAINST)[code])
   const all = [...new Set(said)].join('; ')
-  return all === '' ? '' : `${all.charAt(0).toUpperCase()}${all.slice(1)}.`
+  return all === '' ? '' : `${upperFirst(all)}.`
 }
 
 const STOPS: Partial<Readonly<Record<CautionCode, string>>> = {
@@ -69,7 +70,4 @@ const STOPS: Partial<Readonly<Record<CautionCode, string>>> = {
 export const stopWords = (stops: readonly CautionCode[]): string => stops.flatMap((code) => STOPS[code] ?? []).join(' ')
 
 /** What a kind is wrong for, after its own sentence. */
-export const wrongWords = (wrong: string): string =>
-  /^(For|Where|When|With)\b/.test(wrong)
-    ? `Wrong ${wrong.charAt(0).toLowerCase()}${wrong.slice(1)}`
-    : `Wrong: ${wrong.charAt(0).toLowerCase()}${wrong.slice(1)}`
+export const wrongWords = (wrong: string): string => `Wrong${/^(For|Where|When|With)\b/.test(wrong) ? '' : ':'} ${lowerFirst(wrong)}`

@@ -1,4 +1,5 @@
 import { formatWeight, measures, type CoatState, type Dewclaw, type Method, type Place, type Reading, type Station } from '@merry-tailor/core'
+import { upperFirst } from './first-letter'
 
 export const PLACES: Readonly<Record<Place, string>> = {
   left: 'left',
@@ -50,7 +51,7 @@ export const STATIONS: Readonly<Record<Station, string>> = {
 }
 
 /** `Left front` for a paw alone. */
-export const pawName = (place: Place): string => `${PLACES[place].charAt(0).toUpperCase()}${PLACES[place].slice(1)}`
+export const pawName = (place: Place): string => upperFirst(PLACES[place])
 
 /** `Front paw width, left front`. */
 export const tapeName = (measure: string, place: Place | null): string => `${measures[measure]?.name ?? measure}${place ? `, ${PLACES[place]}` : ''}`

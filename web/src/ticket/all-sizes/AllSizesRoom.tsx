@@ -33,8 +33,9 @@ export function AllSizesRoom() {
   const { sheet, name } = useOpenTicket()
   const { form, solved } = useBenchForm()
   const { body } = useSizedBody()
-  const { data: tables } = useSizeTablesQuery(undefined)
-  const { data: pieces } = usePiecesQuery(undefined)
+  const { data: tables, isLoading: tablesOut } = useSizeTablesQuery(undefined)
+  const { data: pieces, isLoading: piecesOut } = usePiecesQuery(undefined)
+  const out = tablesOut || piecesOut
   const { views } = useShop()
   const [only, setOnly] = useState<FamilyId | null>(null)
   const [many, setMany] = useState(SHOWN)
@@ -48,7 +49,7 @@ export function AllSizesRoom() {
     )
     return [...new Set([...onTicket, ...suit])]
   }, [sheet.items, sheet.ticket, sheet.dog, form, solved, views])
-  const question = useMemo(() => (tables && pieces ? { tables: newestTables(tables), body, families, views } : null), [tables, pieces, body, families, views])
+  const question = useMemo(() => (out ? null : { tables: newestTables(tables ?? []), body, families, views }), [out, tables, body, families, views])
   const ranked = useRankAll(question)
   const rows = useMemo(() => {
     const own = rankPieces(pieces ?? [], tables ?? [], body).filter((each) => families.includes(each.piece.family))

@@ -35,6 +35,13 @@ describe('every size', () => {
     expect(within(list).getAllByRole('listitem')).toHaveLength(1)
   })
 
+  it('goes on without our own pieces where those cannot be had', async () => {
+    testShop().sizeTables = [table('y', 'H01', [['M', 610, 700]])]
+    testShop().answers['GET /pieces'] = () => new Response(JSON.stringify({ code: 'down' }), { status: 500 })
+    renderStage(aTicket({ items: [anItem()], readings: twice(645) }), 'all-sizes', <AllSizesRoom />)
+    expect(await screen.findByText('Maker of y, stock')).toBeDefined()
+  })
+
   it('says what to do where no table serves', async () => {
     renderStage(aTicket({ readings: twice(645) }), 'all-sizes', <AllSizesRoom />)
     expect(await screen.findByText(/No size table serves what suits/)).toBeDefined()

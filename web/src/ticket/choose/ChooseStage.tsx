@@ -15,6 +15,8 @@ import { useMedia } from '../../ui/use-media'
 import { cautionWords } from '../../words/cautions'
 import { conflictWords } from '../../words/conflicts'
 import { activityName } from '../../words/dogs'
+import { lowerFirst } from '../../words/first-letter'
+import { HOMES, STATES } from '../../words/pieces'
 import { adviceWords } from '../../words/sizes'
 import { familyName } from '../../words/stages'
 import { titleWords } from '../../words/titles'
@@ -105,8 +107,9 @@ export function ChooseStage() {
   const shownSizes = table ? (labels.length === 2 ? labels : [size?.label]).flatMap((one) => table.sizes.filter((each) => each.label === one)) : []
   const second = shownSizes.find((one) => one !== size)
   const known = Object.values(body).filter((each) => each?.mm != null && !each.guess).length
-  const stops = cautionsFor({ dog: sheet.dog, activities: sheet.ticket.activities, families: [item.family], on: today() }).filter(
-    (caution) => caution.level === 'stop',
+  // Judged by the whole ticket, as under Ask: work that another piece on it is made for is no misuse of this one.
+  const stops = cautionsFor({ dog: sheet.dog, activities: sheet.ticket.activities, families: items.map(({ family }) => family), on: today() }).filter(
+    ({ level, facts }) => level === 'stop' && (facts.family === undefined || facts.family === item.family),
   )
   // On a phone the act stays under the thumb; beside the sizes it is their foot.
   const foot = (
@@ -285,9 +288,6 @@ export function ChooseStage() {
   )
 }
 
-const STATES = { new: 'new', good: 'good', worn: 'worn', 'to-mend': 'to mend' } as const
-const HOMES = { shop: 'on the rack', loan: 'on loan', kennel: 'the kennel’s own' } as const
-
 /** Where one of our pieces is and in what state. */
 const pieceWords = (piece: Piece): string =>
-  `${HOMES[piece.home].charAt(0).toUpperCase()}${HOMES[piece.home].slice(1)}${piece.holder ? `, ${piece.holder}` : ''}; ${STATES[piece.state]}.${Object.keys(piece.flat).length > 0 ? ' Laid flat and measured.' : ' By its label alone.'}`
+  `${HOMES[piece.home]}${piece.holder ? `, ${piece.holder}` : ''}; ${lowerFirst(STATES[piece.state])}.${Object.keys(piece.flat).length > 0 ? ' Laid flat and measured.' : ' By its label alone.'}`

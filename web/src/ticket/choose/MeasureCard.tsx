@@ -6,6 +6,7 @@ import { measureName } from '../../words/stages'
 import { useOpenTicket } from '../TicketFrame'
 import { overlapWords } from './overlap-words'
 import { SizeTape } from './SizeTape'
+import { lowerFirst } from '../../words/first-letter'
 
 const DISC = { holds: 'bg-holds', doubt: 'bg-chalk', fails: 'bg-snag', none: 'bg-mute' } as const
 
@@ -55,8 +56,7 @@ export function MeasureCard({ n, fit, size, table, body, first, look }: MeasureC
       )}
       {endangered && (
         <p className="text-[14px] leading-[18px]">
-          <b>If it misses:</b> {endangered.charAt(0).toLowerCase()}
-          {endangered.slice(1)}.
+          <b>If it misses:</b> {lowerFirst(endangered)}.
         </p>
       )}
     </article>

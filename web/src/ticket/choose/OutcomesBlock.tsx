@@ -4,6 +4,7 @@ import { Mark } from '../../ui/marks/Mark'
 import { dangerWords } from '../../words/dangers'
 import { betweenWords, madeWords } from '../../words/sizes'
 import { measureName } from '../../words/stages'
+import { lowerFirst } from '../../words/first-letter'
 
 /** Two sizes near each other: what sits well in each and what does not, and the rule that puts one first. */
 export function OutcomesBlock({ table, sizes, children }: { table: SizeTable; sizes: readonly RankedSize[]; children?: React.ReactNode }) {
@@ -24,9 +25,6 @@ export function OutcomesBlock({ table, sizes, children }: { table: SizeTable; si
     </article>
   )
 }
-
-/** `Y climbs` keeps its Y inside a sentence. */
-const lowerFirst = (words: string): string => `${words.charAt(0).toLowerCase()}${words.slice(1)}`
 
 function Outcome({ size }: { size: RankedSize }) {
   const well = size.perMeasure.filter((fit) => fit.grade === 'holds')

@@ -1,5 +1,5 @@
 import type { SizeTable } from '@merry-tailor/core'
-import { fireEvent, screen, waitFor, within } from '@testing-library/react'
+import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { aReading, anItem, aTicket, renderStage, testShop, withTestShop } from '../../test/shop'
 import { ChooseStage } from './ChooseStage'
@@ -229,6 +229,21 @@ describe('Choose', () => {
     renderStage(aTicket({ items: [anItem({ family: 'C3', way: 'made' })] }), 'choose', <ChooseStage />)
     expect((await screen.findByRole('button', { name: /Waits for its tapes/ })).hasAttribute('disabled')).toBe(true)
     expect(screen.queryByLabelText(/Why otherwise/)).toBeNull()
+  })
+
+  it('names the stop that stands on an item, and none where another item on the ticket does that work', async () => {
+    const activities = ['stroll', 'bike-front'] as const
+    renderStage(aTicket({ ticket: { activities: [...activities] }, readings: twice('M07', 650) }), 'choose', <ChooseStage />)
+    expect((await screen.findByText(/Walking Y, short: not for this work/)).textContent).toBe('Walking Y, short: not for this work.')
+    expect(screen.getByRole('link', { name: 'Read under Ask' }).getAttribute('href')).toMatch(/\/ask$/)
+    cleanup()
+    renderStage(
+      aTicket({ items: [anItem(), anItem({ family: 'H11' })], ticket: { activities: [...activities] }, readings: twice('M07', 650) }),
+      'choose',
+      <ChooseStage />,
+    )
+    await screen.findByRole('heading', { level: 1, name: /M on Tern/ })
+    expect(screen.queryByText(/not for this work/)).toBeNull()
   })
 
   it('offers crates in their usual series', async () => {

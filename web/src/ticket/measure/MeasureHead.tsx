@@ -1,11 +1,12 @@
 import { landmarks, measures } from '@merry-tailor/core'
 import { Popover } from 'radix-ui'
-import { PLACES } from '../../words/measuring'
+import { pawName } from '../../words/measuring'
 import { familyName, measureName } from '../../words/stages'
 import { PathDrawing } from '../../ui/plates/PathDrawing'
 import { ordinal } from './ReadingsList'
 import { useBenchForm } from './use-bench-form'
 import type { TapeRow } from './use-tapes'
+import { lowerFirst } from '../../words/first-letter'
 
 /** Name of the tape in hand, which reading it is, how to take it, and what else goes by its name. */
 export function MeasureHead({ row, kept, oneSide }: { row: TapeRow; kept: number; oneSide: boolean }) {
@@ -18,7 +19,7 @@ export function MeasureHead({ row, kept, oneSide }: { row: TapeRow; kept: number
         <div className="flex min-w-0 flex-wrap items-baseline gap-x-3">
           <h1 className="text-[26px] leading-[32px]">{measure.name}</h1>
           <p className="text-[15.5px] text-mute">
-            {row.tape.place ? `${PLACES[row.tape.place].charAt(0).toUpperCase()}${PLACES[row.tape.place].slice(1)}. ` : ''}
+            {row.tape.place ? `${pawName(row.tape.place)}. ` : ''}
             {oneSide ? 'One side, then doubled. ' : ''}
             {ordinalWord(kept + 1)} reading. {rule}
           </p>
@@ -64,8 +65,7 @@ export function AboutMeasure({ row }: { row: TapeRow }) {
         >
           <h2 className="text-[19px] leading-6">{measure.name}</h2>
           <p className="text-mute">
-            {measure.id}, {measure.path.charAt(0).toLowerCase()}
-            {measure.path.slice(1)}. {wanted ? `Wanted for ${wanted}.` : 'No item needs it; the body sheet has it.'}
+            {measure.id}, {lowerFirst(measure.path)}. {wanted ? `Wanted for ${wanted}.` : 'No item needs it; the body sheet has it.'}
             {measure.hold === 2 ? ' Best with a helper at the head; alone it is unreliable.' : ''}
             {measure.school ? ` School ${measure.school} only.` : ''}
           </p>

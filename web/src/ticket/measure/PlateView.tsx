@@ -7,6 +7,7 @@ import { PLACES } from '../../words/measuring'
 import { measureName } from '../../words/stages'
 import { useBenchForm } from './use-bench-form'
 import type { TapeRow } from './use-tapes'
+import { upperFirst } from '../../words/first-letter'
 
 interface PlateViewProps {
   rows: readonly TapeRow[]
@@ -56,7 +57,7 @@ export function PlateView({ rows, active, doubled, turn, phone = false }: PlateV
           phone={phone}
           label={`${name}. The tape for ${measureName(measure).toLowerCase()} is drawn on it.`}
         />
-        {!phone && <p className="absolute top-3.5 left-[18px] text-[14.5px] font-bold">{name.charAt(0).toUpperCase() + name.slice(1)}</p>}
+        {!phone && <p className="absolute top-3.5 left-[18px] text-[14.5px] font-bold">{upperFirst(name)}</p>}
       </div>
     )
   }

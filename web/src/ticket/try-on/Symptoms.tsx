@@ -15,6 +15,7 @@ import { useAddSymptomNoteMutation } from '../../api/shop-api'
 import { useAppSelector } from '../../app/store'
 import { Mark } from '../../ui/marks/Mark'
 import { useOpenTicket } from '../TicketFrame'
+import { lowerFirst } from '../../words/first-letter'
 
 const KINDS: Readonly<Record<RemedyKind, string>> = { adjust: 'Adjust', resize: 'Resize', change: 'Change style', procedure: 'Do' }
 
@@ -93,7 +94,7 @@ function SymptomRow({ symptom, note, round }: { symptom: Symptom; note: SymptomN
               >
                 <span className="text-mute">{i + 1}.</span>
                 <span>
-                  <b>{KINDS[remedy.kind]}:</b> {remedy.do.charAt(0).toLowerCase() + remedy.do.slice(1)}
+                  <b>{KINDS[remedy.kind]}:</b> {lowerFirst(remedy.do)}
                   {note.remedy === i && <span className="text-mute"> (done)</span>}
                 </span>
               </button>

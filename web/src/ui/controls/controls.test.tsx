@@ -4,6 +4,7 @@ import { Provider } from 'react-redux'
 import { afterEach, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest'
 import { settingsChanged } from '../../app/settings'
 import { store } from '../../app/store'
+import { stubPage } from '../../test/page-stubs'
 import { Button } from './Button'
 import { KeyCap } from './KeyCap'
 import { KnucklePad, padKeys } from './KnucklePad'
@@ -13,19 +14,7 @@ import { SwitchBox } from './SwitchBox'
 import { TextField } from './TextField'
 import { Toggles } from './Toggles'
 
-beforeAll(() => {
-  vi.stubGlobal(
-    'ResizeObserver',
-    class {
-      observe() {}
-      disconnect() {}
-      unobserve() {}
-    },
-  )
-  Element.prototype.scrollIntoView = () => undefined
-  Element.prototype.hasPointerCapture = () => false
-  Element.prototype.releasePointerCapture = () => undefined
-})
+beforeAll(stubPage)
 beforeEach(() => void store.dispatch(settingsChanged({ letterKeys: true })))
 afterEach(cleanup)
 

@@ -1,18 +1,10 @@
 import { cleanup, fireEvent, render, screen } from '@testing-library/react'
 import { afterEach, beforeAll, describe, expect, it, vi } from 'vitest'
+import { stubPage } from '../../test/page-stubs'
 import { BigInch } from './BigInch'
 import { Tape } from './Tape'
 
-beforeAll(() => {
-  // The page's own observer is not there in this environment.
-  vi.stubGlobal(
-    'ResizeObserver',
-    class {
-      observe() {}
-      disconnect() {}
-    },
-  )
-})
+beforeAll(stubPage)
 afterEach(cleanup)
 
 const look = { unit: 'in', step: 0.125 } as const
