@@ -15,7 +15,7 @@ const put = (path: string, body: unknown) =>
 const reading = (mm: number) => ({ measure: 'M07', mm, side: 'both', asTyped: String(mm), unit: 'mm', method: 'tape', takenAt: at, by: 'Bench' })
 const newTicket = async (dogId: string | null = null): Promise<string> => {
   const id = uuid()
-  await put(`/api/tickets/${id}`, { dogId, ownerId: null, counter: dogId === null, at, by: '' })
+  await put(`/api/tickets/${id}`, { dogId, ownerId: null, kind: dogId === null ? 'counter' : 'real', at, by: '' })
   return id
 }
 

@@ -1,4 +1,4 @@
-import { rankAll, settle, type RankedTable, type SizedBody, type SizeTable } from '../core/src/index.ts'
+import { rankAll, settle, type Offer, type SizedBody, type SizeTable } from '../core/src/index.ts'
 import { seeded } from './form/random.ts'
 import { median } from './sample.ts'
 
@@ -57,7 +57,7 @@ const timed = <T>(work: () => T): { ms: number; value: T } => {
   const value = work()
   return { ms: performance.now() - from, value }
 }
-let kept: RankedTable[] = []
+let kept: Offer[] = []
 for (let i = 0; i < 20; i++) {
   kept = rankAll(tables, bodyOf(), null)
   compareOnly(bodyOf())

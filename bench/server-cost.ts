@@ -24,14 +24,14 @@ const reading = (mm: number) => ({ measure: 'M07', mm, side: 'both', asTyped: St
 async function dogWith(readings: number): Promise<string> {
   const [dog, ticket] = [uuid(), uuid()]
   await put(`/api/dogs/${dog}`, { name: `Dog of ${readings}`, at })
-  await put(`/api/tickets/${ticket}`, { dogId: dog, ownerId: null, counter: false, at, by: '' })
+  await put(`/api/tickets/${ticket}`, { dogId: dog, ownerId: null, kind: 'real', at, by: '' })
   for (let i = 0; i < readings; i++) await put(`/api/tickets/${ticket}/readings/${uuid()}`, reading(600 + (i % 90)))
   return dog
 }
 
 // A reading.
 const ticket = uuid()
-await put(`/api/tickets/${ticket}`, { dogId: null, ownerId: null, counter: true, at, by: '' })
+await put(`/api/tickets/${ticket}`, { dogId: null, ownerId: null, kind: 'counter', at, by: '' })
 const ours = await timed(600, (i) => put(`/api/tickets/${ticket}/readings/${uuid()}`, reading(600 + (Math.abs(i) % 90))))
 
 const bareApp = Fastify()

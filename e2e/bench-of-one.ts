@@ -43,7 +43,7 @@ export async function freshTicket(items: { family: string; way: string; school?:
   const at = new Date().toISOString()
   const put = (path: string, body: unknown) =>
     fetch(`${address()}${path}`, { method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })
-  await put(`/api/tickets/${id}`, { dogId: null, ownerId: null, counter: true, at, by: 'Test' })
+  await put(`/api/tickets/${id}`, { dogId: null, ownerId: null, kind: 'counter', at, by: 'Test' })
   for (const item of items) await put(`/api/tickets/${id}/items/${v7()}`, { school: null, ...item, at })
   return id
 }

@@ -20,7 +20,7 @@ const strip = (page: Page): Locator => page.locator('header p[aria-live]')
 async function newTicket(): Promise<{ id: string; dog: string }> {
   const [id, dog, at] = [uuid(), uuid(), new Date().toISOString()]
   await put(`/api/dogs/${dog}`, { name: 'Petrel', weightKg: 21.3, at })
-  await put(`/api/tickets/${id}`, { dogId: dog, ownerId: null, counter: false, at, by: 'Test' })
+  await put(`/api/tickets/${id}`, { dogId: dog, ownerId: null, kind: 'real', at, by: 'Test' })
   await put(`/api/tickets/${id}/items/${uuid()}`, { family: 'H01', way: 'stock', school: null, at })
   return { id, dog }
 }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { chooseStyles } from '../src/choose/index.ts'
-import { Activity, type Dog, type FamilyId } from '../src/model/index.ts'
+import { ACTIVITIES, type Activity, type Dog, type FamilyId } from '../src/model/index.ts'
 
 /**
  * Handbook 5.3, common practice (italic cells from memory, unverified): a letter to a cell, f first, w works, c only
@@ -62,8 +62,8 @@ const ranks = (who: Dog, purpose: Activity) =>
 describe('the activity table 5.3', () => {
   for (const [family, letters] of Object.entries(TABLE)) {
     it(`${family}: every activity, grown and with an ordinary face`, () => {
-      const got = Activity.options.map((purpose) => ranks(dog(), purpose)[family as FamilyId])
-      expect(got).toEqual(Activity.options.map((_, i) => rank(letters[i])))
+      const got = ACTIVITIES.map((purpose) => ranks(dog(), purpose)[family as FamilyId])
+      expect(got).toEqual(ACTIVITIES.map((_, i) => rank(letters[i])))
     })
     it(`${family}: a puppy and a flat face only ever lower it, to their columns`, () => {
       const [puppy, flat] = [dog({ born: '2026-04-01' }), dog({ flatFace: true })]

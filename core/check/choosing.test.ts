@@ -7,7 +7,7 @@ import {
   checkByMaker,
   judgeAnswer,
   chooseStyles,
-  crateSeries,
+  crateOffer,
   families,
   leadOn,
   orderBy,
@@ -155,13 +155,14 @@ describe('values stated by practitioners (common practice)', () => {
   })
 
   it('V45: crates come in 18 to 54 in, the last by order', () => {
-    const series = crateSeries('K1')
-    expect(series.sizes.map((size) => Number.parseInt(size.label))).toEqual([18, 24, 30, 36, 42, 48, 54])
-    expect(series.sizes.at(-1)?.label).toContain('order')
+    const series = crateOffer('K1', {})!
+    expect(series.insides.map((size) => Number.parseInt(size.label))).toEqual([18, 24, 30, 36, 42, 48, 54])
+    expect(series.insides.at(-1)?.label).toContain('order')
     // Stand, turn, lie: 5 to 10 cm beyond the dog (handbook 10.3, from memory, unverified).
-    const best = rankSizes(series, read({ M42: 800, M44: 240, M39: 560, M40: 570, M41: 540 }))[0]
+    const best = crateOffer('K1', read({ M42: 800, M44: 240, M39: 560, M40: 570, M41: 540 }))?.best
     expect(best).toMatchObject({ label: '36', grade: 'holds' })
-    expect(rankSizes(series, read({ M42: 800, M44: 240, M39: 560, M40: 570, M41: 640 }))[0]?.label).toBe('42')
+    expect(crateOffer('K1', read({ M42: 800, M44: 240, M39: 560, M40: 570, M41: 640 }))?.best?.label).toBe('42')
+    expect(crateOffer('H01', {})).toBeNull()
   })
 })
 

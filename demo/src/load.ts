@@ -1,4 +1,17 @@
-import { measures, parseLength, parseWeight, type NewObservation } from '@merry-tailor/core'
+import {
+  bodyOf,
+  measures,
+  offerKey,
+  parseLength,
+  parseWeight,
+  PLAIN_CIRCUMSTANCES,
+  predictedOf,
+  proposedChoice,
+  rankAll,
+  RULES_VERSION,
+  type NewObservation,
+  type SizeTable,
+} from '@merry-tailor/core'
 import { pathToFileURL } from 'node:url'
 import { v7 as uuid } from 'uuid'
 import { dogs, fitters, gauges, notes, owners, tickets } from './scenario.ts'
@@ -73,7 +86,13 @@ async function loadTicket(story: TicketStory, now: Date, put: Put, idOf: (key: s
   const change = (changes: Record<string, [unknown, unknown]>): Promise<void> =>
     put(base, { changes: Object.entries(changes).map(([field, [from, to]]) => ({ field, from, to })) }, 'PATCH')
 
-  await put(base, { dogId: story.dog ? idOf(story.dog) : null, ownerId: null, counter: story.dog === null, at: new Date(start).toISOString(), by })
+  await put(base, {
+    dogId: story.dog ? idOf(story.dog) : null,
+    ownerId: null,
+    kind: story.dog === null ? 'counter' : 'real',
+    at: new Date(start).toISOString(),
+    by,
+  })
   await change({
     ...(story.activities.length > 0 ? { activities: [[], story.activities] as [unknown, unknown] } : {}),
     ...(story.traits ? { traits: [[], story.traits] as [unknown, unknown] } : {}),
@@ -109,24 +128,18 @@ async function loadTicket(story: TicketStory, now: Date, put: Put, idOf: (key: s
   if (story.wholeBody) await change({ wholeBody: [false, true] })
   for (const { item, id: itemId } of items) {
     const table = sizeTables.find((each) => each.id === item.choice?.table)
+    const choiceId = uuid()
     if (item.choice && table) {
-      await put(`${base}/choices/${uuid()}`, {
-        itemId,
-        tableId: table.id,
-        tableVersion: table.version,
-        labels: item.choice.labels,
-        overruled: item.choice.overruled ?? null,
-        at: next(),
-        by,
-      })
+      const chosen = chosenFrom(table, item.choice.labels, story)
+      await put(`${base}/choices/${choiceId}`, { ...chosen, itemId, overruled: item.choice.overruled ?? null, at: next(), by })
     }
     for (const round of item.rounds ?? []) {
       const roundId = uuid()
       const roundAt = after(round.after)
       await put(`${base}/try-ons/${roundId}`, {
         itemId,
-        tableId: table?.id ?? '',
-        tableVersion: table?.version ?? null,
+        of: item.choice && table ? { choiceId } : { named: true },
+        settings: [],
         label: round.label,
         changed: round.changed ?? '',
         at: roundAt,
@@ -136,7 +149,7 @@ async function loadTicket(story: TicketStory, now: Date, put: Put, idOf: (key: s
         await put(`${base}/try-ons/${roundId}/observations/${uuid()}`, { check, state, grade, ...answered(typed, story.unit), at: roundAt, by })
       }
       for (const [symptom, remedy] of round.symptoms ?? []) {
-        await put(`${base}/try-ons/${roundId}/symptoms/${uuid()}`, { symptom, remedy, present: true, at: roundAt, by })
+        await put(`${base}/try-ons/${roundId}/symptoms/${uuid()}`, { symptom, remedy: remedy ?? null, present: true, at: roundAt, by })
       }
     }
   }
@@ -144,6 +157,29 @@ async function loadTicket(story: TicketStory, now: Date, put: Put, idOf: (key: s
     await change({ nextLookOn: [null, story.nextLook === undefined ? null : dayFromNow(story.nextLook)] })
     await change({ state: ['open', 'closed'], closedAt: [null, after(120)] })
   }
+}
+
+/** What the story settles on: made to measure by its readings, boots paw by paw, or a size; with what the rules predict. */
+function chosenFrom(table: SizeTable, labels: string[], story: TicketStory): object {
+  const taken = story.readings
+    .filter((reading) => !reading.struck && measures[reading.measure]?.quantity !== 'mass')
+    .map((reading, i) => ({
+      ...PLAIN_CIRCUMSTANCES,
+      id: String(i),
+      measure: reading.measure,
+      mm: readingOf(reading, story.unit).mm,
+      side: reading.one ? ('one' as const) : ('both' as const),
+      asTyped: reading.typed,
+      unit: story.unit,
+      takenAt: '',
+      by: '',
+      ...reading.with,
+    }))
+  const body = bodyOf(taken)
+  const [offer] = rankAll([table], body, null)
+  const proposed = offer && proposedChoice([offer], { offer: offerKey(offer), label: labels[0] ?? '' }, null, body)?.settlement
+  const settlement = !proposed || proposed.kind === 'size' ? { kind: 'size' as const, tableId: table.id, tableVersion: table.version, labels } : proposed
+  return { ...settlement, predicted: offer ? predictedOf(offer, settlement) : [], rulesVersion: RULES_VERSION }
 }
 
 /** A length or a weight of the story, as it was typed. */

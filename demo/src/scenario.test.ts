@@ -1,4 +1,5 @@
-import { agree, measures, parseLength, parseWeight, pawSizes, rankSizes, SizeTable } from '@merry-tailor/core'
+import { agree, measures, parseLength, parseWeight, pawSizes, rankSizes } from '@merry-tailor/core'
+import { SizeTable } from '@merry-tailor/core/schemas'
 import { describe, expect, it } from 'vitest'
 import { dogs, owners, tickets } from './scenario.ts'
 import { sizeTables } from './size-tables.ts'

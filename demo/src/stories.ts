@@ -40,7 +40,7 @@ export interface RoundStory {
   /** Minutes after the ticket's clock. */
   after: number
   seen: [check: string, state: NewObservation['state'], grade: NewObservation['grade'], typed?: string][]
-  symptoms?: [id: string, remedy: number | null][]
+  symptoms?: [id: string, remedy: string | null][]
 }
 
 export interface ItemStory {

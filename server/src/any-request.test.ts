@@ -29,7 +29,7 @@ beforeAll(async () => {
   ;({ app, close } = await openTestShop())
   const dog = nextId()
   await send(app, 'PUT', `/api/dogs/${dog}`, { name: 'Tern', at: AT })
-  const ticket = await openTicket(app, { dogId: dog, counter: false })
+  const ticket = await openTicket(app, { dogId: dog, kind: 'real' })
   const taken = nextId()
   await send(app, 'PUT', `/api/tickets/${ticket}/readings/${taken}`, reading())
   await send(app, 'PUT', '/api/size-tables/test-table/1', sizeTable())

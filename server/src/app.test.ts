@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { FastifyInstance } from 'fastify'
-import { AT, nextId, openTestShop, openTicket, reading, send, sizeTable } from './test/shop.ts'
+import { AT, nextId, openTestShop, openTicket, reading, send, sizeTable, round as roundOf, sizeChoice } from './test/shop.ts'
 
 let app: FastifyInstance
 let close: () => Promise<void>
@@ -16,7 +16,7 @@ describe('tickets and readings', () => {
   it('gives numbers in order and changes nothing when a request is repeated', async () => {
     const first = await openTicket(app)
     const second = await openTicket(app)
-    const again = await send(app, 'PUT', `/api/tickets/${first}`, { dogId: null, ownerId: null, counter: false, at: AT, by: 'Other' })
+    const again = await send(app, 'PUT', `/api/tickets/${first}`, { dogId: null, ownerId: null, kind: 'real', at: AT, by: 'Other' })
     const [a, b] = [await sheetOf(first), await sheetOf(second)]
     expect(again.status).toBe(200)
     expect(a.ticket.by).toBe('Test')
@@ -102,13 +102,19 @@ describe('the work after measuring', () => {
     const base = `/api/tickets/${ticket}`
     await send(app, 'PUT', '/api/size-tables/kept/1', sizeTable({ id: 'kept' }))
     await send(app, 'PUT', `${base}/items/${item}`, { family: 'H01', way: 'stock', school: null, at: AT })
-    const choice = { itemId: item, tableId: 'kept', tableVersion: 1, labels: ['M'], overruled: { advised: 'L', why: 'short coat' }, at: AT, by: 'Test' }
+    const choice = sizeChoice(item, { tableId: 'kept', overruled: { advised: 'L', why: 'short coat' } })
     expect((await send(app, 'PUT', `${base}/choices/${nextId()}`, choice)).body).toMatchObject({ overruled: { advised: 'L' } })
     expect((await send(app, 'PUT', `${base}/choices/${nextId()}`, { ...choice, tableVersion: 9 })).body).toMatchObject({ code: 'unknown-reference' })
-    await send(app, 'PUT', `${base}/try-ons/${round}`, { itemId: item, tableId: 'kept', tableVersion: 1, label: 'M', changed: '', at: AT, by: 'Test' })
+    await send(app, 'PUT', `${base}/try-ons/${round}`, roundOf(item))
     const seen = { check: 'blade-free', state: 'moving', grade: 'holds', asTyped: '', mm: null, fingers: null, at: AT, by: 'Test' }
     await send(app, 'PUT', `${base}/try-ons/${round}/observations/${nextId()}`, seen)
-    await send(app, 'PUT', `${base}/try-ons/${round}/symptoms/${nextId()}`, { symptom: 'S24', remedy: 0, present: true, at: AT, by: 'Test' })
+    await send(app, 'PUT', `${base}/try-ons/${round}/symptoms/${nextId()}`, {
+      symptom: 'S24',
+      remedy: 'tighten-and-equalise',
+      present: true,
+      at: AT,
+      by: 'Test',
+    })
     const stop = { kind: 'stop', code: 'growing-no-load', text: 'No load.', reason: '', at: AT, by: 'Test' }
     expect((await send(app, 'PUT', `${base}/acknowledgements/${nextId()}`, stop)).body).toMatchObject({ code: 'reason-needed' })
     await send(app, 'PUT', `${base}/acknowledgements/${nextId()}`, { ...stop, reason: 'only fitted, not worked' })
@@ -133,7 +139,7 @@ describe('the work after measuring', () => {
     const [owner, dog] = [nextId(), nextId()]
     await send(app, 'PUT', `/api/owners/${owner}`, { name: 'Runa Testdatter', at: AT })
     await send(app, 'PUT', `/api/dogs/${dog}`, { name: 'Bilberry', ownerId: owner, at: AT })
-    await openTicket(app, { dogId: dog, counter: false })
+    await openTicket(app, { dogId: dog, kind: 'real' })
     const kinds = async (q: string) => ((await send(app, 'GET', `/api/find?q=${q}`)).body as unknown as { kind: string }[]).map((found) => found.kind)
     expect(await kinds('bilb')).toEqual(['dog', 'ticket'])
     expect(await kinds('runa')).toEqual(['ticket', 'owner'])

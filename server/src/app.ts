@@ -1,13 +1,25 @@
 import helmet from '@fastify/helmet'
 import swagger from '@fastify/swagger'
 import fastifyStatic from '@fastify/static'
-import Fastify, { type FastifyError, type FastifyInstance, type RouteOptions } from 'fastify'
+import Fastify, { type FastifyError, type FastifyInstance, type FastifyRequest, type RouteOptions } from 'fastify'
 import { hasZodFastifySchemaValidationErrors, jsonSchemaTransform, serializerCompiler, validatorCompiler } from 'fastify-type-provider-zod'
 import { existsSync } from 'node:fs'
+import { dirname, join } from 'node:path'
+import { Day } from '@merry-tailor/core/schemas'
+import { z } from 'zod'
+import { Copies, makeCopy } from './copies/copies.ts'
+import { keepCopies } from './copies/nightly.ts'
+import { DayBoard } from './db/day.ts'
+import { readHead, type BookHead } from './db/head.ts'
+import { isSoundJson } from './db/nesting.ts'
 import { openDatabase, type Db } from './db/open.ts'
 import { indexIfEmpty } from './db/search.ts'
+import { answeredBefore } from './db/writes.ts'
+import type { Desk } from './desk.ts'
 import { allowedHosts, type HostRule } from './hosts.ts'
+import { NewsBoard } from './news.ts'
 import { ProblemError, problemOf, type ProblemCode } from './problems.ts'
+import { bookRoutes } from './routes/book.ts'
 import { dogRoutes } from './routes/dogs.ts'
 import { findRoutes } from './routes/find.ts'
 import type { Supplier } from './ports/supplier.ts'
@@ -18,6 +30,7 @@ import { sizeTableRoutes } from './routes/size-tables.ts'
 import { standInRoutes } from './routes/stand-ins.ts'
 import { supplyRoutes } from './routes/supply.ts'
 import { ticketRoutes } from './routes/tickets.ts'
+import { AnsweredBefore, keepRefusal, writeId } from './routes/typed.ts'
 
 export interface AppOptions {
   /** SQLite file, or `:memory:`. */
@@ -29,8 +42,17 @@ export interface AppOptions {
   log?: boolean
   /** Who sells us pieces; without one nothing is known of shelves. */
   supplier?: Supplier
+  /** The clock; the machine's own where none is given. */
+  now?: () => Date
   /** Told of every route as it is registered. */
   onRoute?: (route: RouteOptions) => void
+}
+
+declare module 'fastify' {
+  interface FastifyInstance {
+    /** What the routes work with; for whoever runs the server as a value. */
+    desk: Desk
+  }
 }
 
 /** One request may hold this much; a whole size table is far below. */
@@ -44,19 +66,63 @@ const FASTIFY_PROBLEMS: Readonly<Record<string, ProblemCode>> = {
 
 /** The whole server as a value: tests call it without a port. */
 export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
-  const db: Db = openDatabase(options.database)
+  const now = (): string => (options.now?.() ?? new Date()).toISOString()
+  const db: Db = openDatabase(options.database, undefined, (old) => copyBeforeMigration(old, options.database, now()))
   indexIfEmpty(db)
+  const head = readHead(db)
+  const desk: Desk = { db, head, news: new NewsBoard(head.seq), day: new DayBoard(db), copies: new Copies(db, options.database, now), now }
+  const stopCopies = keepCopies(db, desk.copies, () => head.seq)
   const app = Fastify({ bodyLimit: BODY_LIMIT, logger: options.log ? { level: 'warn' } : false })
   app.setValidatorCompiler(validatorCompiler)
   app.setSerializerCompiler(serializerCompiler)
   if (options.onRoute) app.addHook('onRoute', options.onRoute)
   app.addHook('onClose', () => {
+    stopCopies()
     db.close()
+  })
+  app.decorate('desk', desk)
+  app.removeContentTypeParser('application/json')
+  app.addContentTypeParser('application/json', { parseAs: 'buffer' }, (_request, body, done) => {
+    const bytes = body as Buffer
+    if (bytes.length === 0) return done(new ProblemError('bad-request', 'There is nothing in the request.'))
+    if (!isSoundJson(bytes)) return done(new ProblemError('bad-request', 'This is nested deeper than anything of ours.'))
+    try {
+      done(null, JSON.parse(bytes.toString('utf8')) as unknown)
+    } catch {
+      done(new ProblemError('bad-request', endsEarly(bytes) ? 'This file ends in the middle.' : 'This is no JSON.'))
+    }
   })
 
   const rule: HostRule = allowedHosts(options.hosts ?? [])
   app.addHook('onRequest', (request, _reply, done) => {
     done(rule(request.headers.host ?? '') ? undefined : new ProblemError('wrong-host', 'Ask for this server by the address it prints at start.'))
+  })
+  app.addHook('onRequest', (request, reply, done) => {
+    if (!request.url.startsWith('/api/')) return done()
+    const problem = otherBook(request, head)
+    if (problem) return done(problem)
+    const id = writeId(request)
+    if (id === undefined || request.method === 'GET') return done()
+    if (!WRITE_ID.test(id)) return done(new ProblemError('bad-request', 'The id of a write is a UUID.'))
+    const known = answeredBefore(db, id)
+    if (!known) return done()
+    void reply
+      .code(known.status)
+      .type(known.status < 400 ? 'application/json' : 'application/problem+json')
+      .send(JSON.stringify(known.answer))
+  })
+  app.addHook('onSend', (request, reply, _payload, done) => {
+    if (request.url.startsWith('/api/')) {
+      const id = writeId(request)
+      reply.headers({
+        'merry-book': head.book,
+        'merry-epoch': head.epoch,
+        'merry-seq': head.seq,
+        'merry-time': now(),
+        ...(id !== undefined && reply.statusCode < 500 ? { 'merry-write': id } : {}),
+      })
+    }
+    done()
   })
   await app.register(helmet, {
     contentSecurityPolicy: {
@@ -82,8 +148,16 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
   })
 
   app.setErrorHandler((error: FastifyError | ProblemError, request, reply) => {
-    const problem = problemOf(toProblem(error))
-    if (problem.status >= 500) {
+    if (error instanceof AnsweredBefore) {
+      return reply
+        .code(error.status)
+        .type(error.status < 400 ? 'application/json' : 'application/problem+json')
+        .send(JSON.stringify(error.answer))
+    }
+    const refusal = toProblem(error)
+    const problem = problemOf(refusal)
+    if (!UNKEPT.has(refusal.code)) keepRefusal(desk, request, refusal)
+    if (problem.status >= 500 && refusal.code !== 'cannot-keep-now') {
       process.stderr.write(`${request.method} ${request.url}: ${error.stack ?? error.message}\n`)
     }
     return reply.code(problem.status).type('application/problem+json').send(JSON.stringify(problem))
@@ -104,9 +178,22 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
   })
   // A plugin of its own, so that every route is there when the document looks for them.
   await app.register((inner, _options, done) => {
-    inner.get('/api/health', () => ({ ok: true }))
+    inner.get('/api/health', () => {
+      // Whoever asks wants to know whether something would be kept.
+      db.transaction(() => db.prepare('UPDATE book SET epoch = epoch WHERE one = 1').run()).immediate()
+      return { ok: true, book: head.book, epoch: head.epoch, seq: head.seq }
+    })
+    inner.get('/api/day', { schema: { querystring: z.object({ on: Day.optional() }) } }, (request) => {
+      const { on } = request.query as { on?: string }
+      return desk.day.of(on ?? desk.day.dayAt(now()))
+    })
+    inner.get('/api/news', { schema: { querystring: z.object({ after: z.coerce.number().int().min(0) }) } }, (request) => {
+      const { after } = request.query as { after: number }
+      return { seq: head.seq, news: desk.news.after(after) }
+    })
     inner.get('/api/openapi.json', () => app.swagger())
-    for (const routes of [ticketRoutes, dogRoutes, ownerRoutes, sizeTableRoutes, findRoutes, shopRoutes, pieceRoutes, standInRoutes]) routes(inner, db)
+    for (const routes of [ticketRoutes, dogRoutes, ownerRoutes, sizeTableRoutes, findRoutes, shopRoutes, pieceRoutes, standInRoutes]) routes(inner, desk)
+    bookRoutes(inner, desk, options.database)
     supplyRoutes(inner, db, options.supplier ?? null)
     done()
   })
@@ -124,8 +211,42 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
   return app
 }
 
+/** Refusals that are no word on the write itself. */
+const UNKEPT: ReadonlySet<ProblemCode> = new Set(['other-book', 'wrong-host', 'cannot-keep-now'])
+const WRITE_ID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i
+
+/** A device that means another book, or this one as it was before it was brought back, is told so; nothing is taken. */
+function otherBook(request: FastifyRequest, head: BookHead): ProblemError | null {
+  const [book, epoch] = [request.headers['merry-book'], request.headers['merry-epoch']]
+  if (book === undefined || request.url.startsWith('/api/health')) return null
+  if (book !== head.book) return new ProblemError('other-book', 'Another book is open here than the one this device works with.')
+  return epoch === undefined || Number(epoch) === head.epoch ? null : new ProblemError('other-book', 'This book was brought back from a copy meanwhile.')
+}
+
+/** Did the text stop before its brackets were closed? */
+const endsEarly = (bytes: Buffer): boolean => !/[\]}]\s*$/.test(bytes.subarray(-40).toString('utf8'))
+
+/** A database of an earlier version is copied before it is changed. */
+function copyBeforeMigration(db: Db, file: string, at: string): void {
+  if (file === ':memory:') return
+  makeCopy(db, join(dirname(file), 'copies'), `book-${at.slice(0, 10)}-before-a-new-version-${at.slice(11, 19).replaceAll(':', '')}.sqlite`)
+}
+
+/** Why the file takes nothing just now, in plain words. */
+const CANNOT: Readonly<Record<string, string>> = {
+  SQLITE_BUSY: 'Another program holds the book’s file. It is tried again by itself.',
+  SQLITE_LOCKED: 'Another program holds the book’s file. It is tried again by itself.',
+  SQLITE_FULL: 'The disk of the server’s computer is full. Make room; nothing is lost meanwhile.',
+  SQLITE_IOERR: 'The disk of the server’s computer does not answer. Look at it; nothing is lost meanwhile.',
+  SQLITE_READONLY: 'The book’s file may only be read. Give the server the right to write it; nothing is lost meanwhile.',
+}
+
 function toProblem(error: FastifyError | ProblemError): ProblemError {
   if (error instanceof ProblemError) return error
+  const sqlite = /^SQLITE_[A-Z]+/.exec(error.code ?? '')?.[0]
+  if (sqlite && CANNOT[sqlite]) return new ProblemError('cannot-keep-now', CANNOT[sqlite])
+  if (sqlite === 'SQLITE_CORRUPT' || sqlite === 'SQLITE_NOTADB')
+    return new ProblemError('damaged-book', 'Part of the book’s file cannot be read. Bring the newest copy back under Shop.')
   if (hasZodFastifySchemaValidationErrors(error)) {
     const fields = error.validation.map((issue) => ({
       path: issue.instancePath.replace(/^\//, '').replaceAll('/', '.'),

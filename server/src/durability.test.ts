@@ -37,7 +37,7 @@ it('loses no acknowledged write when the process is killed in the middle of writ
   const sent = new Set<string>()
   for (let round = 0; round < ROUNDS; round++) {
     const { child, address } = await start(file)
-    await put(`${address}/api/tickets/${ticket}`, { dogId: null, ownerId: null, counter: true, at: AT, by: 'Test' })
+    await put(`${address}/api/tickets/${ticket}`, { dogId: null, ownerId: null, kind: 'counter', at: AT, by: 'Test' })
     let killed = false
     const writer = async (): Promise<void> => {
       while (!killed) {

@@ -1,6 +1,6 @@
 import type { FastifyInstance } from 'fastify'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { AT, nextId, openTestShop, openTicket, reading, send, sizeTable } from './test/shop.ts'
+import { AT, nextId, openTestShop, openTicket, reading, send, sizeTable, round as roundOf, sizeChoice } from './test/shop.ts'
 
 let app: FastifyInstance
 let close: () => Promise<void>
@@ -30,8 +30,8 @@ describe('a dog’s sheet', () => {
     const [owner, dog] = [nextId(), nextId()]
     await send(app, 'PUT', `/api/owners/${owner}`, { name: 'Test', at: AT })
     await send(app, 'PUT', `/api/dogs/${dog}`, { name: 'Sorrel', ownerId: owner, flatFace: false, weightKg: 12.5, at: AT })
-    const old = await openTicket(app, { dogId: dog, counter: false, at: '2026-04-02T09:00:00.000Z' })
-    const recent = await openTicket(app, { dogId: dog, counter: false, at: '2026-09-02T09:00:00.000Z' })
+    const old = await openTicket(app, { dogId: dog, kind: 'real', at: '2026-04-02T09:00:00.000Z' })
+    const recent = await openTicket(app, { dogId: dog, kind: 'real', at: '2026-09-02T09:00:00.000Z' })
     await send(app, 'PUT', `/api/tickets/${old}/readings/${nextId()}`, reading({ mm: 250 }))
     await send(app, 'PUT', `/api/tickets/${recent}/readings/${nextId()}`, reading({ mm: 261 }))
     const sheet = await body<{ dog: object; owner: object; tickets: { ticket: { id: string }; readings: { mm: number }[] }[] }>('GET', `/api/dogs/${dog}`)
@@ -83,8 +83,8 @@ describe('repeated requests', () => {
     const by = { at: AT, by: 'Test' }
     const requests: [string, object][] = [
       [`items/${item}`, { family: 'H01', way: 'stock', school: null, at: AT }],
-      [`choices/${choice}`, { itemId: item, tableId: 'again', tableVersion: 1, labels: ['M'], overruled: null, ...by }],
-      [`try-ons/${round}`, { itemId: item, tableId: 'again', tableVersion: 1, label: 'M', changed: '', ...by }],
+      [`choices/${choice}`, sizeChoice(item, { tableId: 'again' })],
+      [`try-ons/${round}`, roundOf(item, { of: { choiceId: choice } })],
       [`try-ons/${round}/observations/${answer}`, { check: 'no-sway', state: 'slack', grade: 'holds', asTyped: '', mm: null, fingers: null, ...by }],
       [`try-ons/${round}/symptoms/${note}`, { symptom: 'S24', remedy: null, present: true, ...by }],
       [`acknowledgements/${ack}`, { kind: 'caution', code: 'windpipe', text: 'x', reason: '', ...by }],
@@ -100,7 +100,7 @@ describe('repeated requests', () => {
     const [item, id] = [nextId(), nextId()]
     await send(app, 'PUT', `/api/tickets/${there}/items/${item}`, { family: 'H01', way: 'stock', school: null, at: AT })
     await send(app, 'PUT', `/api/tickets/${there}/readings/${id}`, reading())
-    const round = { itemId: item, tableId: '', tableVersion: null, label: 'M', changed: '', at: AT, by: '' }
+    const round = roundOf(item)
     expect((await send(app, 'PUT', `/api/tickets/${here}/try-ons/${nextId()}`, round)).body).toMatchObject({ code: 'unknown-reference' })
     expect((await send(app, 'PUT', `/api/tickets/${here}/readings/${id}`, reading())).body).toMatchObject({ code: 'id-taken' })
     expect((await send(app, 'PUT', `/api/tickets/${here}/readings/${id}/strike`, { why: 'x', at: AT, by: '' })).status).toBe(404)

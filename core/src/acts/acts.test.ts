@@ -10,7 +10,12 @@ const AT = '2026-03-01T09:00:00Z'
 const id = (n: number): string => `01900000-0000-7000-8000-${n.toString(16).padStart(12, '0')}`
 const emptySheet = (): Sheet => ({
   ticket: { notes: '', wholeBody: false } as TicketSheet['ticket'],
+  items: [],
   readings: [],
+  choices: [],
+  hitches: [],
+  tryOns: [],
+  settings: [],
   acknowledgements: [],
   asWritten: [],
   marks: [],

@@ -1,3 +1,6 @@
-/** The acts of the bench as data: what each does to a ticket's sheet, and how it is taken back. */
-export { applyAct, type Act } from './apply-act.ts'
-export { didAct, NO_HISTORY, redo, undo, type History, type Signed } from './history.ts'
+/** The acts on a ticket as data: what each does to its sheet, how it is taken back, and where it is sent. */
+export type { Act, ActName, ActSheet, Address, Signed } from './act.ts'
+export { addressOf, applyAct, inverseOf } from './kinds.ts'
+export { strikeOf } from './settle-marks.ts'
+export { actsBeyond } from './acts-beyond.ts'
+export { didAct, NO_HISTORY, redo, undo, type History } from './history.ts'

@@ -1,5 +1,5 @@
 import { families } from '../gear/index.ts'
-import type { Activity, Dog, FamilyId } from '../model/index.ts'
+import type { Acknowledgement, Activity, Dog, FamilyId } from '../model/index.ts'
 import { findBreed } from '../reference/index.ts'
 import { ageInMonths } from './age.ts'
 
@@ -54,6 +54,21 @@ const PULL_MAX_C = 10
 
 const LOADS: readonly Activity[] = ['bike-front', 'sled-team', 'wheel-place', 'weight-drag', 'cart', 'ski-front', 'front-of-runner']
 const BIKES: readonly Activity[] = ['bike-front', 'bike-side']
+
+/** What names one caution among those of a ticket: a stop of one piece is not that of another. */
+export const cautionKey = ({ code, facts }: Pick<Caution, 'code' | 'facts'>): string => (facts.family === undefined ? code : `${code}:${facts.family}`)
+
+/**
+ * The newest word on a caution that still counts; `undefined` while it is unread. A word kept under the bare code, as
+ * before pieces had stops of their own, stands for the first of that code.
+ */
+export function readOf(caution: Caution, all: readonly Caution[], acknowledgements: readonly Acknowledgement[]): Acknowledgement | undefined {
+  const first = all.find((each) => each.code === caution.code)
+  return acknowledgements.findLast(
+    (ack) =>
+      !ack.struck && (ack.code === cautionKey(caution) || (ack.code === caution.code && first !== undefined && cautionKey(first) === cautionKey(caution))),
+  )
+}
 
 /** A breed of giants, or as heavy as one. */
 export function isGiant(dog: Pick<Dog, 'breed' | 'crossWith' | 'weightKg'>): boolean {
@@ -113,6 +128,6 @@ export function cautionsFor({ dog, activities, families: wanted, on }: CautionSu
     add('windpipe', 'caution')
     add('unattended', 'caution')
   }
-  const unique = found.filter((each, i) => found.findIndex((other) => other.code === each.code) === i)
+  const unique = found.filter((each, i) => found.findIndex((other) => cautionKey(other) === cautionKey(each)) === i)
   return unique.sort((a, b) => Number(b.level === 'stop') - Number(a.level === 'stop'))
 }

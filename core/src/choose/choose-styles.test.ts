@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { solveForm } from '../form/index.ts'
-import { Activity, ViewId, type Dog } from '../model/index.ts'
+import { ACTIVITIES, type Activity, VIEW_IDS, type Dog } from '../model/index.ts'
 import { chooseStyles, disagreements, optionsOf, unusualBody, type StyleOptions } from './index.ts'
 
 const on = '2026-10-05'
@@ -46,7 +46,7 @@ describe('chooseStyles', () => {
     expect(ask('wheel-place', { views: { D23: 'B' } })[0]?.family).toBe('H20')
     expect(ask('sled-team', { crabs: true, views: { D24: 'B' } })[0]?.family).toBe('H17')
     expect(ask('weight-drag', { views: { D27: 'A' } })[0]?.family).toBe('H22')
-    expect(disagreements.map(({ id }) => id)).toEqual(ViewId.options)
+    expect(disagreements.map(({ id }) => id)).toEqual(VIEW_IDS)
   })
 
   it('reads a ticket’s own words for how its dog goes', () => {
@@ -101,7 +101,7 @@ describe('chooseStyles', () => {
   })
 
   it('names every harness family once, best first, whatever is asked', () => {
-    for (const purpose of Activity.options) {
+    for (const purpose of ACTIVITIES) {
       const styles = ask(purpose)
       expect(new Set(styles.map(({ family }) => family)).size).toBe(24)
       const places = styles.map(({ rank }) => ORDER.indexOf(rank))
@@ -126,7 +126,7 @@ describe('chooseStyles', () => {
     })
     const views = fc.record({ D17: side, D18: side, D21: side, D22: side, D23: side, D24: side, D27: side }, { requiredKeys: [] })
     fc.assert(
-      fc.property(fc.constantFrom(...Activity.options), options, views, flag, flag, flag, (purpose, how, taken, young, flat, sparing) => {
+      fc.property(fc.constantFrom(...ACTIVITIES), options, views, flag, flag, flag, (purpose, how, taken, young, flat, sparing) => {
         const plain = new Map(ask(purpose).map((style) => [style.family, style.rank]))
         const over = { ...(young ? { born: '2026-05-01' } : {}), flatFace: flat, sparing }
         for (const style of ask(purpose, { ...how, views: taken, airC: 20 }, over)) {

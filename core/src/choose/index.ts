@@ -1,6 +1,6 @@
 export { aboutDog } from './about-dog.ts'
 /** Purpose and dog: what speaks against it, and which family suits. */
-export { cautionsFor, type Caution, type CautionCode, type CautionSubject, type BoundAct } from './cautions.ts'
+export { cautionKey, cautionsFor, readOf, type Caution, type CautionCode, type CautionSubject, type BoundAct } from './cautions.ts'
 export { disagreements, sidesTaken, viewBears, VIEWS_ON, type Disagreement } from './views.ts'
 export {
   chooseStyles,

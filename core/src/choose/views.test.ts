@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { families } from '../gear/index.ts'
-import { Activity, type Dog, type FamilyId, type ShopFields, type ViewId } from '../model/index.ts'
+import { ACTIVITIES, type Activity, type Dog, type FamilyId, type ShopFields, type ViewId } from '../model/index.ts'
 import { chooseStyles, disagreements, sidesTaken, viewBears, VIEWS_ON } from './index.ts'
 
 const RANKS = ['first', 'works', 'conditions', 'wrong', 'pointless']
@@ -17,7 +17,7 @@ describe('sides where practitioners disagree (handbook 13, common practice)', ()
   it('no side ever raises a rank, for any work', () => {
     for (const { id } of disagreements) {
       for (const side of ['A', 'B'] as const) {
-        for (const purpose of Activity.options) {
+        for (const purpose of ACTIVITIES) {
           for (const more of [{}, { crabs: true, flexes: true, wheelPlace: true }]) {
             const [without, with_] = [ranks(purpose, {}, more), ranks(purpose, { [id]: side }, more)]
             // D21 has a recommendation of its own for a flexing back: taking a side takes its place.
@@ -54,7 +54,7 @@ describe('sides where practitioners disagree (handbook 13, common practice)', ()
 
   it('bear only on the work and the dog they are about', () => {
     const ticket = { traits: [], teamPlace: null } as Parameters<typeof viewBears>[2]
-    const on = (id: ViewId) => Activity.options.filter((purpose) => viewBears(id, purpose, ticket))
+    const on = (id: ViewId) => ACTIVITIES.filter((purpose) => viewBears(id, purpose, ticket))
     expect([on('D22'), on('D23'), on('D24'), on('D27')]).toEqual([['bike-front'], ['wheel-place'], [], ['weight-drag', 'cart']])
     expect(viewBears('D24', 'stroll', { ...ticket, traits: ['crabs'] })).toBe(true)
     expect(viewBears('D23', 'sled-team', { ...ticket, teamPlace: 'wheel' })).toBe(true)
@@ -62,7 +62,7 @@ describe('sides where practitioners disagree (handbook 13, common practice)', ()
 
   it('are shown beside every family they speak of, and beside no other', () => {
     const spoken = new Map<FamilyId, Set<ViewId>>()
-    for (const purpose of [...Activity.options]) {
+    for (const purpose of [...ACTIVITIES]) {
       for (const { id } of disagreements) {
         for (const side of ['A', 'B'] as const) {
           for (const taken of sidesTaken({ [id]: side }, { ...bears, purpose })) {

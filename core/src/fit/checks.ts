@@ -209,4 +209,7 @@ export function checksFor(family: FamilyId): readonly Check[] {
   return family.startsWith('H') ? checks.filter((check) => GENERAL.has(check.id)) : []
 }
 
+/** Has the family checks of its own, beside those of every harness? */
+export const hasOwnChecks = (family: FamilyId): boolean => checks.some((check) => check.family === checkedAs(family))
+
 export const checkById = (id: string): Check | undefined => checks.find((check) => check.id === id)

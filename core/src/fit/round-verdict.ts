@@ -1,5 +1,6 @@
-import type { FamilyId, Grade, Observation, SymptomNote, TryOn } from '../model/index.ts'
-import { checksFor } from './checks.ts'
+import type { Basis, FamilyId, Grade, Observation, SymptomNote, TryOn } from '../model/index.ts'
+import { checksFor, hasOwnChecks } from './checks.ts'
+import { symptoms } from './symptoms.ts'
 
 /** What was seen on the dog in one round. `open` are checks with a state nobody has answered. */
 export interface RoundVerdict {
@@ -10,39 +11,42 @@ export interface RoundVerdict {
   troubles: { check: string; state: Observation['state']; grade: 'doubt' | 'fails' }[]
   /** Symptoms that mean stop and refit are among those present. */
   stops: string[]
+  /** The fitter's one word on the whole, where the kind has no checks of its own. */
+  word: Observation | null
+  /** Always seen on the dog, never predicted. */
+  basis: Extract<Basis, 'seen'>
 }
 
-/** The newest answer for each check and state; later ones replace earlier ones. */
+/**
+ * The name under which the fitter's one word is kept. A kind without checks of its own yet (none, or only those of every
+ * harness) ends with it, and it is shown as his.
+ */
+export const FITTERS_WORD = 'fitters-word'
+/** The state it is kept under. */
+const WORD_STATE = 'slack'
+
+/** The newest answer for each check and state: the one that came last and counts. */
 export function latestObservations(observations: readonly Observation[]): Map<string, Observation> {
-  const newest = new Map<string, Observation>()
-  for (const each of observations) {
-    const key = `${each.check}/${each.state}`
-    const known = newest.get(key)
-    if (!known || known.at < each.at || (known.at === each.at && known.id < each.id)) newest.set(key, each)
-  }
-  return newest
+  return new Map(observations.filter((each) => !each.struck).map((each) => [`${each.check}/${each.state}`, each]))
 }
 
 /** The symptoms whose newest note says they are there. */
 export function presentSymptoms(notes: readonly SymptomNote[]): SymptomNote[] {
-  const newest = new Map<string, SymptomNote>()
-  for (const note of notes) {
-    const known = newest.get(note.symptom)
-    if (!known || known.at < note.at || (known.at === note.at && known.id < note.id)) newest.set(note.symptom, note)
-  }
+  const newest = new Map(notes.filter((note) => !note.struck).map((note) => [note.symptom, note]))
   return [...newest.values()].filter((note) => note.present)
 }
 
 /** Symptoms that are tolerance or the normal slack look: noted, no trouble (handbook 7.3, S07 and S08). */
 const HARMLESS = new Set(['S07', 'S08'])
-const STOPS = new Set(['S01', 'S23'])
 
 /**
  * Brings one round to one finding: fails as soon as one check fails or a symptom is there, doubt while one wants
- * another look or is unanswered though others are, holds only when every check in every state was seen to hold.
+ * another look or is unanswered though others are, holds only when every check in every state was seen to hold. A kind
+ * without checks of its own never holds by the general ones: the fitter's word ends it.
  */
 export function roundVerdict(family: FamilyId, round: Pick<TryOn, 'observations' | 'symptoms'>): RoundVerdict {
   const newest = latestObservations(round.observations)
+  const word = hasOwnChecks(family) ? null : (newest.get(`${FITTERS_WORD}/${WORD_STATE}`) ?? null)
   const wanted = checksFor(family).flatMap((check) => check.states.map((state) => ({ check: check.id, state })))
   const answers = wanted.map(({ check, state }) => newest.get(`${check}/${state}`))
   const seen = answers.filter((answer) => answer !== undefined)
@@ -50,15 +54,17 @@ export function roundVerdict(family: FamilyId, round: Pick<TryOn, 'observations'
   const troubles = seen
     .flatMap((answer) => (answer.grade === 'holds' ? [] : [{ check: answer.check, state: answer.state, grade: answer.grade }]))
     .sort((a, b) => Number(b.grade === 'fails') - Number(a.grade === 'fails'))
-  const stops = present.map((note) => note.symptom).filter((id) => STOPS.has(id))
+  const stops = present.map((note) => note.symptom).filter((id) => symptoms[id]?.stop)
 
   const grade: Grade =
     troubles.some((trouble) => trouble.grade === 'fails') || present.length > 0
       ? 'fails'
-      : seen.length === 0
-        ? 'none'
-        : troubles.length > 0 || seen.length < wanted.length
-          ? 'doubt'
-          : 'holds'
-  return { grade, seen: seen.length, wanted: wanted.length, troubles, stops }
+      : !hasOwnChecks(family)
+        ? (word?.grade ?? (seen.length === 0 ? 'none' : 'doubt'))
+        : seen.length === 0
+          ? 'none'
+          : troubles.length > 0 || seen.length < wanted.length
+            ? 'doubt'
+            : 'holds'
+  return { grade, seen: seen.length, wanted: wanted.length, troubles, stops, word, basis: 'seen' }
 }

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { measures } from '../measures/index.ts'
-import { Day, DogFields, DogNote, Id, Mark, Moment, Reading, line } from '../model/index.ts'
+import { Day, DogFields, DogNote, Id, Mark, Moment, Reading, line } from '../model/schemas.ts'
 import { readCsv, writeCsv } from './csv.ts'
 import type { ReadDocument } from './read-document.ts'
 
@@ -19,7 +19,7 @@ export const BodySheet = z.object({
         ticketId: Id,
         openedAt: Moment,
         by: line(60),
-        readings: z.array(Reading.omit({ struck: true })).max(5000),
+        readings: z.array(Reading.omit({ struck: true, on: true })).max(5000),
         marks: z.array(Mark).max(10000),
       }),
     )

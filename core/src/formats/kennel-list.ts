@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { measures } from '../measures/index.ts'
-import { CoatClass, Id, Moment, NewDog, NewReading, Sex, line, type Dog } from '../model/index.ts'
+import { CoatClass, Id, Moment, NewDog, NewReading, Sex, line, type Dog } from '../model/schemas.ts'
 import { parseLength, parseWeight, type LengthUnit } from '../units/index.ts'
 import { readCsv, writeCsv } from './csv.ts'
 

@@ -1,5 +1,5 @@
 import { measures } from '../measures/index.ts'
-import { SizeTable, type Band } from '../model/index.ts'
+import { SizeTable, type Band } from '../model/schemas.ts'
 import { parseLength, type LengthUnit } from '../units/index.ts'
 import { readCsv } from './csv.ts'
 import type { DocumentProblem, ReadDocument } from './read-document.ts'

@@ -1,5 +1,5 @@
 import { measures } from '../measures/index.ts'
-import { SizeTable } from '../model/index.ts'
+import { SizeTable } from '../model/schemas.ts'
 import { MM_PER_UNIT, parseLength, type LengthUnit } from '../units/index.ts'
 import { readCsv, writeCsv } from './csv.ts'
 import type { DocumentProblem, ReadDocument } from './read-document.ts'

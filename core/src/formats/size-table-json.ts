@@ -1,4 +1,4 @@
-import { SizeTable } from '../model/index.ts'
+import { SizeTable } from '../model/schemas.ts'
 import type { ReadDocument } from './read-document.ts'
 
 /** A size table as JSON text, lengths in mm, keys in schema order, newline at the end. */

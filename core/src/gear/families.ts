@@ -1,4 +1,4 @@
-import { Activity, type Activity as ActivityId, type FamilyId } from '../model/index.ts'
+import { ACTIVITIES, type Activity as ActivityId, type FamilyId } from '../model/index.ts'
 
 /** `first` choice, `works`, only under `conditions`, `wrong`, or `pointless` (handbook 5.3). */
 export type Suits = 'first' | 'works' | 'conditions' | 'wrong' | 'pointless'
@@ -23,7 +23,7 @@ const SUITS: Readonly<Record<string, Suits>> = { F: 'first', w: 'works', c: 'con
 
 /** One letter to an activity, in the order of `Activity`. */
 function activitiesOf(letters: string): Record<ActivityId, Suits> {
-  return Object.fromEntries(Activity.options.map((activity, i) => [activity, SUITS[letters[i] ?? '-'] ?? 'pointless'])) as Record<ActivityId, Suits>
+  return Object.fromEntries(ACTIVITIES.map((activity, i) => [activity, SUITS[letters[i] ?? '-'] ?? 'pointless'])) as Record<ActivityId, Suits>
 }
 
 const nothing = '---------------'

@@ -2,7 +2,8 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { typicalForm } from '../form/index.ts'
 import { families } from '../gear/index.ts'
-import { bandAt, elasticLine, FAMILIES_AT, HITCH_DEFAULTS, HITCHES, hitchFor, hitchLine, lineForBand, pullPointOf, USUAL_BANDS } from './index.ts'
+import { HITCH_PLACES } from '../model/index.ts'
+import { bandAt, elasticLine, FAMILIES_AT, HITCH_DEFAULTS, hitchFor, hitchLine, lineForBand, pullPointOf, USUAL_BANDS } from './index.ts'
 
 const height = fc.double({ min: 50, max: 1500, noNaN: true })
 
@@ -69,7 +70,7 @@ describe('the dog’s end', () => {
 
 describe('the other end', () => {
   it('has a height, a line and a kit for every hitch, and follows the activity', () => {
-    for (const hitch of HITCHES) expect(HITCH_DEFAULTS[hitch].kit.length).toBeGreaterThan(0)
+    for (const hitch of HITCH_PLACES) expect(HITCH_DEFAULTS[hitch].kit.length).toBeGreaterThan(0)
     expect(hitchFor(['sled-team'])).toBe('sled')
     expect(hitchFor(['stroll', 'bike-front'])).toBe('bike-front')
     expect(hitchFor([])).toBe('hand')

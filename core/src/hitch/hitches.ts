@@ -1,15 +1,11 @@
-import type { Activity } from '../model/index.ts'
-
-/** Where the other end of the line is. */
-export const HITCHES = ['hand', 'belt', 'bike-front', 'side-arm', 'ski-belt', 'sled', 'cart', 'wheel'] as const
-export type Hitch = (typeof HITCHES)[number]
+import { HITCH_PLACES, type Activity, type HitchPlace } from '../model/index.ts'
 
 /** Things that belong between harness and hitch. */
 export type KitPart =
   'belt' | 'elastic' | 'webbing' | 'brass-snap' | 'loop' | 'ring-arm-side' | 'rings-both-sides' | 'lead' | 'gangline' | 'neck-line' | 'traces' | 'spreader'
 
 export interface HitchDefault {
-  /** Above the floor, and the line from snap to hitch; a shop's own readings of M48 go before them. */
+  /** Above the floor, and the line from snap to hitch; a hitch on the ticket goes before them. */
   heightMm: number
   lineMm: number
   kit: readonly KitPart[]
@@ -20,7 +16,7 @@ export interface HitchDefault {
  * Heights and lengths to begin with. Source: from memory, unverified; the sets common practice (handbook 8.6: belt,
  * elastic part, webbing, snap, loop; a ring on the arm's side, on both if the dog may change sides).
  */
-export const HITCH_DEFAULTS: Readonly<Record<Hitch, HitchDefault>> = {
+export const HITCH_DEFAULTS: Readonly<Record<HitchPlace, HitchDefault>> = {
   hand: { heightMm: 800, lineMm: 1800, kit: ['lead'], activities: ['stroll', 'learning-puller', 'long-hike'] },
   belt: { heightMm: 900, lineMm: 2000, kit: ['belt', 'elastic', 'webbing', 'brass-snap', 'loop'], activities: ['front-of-runner'] },
   'bike-front': { heightMm: 750, lineMm: 2500, kit: ['elastic', 'webbing', 'brass-snap', 'loop'], activities: ['bike-front'] },
@@ -32,5 +28,5 @@ export const HITCH_DEFAULTS: Readonly<Record<Hitch, HitchDefault>> = {
 }
 
 /** The hitch an activity is done at; the hand where none is known. */
-export const hitchFor = (activities: readonly Activity[]): Hitch =>
-  HITCHES.findLast((hitch) => HITCH_DEFAULTS[hitch].activities.some((activity) => activities.includes(activity))) ?? 'hand'
+export const hitchFor = (activities: readonly Activity[]): HitchPlace =>
+  HITCH_PLACES.findLast((hitch) => HITCH_DEFAULTS[hitch].activities.some((activity) => activities.includes(activity))) ?? 'hand'

@@ -14,4 +14,4 @@ export {
 export { elasticLine, inRow, type ElasticPull, type ElasticQuestion } from './elastic-line.ts'
 export { pullPlaceOf, pullPointOf, type PullPlace, type PullPoint } from './pull-point.ts'
 export { rollingPull, SURFACES, SUSTAINED_PULL, type RollingPull, type RollingQuestion, type Surface } from './rolling-pull.ts'
-export { HITCH_DEFAULTS, HITCHES, hitchFor, type Hitch, type HitchDefault, type KitPart } from './hitches.ts'
+export { HITCH_DEFAULTS, hitchFor, type HitchDefault, type KitPart } from './hitches.ts'

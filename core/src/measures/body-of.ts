@@ -78,6 +78,8 @@ export function bodyOf(readings: readonly Reading[], rules: AgreeRules = USUAL_R
     if (agreed.n > 0) body[key] = agreed
   }
   for (const [id, list] of Object.entries(readingsOf(readings))) {
+    // The hitch is a record of the ticket; readings of it, as before, are no body.
+    if (id === 'M48') continue
     const measure = measures[id]
     if (measure && measure.places.length > 0) {
       const parts = measure.places.map((place) => {

@@ -1,10 +1,12 @@
-import type { Reading } from '../model/index.ts'
+import { dayOf, type Reading } from '../model/index.ts'
 import { readingsByTape } from './body-of.ts'
 import type { Body } from './finding.ts'
 import { technicalErrorMm } from './technical-error.ts'
 
 /** Trust in the usual technical error, in repeated readings. Ours. */
 const PRIOR_WEIGHT = 8
+/** Hitches of before, kept as readings of the dog, and the fitter's fingers: no repeats of a tape on a dog. */
+const NO_TAPES: ReadonlySet<string> = new Set(['M48', 'M49'])
 /** A hand is never taken to be better or worse than this many times the usual one. */
 const LEAST = 0.6
 const MOST = 3
@@ -21,7 +23,7 @@ const MOST = 3
  */
 export function ownErrorFactor(readings: readonly Reading[], by: string): number {
   let [squares, free] = [0, 0]
-  const own = readings.filter((reading) => !reading.struck && reading.by === by)
+  const own = readings.filter((reading) => !reading.struck && reading.by === by && !NO_TAPES.has(reading.measure))
   for (const list of Object.values(readingsByTape(own))) {
     for (const day of grouped(list).values()) {
       if (day.length < 2) continue
@@ -33,7 +35,7 @@ export function ownErrorFactor(readings: readonly Reading[], by: string): number
   return Math.min(MOST, Math.max(LEAST, Math.sqrt((PRIOR_WEIGHT + squares) / (PRIOR_WEIGHT + free))))
 }
 
-const sameThing = (reading: Reading): string => `${reading.takenAt.slice(0, 10)} ${reading.side} ${reading.place ?? ''} ${reading.method}`
+const sameThing = (reading: Reading): string => `${dayOf(reading.on, reading.takenAt)} ${reading.side} ${reading.place ?? ''} ${reading.method}`
 
 function grouped(list: readonly Reading[]): Map<string, Reading[]> {
   const out = new Map<string, Reading[]>()

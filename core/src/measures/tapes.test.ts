@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { FamilyId, PLAIN_CIRCUMSTANCES, USUAL_SHOP, type Place, type Reading } from '../model/index.ts'
+import { FAMILY_IDS, PLAIN_CIRCUMSTANCES, USUAL_SHOP, type Place, type Reading } from '../model/index.ts'
 import {
   agree,
   bodyOf,
@@ -35,7 +35,7 @@ const three = { ...USUAL_SHOP, repeat: 'three' as const }
 
 describe('tapesFor', () => {
   it('knows the tapes of every family, all of them takeable and in the tape’s round', () => {
-    for (const family of FamilyId.options) {
+    for (const family of FAMILY_IDS) {
       const tapes = tapesFor([{ family, way: 'undecided' }])
       expect([family, tapes.length > 0]).toEqual([family, true])
       expect(tapes.every((tape) => measures[tape.measure])).toBe(true)

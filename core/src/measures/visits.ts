@@ -1,4 +1,4 @@
-import type { Reading } from '../model/index.ts'
+import { dayOf, type Reading } from '../model/index.ts'
 import type { AgreeRules } from './agree.ts'
 import { bodyOf, type AgreedBody } from './body-of.ts'
 
@@ -17,7 +17,7 @@ export function visitsOf<T extends { readings: readonly Reading[] }>(tickets: re
   const byDay = new Map<string, { readings: Reading[]; tickets: Set<T> }>()
   for (const sheet of tickets) {
     for (const reading of sheet.readings) {
-      const on = reading.takenAt.slice(0, 10)
+      const on = dayOf(reading.on, reading.takenAt)
       const day = byDay.get(on) ?? { readings: [], tickets: new Set() }
       day.readings.push(reading)
       day.tickets.add(sheet)

@@ -1,38 +1,26 @@
-import { z } from 'zod'
-import { Day, Id, Moment, line } from './ids.ts'
+import type { DogNote, Photo } from './dog-note.schema.ts'
+import { bytes, resource } from './resource.ts'
 
-/** Notes a later measuring must know of (handbook 4.7), and events after which a dog is measured anew (4.8). */
-export const DogNoteKind = z.enum([
-  'lump',
-  'scar',
-  'stitches',
-  'pregnant',
-  'whelped',
-  'neutered',
-  'surgery',
-  'lay-off',
-  'missing-limb',
-  'coat-change',
-  'chafe',
-  'cough',
-  'gait',
-  'refuses-gear',
-  'other',
-])
-export type DogNoteKind = z.infer<typeof DogNoteKind>
+export type { DogNote, DogNoteFields, DogNoteKind, NewDogNote, Photo, PhotoView } from './dog-note.schema.ts'
 
-export const NewDogNote = z.object({ kind: DogNoteKind, text: line(500), on: Day, at: Moment, by: line(60) })
-export type NewDogNote = z.infer<typeof NewDogNote>
-export const DogNote = NewDogNote.extend({ id: Id, over: Day.nullable() })
-export type DogNote = z.infer<typeof DogNote>
-/** A note can only be closed: the day from which it is over. */
-export const DogNoteFields = z.object({ over: Day.nullable() })
+export const dogNotes = resource<DogNote>({
+  name: 'dog-note',
+  table: 'dog_notes',
+  address: '/dogs/:dogId/notes',
+  within: { dogId: 'dog_id' },
+  tags: ['Dogs', 'Reminders'],
+  columns: { id: 'id', kind: 'kind', text: 'text', on: 'on_day', at: 'at', by: 'by_whom', over: 'over_day' },
+  made: 'at',
+  defaults: { over: null },
+})
 
-/** Views a customer is asked for (handbook 11). A photograph is kept with the record; it is never evidence of fit. */
-export const PhotoView = z.enum(['front', 'side', 'top'])
-export type PhotoView = z.infer<typeof PhotoView>
-export const Photo = z.object({ id: Id, view: PhotoView, at: Moment, by: z.string(), type: z.enum(['image/jpeg', 'image/png', 'image/webp']), bytes: z.int() })
-export type Photo = z.infer<typeof Photo>
-
-/** Largest photograph kept, bytes. */
-export const PHOTO_BYTES = 2 * 1024 * 1024
+/** A photograph as it is kept: its picture beside what is said of it. */
+export const photos = resource<Photo & { picture: string }>({
+  name: 'photo',
+  table: 'photos',
+  address: '/dogs/:dogId/photos',
+  within: { dogId: 'dog_id' },
+  tags: ['Dogs'],
+  columns: { id: 'id', view: 'view', type: 'type', at: 'at', by: 'by_whom', picture: bytes('picture') },
+  made: 'at',
+})

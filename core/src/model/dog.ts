@@ -1,36 +1,43 @@
-import { z } from 'zod'
-import { Day, Id, Moment, line } from './ids.ts'
+import type { Dog } from './dog.schema.ts'
+import { flag, resource } from './resource.ts'
 
-export const CoatClass = z.enum(['smooth', 'short-double', 'thick-double', 'wire', 'curly', 'long', 'hairless'])
-export type CoatClass = z.infer<typeof CoatClass>
+export type { CoatClass, Dog, DogFields, NewDog, Sex } from './dog.schema.ts'
 
-export const Sex = z.enum(['male', 'female'])
-export type Sex = z.infer<typeof Sex>
-
-/** What can be said of a dog and changed later. `''` and `null` mean not asked yet. */
-export const DogFields = z.object({
-  name: line(60).min(1),
-  /** A breed of the reference list or the owner's own words. */
-  breed: line(80),
-  /** Second breed of a cross of two, else `''`. */
-  crossWith: line(80),
-  sex: Sex.nullable(),
-  born: Day.nullable(),
-  /** Age in months when no birth date is known, with the day it was said. */
-  ageMonths: z.int().min(0).max(360).nullable(),
-  ageSaidOn: Day.nullable(),
-  weightKg: z.number().positive().max(150).nullable(),
-  coat: CoatClass.nullable(),
-  flatFace: z.boolean().nullable(),
-  /** Injury, stitches or pregnancy: no measuring stress, no pulling (handbook 5.6). */
-  sparing: z.boolean(),
-  notes: line(2000),
-  ownerId: Id.nullable(),
+export const dogs = resource<Dog>({
+  name: 'dog',
+  table: 'dogs',
+  address: '/dogs',
+  tags: ['Dogs', 'Tickets', 'Found'],
+  columns: {
+    id: 'id',
+    name: 'name',
+    breed: 'breed',
+    crossWith: 'cross_with',
+    sex: 'sex',
+    born: 'born',
+    ageMonths: 'age_months',
+    ageSaidOn: 'age_said_on',
+    weightKg: 'weight_kg',
+    coat: 'coat',
+    flatFace: flag('flat_face'),
+    sparing: flag('sparing'),
+    notes: 'notes',
+    ownerId: 'owner_id',
+    createdAt: 'created_at',
+  },
+  made: 'createdAt',
+  defaults: {
+    breed: '',
+    crossWith: '',
+    sex: null,
+    born: null,
+    ageMonths: null,
+    ageSaidOn: null,
+    weightKg: null,
+    coat: null,
+    flatFace: null,
+    sparing: false,
+    notes: '',
+    ownerId: null,
+  },
 })
-export type DogFields = z.infer<typeof DogFields>
-
-export const NewDog = DogFields.partial().required({ name: true }).extend({ at: Moment })
-export type NewDog = z.infer<typeof NewDog>
-
-export const Dog = DogFields.extend({ id: Id, createdAt: Moment })
-export type Dog = z.infer<typeof Dog>

@@ -1,22 +1,14 @@
-import { z } from 'zod'
-import { Id, Moment, line } from './ids.ts'
+import type { Mark } from './mark.schema.ts'
+import { resource } from './resource.ts'
 
-/** What a mark can stand on: facts that are appended and never changed. */
-export const MarkedKind = z.enum(['reading', 'acknowledgement', 'as-written'])
-export type MarkedKind = z.infer<typeof MarkedKind>
+export type { Mark, MarkedKind, NewMark } from './mark.schema.ts'
 
-/**
- * Strikes a fact out or restores it. Facts stay; the newest mark decides whether they count, and every mark is kept
- * with who, when and why. So each act on the bench has an inverse.
- */
-export const NewMark = z.object({
-  what: MarkedKind,
-  about: Id,
-  kind: z.enum(['struck', 'restored']),
-  why: line(200).min(1),
-  at: Moment,
-  by: line(60),
+export const marks = resource<Mark>({
+  name: 'mark',
+  table: 'marks',
+  address: '/tickets/:ticketId/marks',
+  within: { ticketId: 'ticket_id' },
+  tags: ['Tickets', 'Dogs'],
+  fact: true,
+  columns: { id: 'id', what: 'what', about: 'about', kind: 'kind', why: 'why', at: 'at', by: 'by_whom' },
 })
-export type NewMark = z.infer<typeof NewMark>
-export const Mark = NewMark.extend({ id: Id })
-export type Mark = z.infer<typeof Mark>

@@ -1,11 +1,14 @@
-import { z } from 'zod'
-import { Id, Moment, line } from './ids.ts'
+import type { Owner } from './owner.schema.ts'
+import { resource } from './resource.ts'
 
-export const OwnerFields = z.object({ name: line(80).min(1), contact: line(200), notes: line(1000) })
-export type OwnerFields = z.infer<typeof OwnerFields>
+export type { NewOwner, Owner, OwnerFields } from './owner.schema.ts'
 
-export const NewOwner = OwnerFields.partial().required({ name: true }).extend({ at: Moment })
-export type NewOwner = z.infer<typeof NewOwner>
-
-export const Owner = OwnerFields.extend({ id: Id, createdAt: Moment })
-export type Owner = z.infer<typeof Owner>
+export const owners = resource<Owner>({
+  name: 'owner',
+  table: 'owners',
+  address: '/owners',
+  tags: ['Owners', 'Tickets', 'Dogs', 'Found'],
+  columns: { id: 'id', name: 'name', contact: 'contact', notes: 'notes', createdAt: 'created_at' },
+  made: 'createdAt',
+  defaults: { contact: '', notes: '' },
+})

@@ -1,42 +1,30 @@
-import { z } from 'zod'
-import { Day, FamilyId, Id, MeasureId, Moment, line } from './ids.ts'
-import { Band } from './size-table.ts'
+import type { Piece } from './piece.schema.ts'
+import { json, resource } from './resource.ts'
 
-/** Whose a piece is. */
-export const PieceHome = z.enum(['shop', 'loan', 'kennel'])
-export type PieceHome = z.infer<typeof PieceHome>
+export type { NewPiece, Piece, PieceFields, PieceHome, PieceState, Retired } from './piece.schema.ts'
 
-export const PieceState = z.enum(['new', 'good', 'worn', 'to-mend'])
-export type PieceState = z.infer<typeof PieceState>
-
-/** Out of use. A piece for the car that was in a crash never comes back (handbook 8.7, from memory, unverified). */
-export const Retired = z.object({ on: Day, why: z.enum(['crash', 'worn-out', 'lost', 'sold']) })
-export type Retired = z.infer<typeof Retired>
-
-/** One physical thing the shop can lay a hand on. */
-export const PieceFields = z.object({
-  /** What is written on it, so that it is found again. */
-  tag: line(40).min(1),
-  family: FamilyId,
-  maker: line(80),
-  /** The size on its label, and the table it belongs to where that is known. */
-  label: line(40),
-  tableId: line(60).nullable(),
-  /** Laid flat and measured, by the measure it decides: shortest and longest setting, mm. Rings are inside rings, whole. */
-  flat: z.record(MeasureId, Band),
-  /** Where its sliders stand. */
-  sliders: line(200),
-  home: PieceHome,
-  /** The kennel or the borrower, where it is not on the shop's own rack. */
-  holder: line(80),
-  wearerId: Id.nullable(),
-  state: PieceState,
-  wear: line(500),
-  retired: Retired.nullable(),
+export const pieces = resource<Piece>({
+  name: 'piece',
+  table: 'pieces',
+  address: '/pieces',
+  tags: ['Pieces'],
+  columns: {
+    id: 'id',
+    tag: 'tag',
+    family: 'family',
+    maker: 'maker',
+    label: 'label',
+    tableId: 'table_id',
+    flat: json('flat'),
+    sliders: 'sliders',
+    home: 'home',
+    holder: 'holder',
+    wearerId: 'wearer_id',
+    state: 'state',
+    wear: 'wear',
+    retired: json('retired'),
+    createdAt: 'created_at',
+  },
+  made: 'createdAt',
+  defaults: { retired: null },
 })
-export type PieceFields = z.infer<typeof PieceFields>
-
-export const NewPiece = PieceFields.omit({ retired: true }).extend({ at: Moment })
-export type NewPiece = z.infer<typeof NewPiece>
-export const Piece = PieceFields.extend({ id: Id, createdAt: Moment })
-export type Piece = z.infer<typeof Piece>

@@ -1,46 +1,7 @@
-import { z } from 'zod'
-import { Id, MeasureId, Moment, line } from './ids.ts'
-import { School } from './school.ts'
+import type { Circumstances, Reading } from './reading.schema.ts'
+import { flag, resource } from './resource.ts'
 
-export const Side = z.enum(['both', 'one'])
-
-/** How a length was got off the dog; it changes the error to expect (handbook 4.5). */
-export const Method = z.enum(['tape', 'string', 'loop', 'garment', 'digital', 'square', 'tracing', 'scale'])
-export type Method = z.infer<typeof Method>
-
-/** State of the coat while it was measured (handbook 4.1). */
-export const CoatState = z.enum(['dry', 'wet', 'clipped', 'winter', 'matted'])
-export type CoatState = z.infer<typeof CoatState>
-
-/**
- * Which one of several things a measure exists of: a side of the dog, a paw, a finger gauge, the height or the length
- * of a hitch. `null` where the measure is one.
- */
-export const Place = z.enum(['left', 'right', 'front-left', 'front-right', 'rear-left', 'rear-right', 'height', 'line', 'index', 'two', 'four', 'hand'])
-export type Place = z.infer<typeof Place>
-
-/** Dewclaws of one leg (M37): none there, one, two. */
-export const Dewclaw = z.enum(['none', 'single', 'double'])
-export type Dewclaw = z.infer<typeof Dewclaw>
-
-/** What is known about how a reading was taken, so that it still means something in three years (handbook 4.7). */
-const circumstances = {
-  place: Place.nullable(),
-  /** Version of the measure's definition in the catalogue. */
-  definition: z.int().min(1).max(99),
-  school: School.nullable(),
-  method: Method,
-  coat: CoatState.nullable(),
-  /** What was doubtful about the stance; `''` when nothing was. */
-  postureDoubt: line(120),
-  /** Read on one straight tape through one chalk mark at the last rib (M10, M12, M13). */
-  chalkMark: z.boolean(),
-  /** The dewclaws of this leg, with M37 only. */
-  dewclaw: Dewclaw.nullable(),
-  /** The hem chosen (M15), the maker's route (M09), anything else the number needs to be understood. */
-  remark: line(200),
-  heldBy: line(60),
-}
+export type { CoatState, Dewclaw, Method, NewReading, Place, Reading, Strike } from './reading.schema.ts'
 
 /** What a reading says of its circumstances when nobody said anything. */
 export const PLAIN_CIRCUMSTANCES = {
@@ -54,61 +15,35 @@ export const PLAIN_CIRCUMSTANCES = {
   dewclaw: null,
   remark: '',
   heldBy: '',
-} as const satisfies { [K in keyof typeof circumstances]: z.infer<(typeof circumstances)[K]> }
+} as const satisfies Circumstances
 
-/**
- * One laying-on of the tape. Appended, struck out and restored by marks, never changed.
- *
- * `mm` is as taken, in millimetres: one side is not yet doubled. M00 alone is no length: there `unit` is `kg` or `lb`
- * and the number is kilograms. 0 is a number only for M37 without a dewclaw.
- */
-export const NewReading = z
-  .object({
-    measure: MeasureId,
-    mm: z.number().min(0).max(3001),
-    side: Side,
-    asTyped: line(40).min(1),
-    unit: z.enum(['in', 'cm', 'mm', 'kg', 'lb']),
-    takenAt: Moment,
-    by: line(60),
-    ...circumstances,
-  })
-  .partial({
-    place: true,
-    definition: true,
-    school: true,
-    coat: true,
-    postureDoubt: true,
-    chalkMark: true,
-    dewclaw: true,
-    remark: true,
-    heldBy: true,
-  })
-  .refine((reading) => reading.mm > 0 || (reading.measure === 'M37' && reading.dewclaw === 'none'), {
-    message: 'a tape reads more than nothing',
-    path: ['mm'],
-  })
-  .refine((reading) => (reading.measure === 'M00') === (reading.unit === 'kg' || reading.unit === 'lb'), {
-    message: 'a weight is in kg or lb, a length is not',
-    path: ['unit'],
-  })
-export type NewReading = z.infer<typeof NewReading>
-
-/** Why, when and by whom something was struck out. */
-export const Strike = z.object({ why: line(200).min(1), at: Moment, by: line(60) })
-export type Strike = z.infer<typeof Strike>
-
-export const Reading = z.object({
-  id: Id,
-  measure: MeasureId,
-  mm: z.number(),
-  side: Side,
-  asTyped: z.string(),
-  unit: z.enum(['in', 'cm', 'mm', 'kg', 'lb']),
-  takenAt: Moment,
-  by: z.string(),
-  ...circumstances,
-  /** There while the newest mark on the reading strikes it out. */
-  struck: Strike.optional(),
+export const readings = resource<Reading>({
+  name: 'reading',
+  table: 'readings',
+  address: '/tickets/:ticketId/readings',
+  within: { ticketId: 'ticket_id' },
+  tags: ['Tickets', 'Dogs'],
+  fact: true,
+  columns: {
+    id: 'id',
+    measure: 'measure',
+    mm: 'mm',
+    side: 'side',
+    asTyped: 'as_typed',
+    unit: 'unit',
+    method: 'method',
+    takenAt: 'taken_at',
+    on: 'on_day',
+    by: 'by_whom',
+    place: 'place',
+    definition: 'definition',
+    school: 'school',
+    coat: 'coat',
+    postureDoubt: 'posture_doubt',
+    chalkMark: flag('chalk_mark'),
+    dewclaw: 'dewclaw',
+    remark: 'remark',
+    heldBy: 'held_by',
+  },
+  defaults: PLAIN_CIRCUMSTANCES,
 })
-export type Reading = z.infer<typeof Reading>

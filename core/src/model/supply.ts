@@ -1,20 +1,14 @@
-import { z } from 'zod'
-import { Moment, line } from './ids.ts'
-import { Lead } from './size-table.ts'
+import { json, resource } from './resource.ts'
+import type { SupplyAnswer } from './supply.schema.ts'
 
-/** What a supplier says of one table: pieces on its shelf by size, and its weeks now. */
-export const SupplyAnswer = z.object({
-  tableId: line(60).min(1),
-  /** By size label. */
-  count: z.record(line(40), z.int().min(0).max(100_000)),
-  lead: Lead,
-  /** The moment the supplier counted, in its own words; it may be old. */
-  countedAt: Moment,
+export type { Supply, SupplyAnswer } from './supply.schema.ts'
+
+/** A supplier's last word on each table, kept for when it cannot be reached. */
+export const supplies = resource<{ tableId: string; answer: SupplyAnswer; heardAt: string }>({
+  name: 'supply',
+  table: 'supply',
+  key: ['table_id'],
+  address: '/supply',
+  tags: ['Supply'],
+  columns: { tableId: 'table_id', answer: json('answer'), heardAt: 'heard_at' },
 })
-export type SupplyAnswer = z.infer<typeof SupplyAnswer>
-
-/** A supplier's last known answer, with the moment it came and whether the supplier was reached just now. */
-export interface Supply extends SupplyAnswer {
-  heardAt: string
-  reached: boolean
-}

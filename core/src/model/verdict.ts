@@ -1,17 +1,10 @@
-import { z } from 'zod'
+import type { GRADES } from './lists.ts'
 
-export const Grade = z.enum(['holds', 'doubt', 'fails', 'none'])
-export type Grade = z.infer<typeof Grade>
+export type Grade = (typeof GRADES)[number]
 
-/** Why, as data: a code and the numbers it speaks of. Words are made in the interface. */
-export type Because = { code: string; measure?: string; mm?: number; other?: string }
+/** Why a size has its grade, as data: a code and the numbers it speaks of. Words are made in the interface. */
+export type BecauseCode = 'no-tape' | 'in-band' | 'edge' | 'below' | 'above' | 'past-tail' | 'between-down' | 'between-up'
+export type Because = { code: BecauseCode; measure?: string; mm?: number; other?: string }
 
 /** A finding (`seen` on the dog) or a prediction (`predicted` from tapes and tables); the two are never mixed. */
-export interface Verdict {
-  grade: Grade
-  basis: 'seen' | 'predicted'
-  measure?: string
-  check?: string
-  byMm?: number
-  because: Because
-}
+export type Basis = 'seen' | 'predicted'

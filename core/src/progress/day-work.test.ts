@@ -21,8 +21,8 @@ const reading = (clock: string, day = DAY): Reading => ({
 const round = (clock: string, label: string): TryOn => ({
   id: id(),
   itemId: id(),
-  tableId: '',
-  tableVersion: null,
+  of: { named: true },
+  settings: [],
   label,
   changed: '',
   at: at(clock),
@@ -33,9 +33,12 @@ const round = (clock: string, label: string): TryOn => ({
 const choice = (clock: string, labels: string[]): Choice => ({
   id: id(),
   itemId: id(),
+  kind: 'size',
   tableId: 't',
   tableVersion: 1,
   labels,
+  predicted: [],
+  rulesVersion: null,
   overruled: null,
   at: at(clock),
   by: '',

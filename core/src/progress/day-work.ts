@@ -1,5 +1,5 @@
-import { format, parseISO } from 'date-fns'
-import type { TicketSheet } from '../model/index.ts'
+import { parseISO } from 'date-fns'
+import { dayOf, labelsOf, type TicketSheet } from '../model/index.ts'
 
 /** One stay of one dog at the bench on one day, as the record has it. */
 export interface Stay {
@@ -18,6 +18,7 @@ export interface Stay {
 
 interface Moment {
   at: string
+  on: string
   reading?: boolean
   triedOn?: string
   chosen?: readonly string[]
@@ -28,10 +29,15 @@ const AWAY_MS = 45 * 60_000
 
 function momentsOf({ ticket, readings, tryOns, choices }: TicketSheet): Moment[] {
   return [
-    { at: ticket.createdAt },
-    ...readings.map((reading) => ({ at: reading.takenAt, reading: true })),
-    ...choices.map((choice) => ({ at: choice.at, chosen: choice.labels })),
-    ...tryOns.flatMap((round) => [{ at: round.at, triedOn: round.label }, ...round.observations.map((seen) => ({ at: seen.at }))]),
+    { at: ticket.createdAt, on: dayOf(ticket.on, ticket.createdAt) },
+    ...readings.map((reading) => ({ at: reading.takenAt, on: dayOf(reading.on, reading.takenAt), reading: true })),
+    ...choices.filter((choice) => !choice.struck).map((choice) => ({ at: choice.at, on: dayOf(choice.on, choice.at), chosen: labelsOf(choice) })),
+    ...tryOns
+      .filter((round) => !round.struck)
+      .flatMap((round) => {
+        const on = dayOf(round.on, round.at)
+        return [{ at: round.at, on, triedOn: round.label }, ...round.observations.map((seen) => ({ at: seen.at, on }))]
+      }),
   ]
 }
 
@@ -39,13 +45,13 @@ function momentsOf({ ticket, readings, tryOns, choices }: TicketSheet): Moment[]
  * What was done at the bench on a day, in the order it began: acts of one ticket nearer than three quarters of an hour
  * make one stay.
  *
- * @param on the day where this runs, `YYYY-MM-DD`
+ * @param on the shop's day, `YYYY-MM-DD`
  */
 export function dayWork(sheets: readonly TicketSheet[], on: string): Stay[] {
   return sheets
     .flatMap((sheet): Stay[] => {
       const moments = momentsOf(sheet)
-        .filter((moment) => format(parseISO(moment.at), 'yyyy-MM-dd') === on)
+        .filter((moment) => moment.on === on)
         .sort((a, b) => parseISO(a.at).getTime() - parseISO(b.at).getTime())
       const stays: Stay[] = []
       for (const moment of moments) {

@@ -1,7 +1,8 @@
-import { cautionsFor } from '../choose/index.ts'
+import { cautionKey, cautionsFor, readOf } from '../choose/index.ts'
 import { roundVerdict } from '../fit/index.ts'
 import { bodyOf, openFindings, tapeKey, tapesFor, USUAL_RULES, type AgreeRules } from '../measures/index.ts'
-import type { Grade, Place, TicketSheet } from '../model/index.ts'
+import { labelsOf, type Choice, type Grade, type Place, type TicketSheet } from '../model/index.ts'
+import { newestFor } from './newest-for.ts'
 
 export const stages = ['ask', 'measure', 'choose', 'try-on', 'finish'] as const
 export type Stage = (typeof stages)[number]
@@ -14,7 +15,7 @@ export type WaitsFor =
   | { code: 'tape'; measure: string; left: number }
   | { code: 'third-reading' | 'take-again'; measure: string }
   | { code: 'choice'; family: string }
-  | { code: 'try-on'; label: string }
+  | { code: 'try-on'; kind: Choice['kind']; label: string }
   | { code: 'refit'; check?: string; symptom?: string; grade: Grade }
   | { code: 'look-again'; check?: string; grade: Grade }
   | { code: 'close' }
@@ -31,14 +32,6 @@ export interface Progress {
 
 /** Open items of a ticket; a removed one is kept but no longer worked on. */
 const itemsOf = (sheet: Pick<TicketSheet, 'items'>): TicketSheet['items'] => sheet.items.filter((item) => !item.removed)
-
-/** The newest of the rounds or choices of an item. */
-function newest<T extends { itemId: string; at: string; id: string }>(list: readonly T[], itemId: string): T | undefined {
-  return list
-    .filter((each) => each.itemId === itemId)
-    .sort((a, b) => a.at.localeCompare(b.at) || a.id.localeCompare(b.id))
-    .at(-1)
-}
 
 /**
  * Where a ticket stands. Nothing is locked: a stage can be done out of turn (two sizes on the rack start at Try on),
@@ -62,21 +55,20 @@ export function progressOf(sheet: TicketSheet, on: string, rules: AgreeRules = U
   const third = wanted.find((tape) => body[keyOf(tape)]?.state === 'third-wanted')
   const agreeing = wanted.filter((tape) => body[keyOf(tape)]?.state === 'agrees').length
 
-  const choices = items.map((item) => newest(sheet.choices, item.id))
-  const rounds = items.map((item) => ({ item, round: newest(sheet.tryOns, item.id) }))
+  const choices = items.map((item) => newestFor(sheet.choices, item.id))
+  const rounds = items.map((item) => ({ item, round: newestFor(sheet.tryOns, item.id) }))
   const verdicts = rounds.map(({ item, round }) => (round ? { round, verdict: roundVerdict(item.family, round) } : null))
   const fitted = verdicts.filter((each) => each?.verdict.grade === 'holds').length
   const failing = verdicts.find((each) => each?.verdict.grade === 'fails')
   const unsure = verdicts.find((each) => each?.verdict.grade === 'doubt')
 
-  const stop = cautionsFor({ dog: sheet.dog, activities: sheet.ticket.activities, families: items.map((item) => item.family), on }).find(
-    (caution) => caution.level === 'stop' && !sheet.acknowledgements.some((ack) => ack.code === caution.code && !ack.struck),
-  )
+  const cautions = cautionsFor({ dog: sheet.dog, activities: sheet.ticket.activities, families: items.map((item) => item.family), on })
+  const stop = cautions.find((caution) => caution.level === 'stop' && !readOf(caution, cautions, sheet.acknowledgements))
 
   const closed = sheet.ticket.state === 'closed'
-  const answered = [items.length > 0, sheet.dog !== null || sheet.ticket.counter, sheet.ticket.activities.length > 0].filter(Boolean).length
+  const answered = [items.length > 0, sheet.dog !== null || sheet.ticket.kind !== 'real', sheet.ticket.activities.length > 0].filter(Boolean).length
   const states: Progress['states'] = {
-    ask: stop ? 'trouble' : items.length > 0 && (sheet.dog !== null || sheet.ticket.counter) ? 'done' : 'open',
+    ask: stop ? 'trouble' : items.length > 0 && (sheet.dog !== null || sheet.ticket.kind !== 'real') ? 'done' : 'open',
     measure: again ? 'trouble' : wanted.length > 0 && missing.length === 0 && !third ? 'done' : 'open',
     choose: items.length > 0 && choices.every(Boolean) ? 'done' : 'open',
     'try-on': failing ? 'trouble' : items.length > 0 && fitted === items.length ? 'done' : 'open',
@@ -98,12 +90,12 @@ export function progressOf(sheet: TicketSheet, on: string, rules: AgreeRules = U
     const trouble = unsure.verdict.troubles[0]
     ;[stage, waitsFor] = ['try-on', { code: 'look-again', grade: 'doubt', ...(trouble ? { check: trouble.check } : {}) }]
   } else if (fitted === items.length) [stage, waitsFor] = ['finish', { code: 'close' }]
-  else if (stop && !anyRound) [stage, waitsFor] = ['ask', { code: 'stop-unread', stop: stop.code }]
+  else if (stop && !anyRound) [stage, waitsFor] = ['ask', { code: 'stop-unread', stop: cautionKey(stop) }]
   else if (again) [stage, waitsFor] = ['measure', { code: 'take-again', measure: again }]
   else if (third) [stage, waitsFor] = ['measure', { code: 'third-reading', measure: third.measure }]
   else if (missing[0] && !choices.some(Boolean)) [stage, waitsFor] = ['measure', { code: 'tape', measure: missing[0].measure, left: missing.length }]
   else if (toChoose) [stage, waitsFor] = ['choose', { code: 'choice', family: toChoose.family }]
-  else if (toTry >= 0) [stage, waitsFor] = ['try-on', { code: 'try-on', label: choices[toTry]?.labels[0] ?? '' }]
+  else if (toTry >= 0) [stage, waitsFor] = ['try-on', tryOnOf(choices[toTry])]
   else [stage, waitsFor] = ['try-on', { code: 'look-again', grade: 'doubt' }]
 
   return {
@@ -114,5 +106,11 @@ export function progressOf(sheet: TicketSheet, on: string, rules: AgreeRules = U
   }
 }
 
+const tryOnOf = (choice: Choice | undefined): WaitsFor => ({
+  code: 'try-on',
+  kind: choice?.kind ?? 'size',
+  label: (choice && labelsOf(choice)[0]) ?? '',
+})
+
 /** The day the ticket is promised for: as promised, else the day the gear is needed. */
-export const promisedOn = (ticket: TicketSheet['ticket']): string | null => ticket.promisedOn ?? ticket.neededOn
+export const promisedOn = (ticket: Pick<TicketSheet['ticket'], 'promisedOn' | 'neededOn'>): string | null => ticket.promisedOn ?? ticket.neededOn

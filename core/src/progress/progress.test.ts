@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { PLAIN_CIRCUMSTANCES, UNASKED, type Item, type Reading, type TicketSheet } from '../model/index.ts'
+import { PLAIN_CIRCUMSTANCES, UNASKED, type Choice, type Item, type Reading, type TicketSheet } from '../model/index.ts'
 import { checksFor } from '../fit/index.ts'
 import { progressOf, urgencyOf } from './index.ts'
 
@@ -24,7 +24,7 @@ const sheet = (over: Partial<TicketSheet> = {}): TicketSheet => ({
     number: 1,
     dogId: null,
     ownerId: null,
-    counter: true,
+    kind: 'counter',
     ...UNASKED,
     activities: ['stroll'],
     createdAt: AT,
@@ -35,6 +35,8 @@ const sheet = (over: Partial<TicketSheet> = {}): TicketSheet => ({
   items: [item],
   readings: [],
   choices: [],
+  hitches: [],
+  settings: [],
   tryOns: [],
   acknowledgements: [],
   asWritten: [],
@@ -46,12 +48,24 @@ const waits = (over: Partial<TicketSheet>) => {
   return [stage, waitsFor]
 }
 const taken = [reading('M01', 560), reading('M06', 290), reading('M07', 690)]
-const choice = { id: 'c', itemId: 'i1', tableId: 't', tableVersion: 1, labels: ['M'], overruled: null, at: AT, by: '' }
+const choice: Choice = {
+  id: 'c',
+  itemId: 'i1',
+  kind: 'size',
+  tableId: 't',
+  tableVersion: 1,
+  labels: ['M'],
+  predicted: [],
+  rulesVersion: null,
+  overruled: null,
+  at: AT,
+  by: '',
+}
 const round = (grade: 'holds' | 'fails', all = true) => ({
   id: 'r',
   itemId: 'i1',
-  tableId: 't',
-  tableVersion: 1,
+  of: { choiceId: 'c' },
+  settings: [],
   label: 'M',
   changed: '',
   at: AT,
@@ -70,7 +84,7 @@ describe('progressOf', () => {
     expect(waits({})).toEqual(['measure', { code: 'tape', measure: 'M01', left: 3 }])
     expect(waits({ readings: [...taken, reading('M06', 320)] })).toEqual(['measure', { code: 'third-reading', measure: 'M06' }])
     expect(waits({ readings: taken })).toEqual(['choose', { code: 'choice', family: 'H01' }])
-    expect(waits({ readings: taken, choices: [choice] })).toEqual(['try-on', { code: 'try-on', label: 'M' }])
+    expect(waits({ readings: taken, choices: [choice] })).toEqual(['try-on', { code: 'try-on', kind: 'size', label: 'M' }])
     expect(waits({ readings: taken, choices: [choice], tryOns: [round('holds', false)] })).toEqual(['try-on', { code: 'look-again', grade: 'doubt' }])
     expect(waits({ readings: taken, choices: [choice], tryOns: [round('fails')] })[1]).toMatchObject({ code: 'refit', grade: 'fails' })
     expect(waits({ readings: taken, choices: [choice], tryOns: [round('holds')] })).toEqual(['finish', { code: 'close' }])

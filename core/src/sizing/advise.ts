@@ -1,4 +1,5 @@
 import type { SizeTable } from '../model/index.ts'
+import { tableIn, type Offer } from './offer.ts'
 import type { RankedSize } from './ranked-size.ts'
 
 /** What to put on the dog: one size, two one after the other, or nothing from this table yet. */
@@ -27,6 +28,9 @@ export function adviseSizes(table: Pick<SizeTable, 'way'>, ranked: readonly Rank
   if (near) return { kind: 'both', labels: [first.label, second.label] }
   return { kind: 'one', labels: [first.label] }
 }
+
+/** The advice for an offer: our own piece and the usual series are at hand like stock. */
+export const adviseOffer = (offer: Offer): SizeAdvice => adviseSizes({ way: tableIn(offer)?.way ?? 'stock' }, offer.sizes)
 
 /**
  * Stock that may fit goes before everything ordered: its fit shows on the dog today, and nothing is decided on paper

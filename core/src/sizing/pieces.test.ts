@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Piece, SizeTable } from '../model/index.ts'
-import { bandOfFlat, pieceTable, rankPieces } from './index.ts'
+import { bandOfFlat, rankPieces } from './index.ts'
 
 const piece = (over: Partial<Piece> = {}): Piece => ({
   id: '01900000-0000-7000-8000-000000000001', tag: 'Peg 1', family: 'H01', maker: 'Lee Loft', label: 'M', tableId: 'y', flat: {}, sliders: '', home: 'shop', holder: '', wearerId: null,
@@ -21,14 +21,14 @@ describe('a piece laid flat', () => {
   })
 
   it('is believed before its label, measure by measure', () => {
-    const made = pieceTable(piece({ flat: { M07: [640, 700] } }), table())
-    expect(made?.sizes).toEqual([{ label: 'Peg 1', bands: { M07: [610, 685], M01: [440, 520] } }])
-    expect(pieceTable(piece(), table())?.sizes[0]?.bands).toEqual({ M07: [600, 680], M01: [440, 520] })
+    const bandsOf = (one: Piece) => rankPieces([one], [table()], body(640))[0]?.judged.sizes[0]?.bands
+    expect(bandsOf(piece({ flat: { M07: [640, 700] } }))).toEqual({ M07: [610, 685], M01: [440, 520] })
+    expect(bandsOf(piece())).toEqual({ M07: [600, 680], M01: [440, 520] })
   })
 
   it('without flat measures or a known label is judged by nobody', () => {
-    expect(pieceTable(piece({ label: 'XXL' }), table())).toBeNull()
-    expect(pieceTable(piece(), null)).toBeNull()
+    expect(rankPieces([piece({ label: 'XXL' })], [table()], body(640))).toEqual([])
+    expect(rankPieces([piece()], [], body(640))).toEqual([])
     expect(rankPieces([piece({ label: '' })], [table()], body(640))).toEqual([])
   })
 })

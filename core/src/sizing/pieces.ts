@@ -1,7 +1,10 @@
 import { families } from '../gear/index.ts'
 import type { FamilyId, Piece, SizeTable } from '../model/index.ts'
+import { newestTables } from './newest-tables.ts'
+import type { Judged, OfferOf } from './offer.ts'
+import { rankSizes } from './rank-sizes.ts'
+import { byFit, summedUp } from './rank-tables.ts'
 import type { SizedBody } from './sized-body.ts'
-import { rankTables, type RankedTable } from './rank-tables.ts'
 
 /**
  * Room between a dog and a piece laid flat: what the piece may be longer than the dog there, mm. Rings by the finger
@@ -18,46 +21,30 @@ export function bandOfFlat(family: FamilyId, measure: string, [shortest, longest
   return [Math.max(1, shortest - most), Math.max(1, longest - least)]
 }
 
-export const pieceTableId = (id: string): string => `piece-${id}`
-
 /**
- * A piece as a table of one size. Its flat measures beat its label: where it was measured the label's band is not asked.
+ * What a piece is judged by: its flat measures beat its label; where it was measured the label's band is not asked.
  *
  * @param table the label's own table, where it is known
+ * @returns `null` where nothing is known of it
  */
-export function pieceTable(piece: Piece, table: Pick<SizeTable, 'sizes' | 'unit' | 'between' | 'rules'> | null): SizeTable | null {
+function judgedBy(piece: Piece, table: SizeTable | null): Judged | null {
   const labelled = table?.sizes.find((size) => size.label === piece.label)
   const measured = Object.entries(piece.flat).map(([measure, flat]) => [measure, bandOfFlat(piece.family, measure, flat)] as const)
   const bands = { ...labelled?.bands, ...Object.fromEntries(measured) }
   if (Object.keys(bands).length === 0) return null
-  return {
-    id: pieceTableId(piece.id),
-    version: 1,
-    name: piece.label ? `Label ${piece.label}` : 'No label',
-    maker: piece.maker || 'Own',
-    family: piece.family,
-    way: 'stock',
-    unit: table?.unit ?? 'cm',
-    between: null,
-    sizes: [{ label: piece.tag, bands }],
-    lead: { minWeeks: 0, maxWeeks: 0 },
-    ...(table?.rules ? { rules: table.rules } : {}),
-  }
-}
-
-export interface RankedPiece extends RankedTable {
-  piece: Piece
+  const tested = labelled?.testedKg === undefined ? {} : { testedKg: labelled.testedKg }
+  return { family: piece.family, between: null, sizes: [{ label: piece.tag, bands, ...tested }], ...(table?.rules ? { rules: table.rules } : {}) }
 }
 
 /** Which of the shop's pieces fit this dog, best first; retired ones, and those nothing is known of, are left out. */
-export function rankPieces(pieces: readonly Piece[], tables: readonly SizeTable[], body: SizedBody, family: FamilyId | null = null): RankedPiece[] {
-  const newest = new Map<string, SizeTable>()
-  for (const table of tables) if ((newest.get(table.id)?.version ?? 0) < table.version) newest.set(table.id, table)
-  const own = pieces.filter((piece) => piece.retired === null && (family === null || piece.family === family))
-  const byTable = new Map(own.map((piece) => [pieceTableId(piece.id), piece]))
-  const sized = own.flatMap((piece) => pieceTable(piece, (piece.tableId && newest.get(piece.tableId)) || null) ?? [])
-  return rankTables(sized, body).flatMap((ranked) => {
-    const piece = byTable.get(ranked.table.id)
-    return piece ? [{ ...ranked, piece }] : []
-  })
+export function rankPieces(pieces: readonly Piece[], tables: readonly SizeTable[], body: SizedBody, family: FamilyId | null = null): OfferOf<'gear'>[] {
+  const newest = new Map(newestTables(tables).map((table) => [table.id, table]))
+  return pieces
+    .filter((piece) => piece.retired === null && (family === null || piece.family === family))
+    .flatMap((piece): OfferOf<'gear'>[] => {
+      const table = (piece.tableId === null ? null : newest.get(piece.tableId)) ?? null
+      const judged = judgedBy(piece, table)
+      return judged ? [{ kind: 'gear', piece, table, judged, ...summedUp(rankSizes(judged, body)) }] : []
+    })
+    .sort((a, b) => byFit(a, b) || (a.piece.id < b.piece.id ? -1 : 1))
 }

@@ -6,7 +6,7 @@ import { checkById } from '../fit/checks.ts'
 import { families } from '../gear/index.ts'
 import { measureIds } from '../measures/index.ts'
 import type { FamilyId, SizeTable } from '../model/index.ts'
-import { adviseSizes, endangeredBy, rankAll, rankSizes, spareOf, withGuesses } from './index.ts'
+import { adviseOffer, endangeredBy, rankAll, rankSizes, spareOf, tableIn, withGuesses } from './index.ts'
 
 const table = (over: Partial<SizeTable> = {}): SizeTable => ({
   id: 'any',
@@ -47,11 +47,11 @@ describe('what was not read', () => {
 
   it('alone gives no size to try', () => {
     const [ranked] = rankAll([table()], {}, form)
-    expect(adviseSizes(ranked!.table, ranked!.sizes).kind).toBe('guess')
+    expect(adviseOffer(ranked!).kind).toBe('guess')
   })
 
   it('keeps to the suitable families', () => {
-    expect(rankAll([table(), table({ id: 'y', family: 'H01' })], {}, form, { families: ['H01'] }).map((each) => each.table.id)).toEqual(['y'])
+    expect(rankAll([table(), table({ id: 'y', family: 'H01' })], {}, form, { families: ['H01'] }).map((each) => tableIn(each)?.id)).toEqual(['y'])
   })
 })
 
@@ -124,7 +124,7 @@ describe('laws of ranking', () => {
     )
     fc.assert(
       fc.property(mm, fc.shuffledSubarray(many, { minLength: many.length }), (neck, shuffled) => {
-        const order = (tables: SizeTable[]) => rankAll(tables, read({ M01: neck }), null).map((each) => each.table.id)
+        const order = (tables: SizeTable[]) => rankAll(tables, read({ M01: neck }), null).map((each) => tableIn(each)?.id)
         expect(order(shuffled)).toEqual(order(many))
       }),
     )

@@ -1,21 +1,13 @@
 import type { Because, FamilyId, Grade, ShopFields, SizeTable } from '../model/index.ts'
 import { betweenRule, decidingOrder } from './between.ts'
 import { chanceWithin } from './chance.ts'
+import { BAD_FIRST, GOOD_FIRST, worstGrade } from './grades.ts'
 import { conflictIn, tailToleranceHolds } from './conflicts.ts'
 import { endangeredBy, type Danger } from './endangers.ts'
 import type { MeasureFit, RankedSize } from './ranked-size.ts'
 import type { SizedBody } from './sized-body.ts'
 
 type Sized = Pick<SizeTable, 'family' | 'between' | 'sizes'> & { rules?: SizeTable['rules'] }
-
-const BAD_FIRST: Readonly<Record<Grade, number>> = { fails: 0, doubt: 1, holds: 2, none: 3 }
-/** Order of grades, the best first. */
-export const GOOD_FIRST: Readonly<Record<Grade, number>> = { holds: 0, doubt: 1, fails: 2, none: 3 }
-
-/** The worst grade of those that say anything; `none` when none does. */
-export function worstGrade(grades: readonly Grade[]): Grade {
-  return grades.reduce<Grade>((worst, grade) => (BAD_FIRST[grade] < BAD_FIRST[worst] ? grade : worst), 'none')
-}
 
 /**
  * A guess has no reading behind it, so its grade goes by chance: nine in ten holds, one in twenty misses. Ours, unverified.

@@ -5,7 +5,7 @@ import { addDog } from './dogs.ts'
 import { addDogNote, changeDogNote } from './dog-notes.ts'
 import { addMark } from './marks.ts'
 import type { Db } from './open.ts'
-import { addOwner } from './owners.ts'
+import { addOwner, ownerNamed } from './owners.ts'
 import { addReading } from './readings.ts'
 import { dogSheet } from './sheets.ts'
 import { addTicket } from './tickets.ts'
@@ -32,7 +32,7 @@ export function bodySheetOf(db: Db, dogId: string): BodySheet {
         ticketId: ticket.id,
         openedAt: ticket.createdAt,
         by: ticket.by,
-        readings: readings.map((reading) => without(reading, 'struck')),
+        readings: readings.map((reading) => without(without(reading, 'struck'), 'on')),
         marks: marks.filter((mark) => mark.what === 'reading'),
       })),
     notes,
@@ -47,12 +47,12 @@ export function bodySheetOf(db: Db, dogId: string): BodySheet {
  */
 export function takeBodySheet(db: Db, sheet: BodySheet, ownerId: string): { dogId: string; readings: number } {
   const { id, createdAt, ...fields } = sheet.dog
-  const namesake = sheet.owner ? db.prepare<[string], { id: string }>('SELECT id FROM owners WHERE name = ?').get(sheet.owner.name)?.id : undefined
+  const namesake = sheet.owner ? ownerNamed(db, sheet.owner.name) : undefined
   const owner = sheet.owner ? (namesake ?? addOwner(db, ownerId, { ...sheet.owner, at: createdAt }).id) : null
   addDog(db, id, { ...fields, ownerId: owner, at: createdAt })
   let count = 0
   for (const visit of sheet.visits) {
-    const ticket = addTicket(db, visit.ticketId, { dogId: id, ownerId: owner, counter: false, at: visit.openedAt, by: visit.by })
+    const ticket = addTicket(db, visit.ticketId, { dogId: id, ownerId: owner, kind: 'real', at: visit.openedAt, by: visit.by })
     if (ticket.dogId !== id) throw new ProblemError('bad-document', `Visit ${visit.ticketId} belongs to another dog here.`)
     for (const { id: readingId, ...reading } of visit.readings) {
       if (!measures[reading.measure]) throw new ProblemError('bad-document', `${reading.measure} is no measure of the catalogue.`)

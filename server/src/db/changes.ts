@@ -1,20 +1,9 @@
-import type { Change, FieldConflict } from '@merry-tailor/core'
+import type { Change, Column, FieldConflict, Resource } from '@merry-tailor/core'
 import { isDeepStrictEqual } from 'node:util'
 import type { z } from 'zod'
 import { ProblemError } from '../problems.ts'
 import type { Db } from './open.ts'
-
-type Cell = string | number | null
-
-/** Which column a field of the model lives in, and how it is written there. */
-export interface Columns {
-  table: 'dogs' | 'owners' | 'tickets' | 'items' | 'fitters' | 'dog_notes' | 'pieces'
-  fields: Readonly<Record<string, { column: string; write: (value: unknown) => Cell }>>
-}
-
-export const plain = (column: string) => ({ column, write: (value: unknown) => value as Cell })
-export const flag = (column: string) => ({ column, write: (value: unknown) => (value === null ? null : value === true ? 1 : 0) })
-export const json = (column: string) => ({ column, write: (value: unknown) => (value === null ? null : JSON.stringify(value)) })
+import { cellOf, columnOf } from './rows.ts'
 
 /**
  * Checks single-field changes, each against the value its editor saw, and gives the whole as it reads afterwards. A
@@ -44,20 +33,29 @@ export function checkedChanges<T extends object>(now: T, shape: Readonly<Record<
   return next as T
 }
 
-/** Applies single-field changes to a row; nothing is changed when one of them is stale or wrong. */
-export function applyChanges(
+/**
+ * Applies single-field changes to a row; nothing is changed when one of them is stale or wrong.
+ *
+ * @returns the record as it reads afterwards
+ */
+export function applyChanges<T extends { id: string }>(
   db: Db,
-  { table, fields }: Columns,
-  id: string,
-  now: object,
+  resource: Resource<T>,
+  now: T,
   shape: Readonly<Record<string, z.ZodType>>,
   changes: readonly Change[],
-): void {
-  const next = checkedChanges(now, shape, changes, `${table} have`) as Record<string, unknown>
-  for (const field of new Set(changes.map((change) => change.field))) {
-    const target = fields[field]
-    if (!target) throw new ProblemError('unknown-field', `${table} have no field "${field}"`)
-    if (next[field] === (now as Record<string, unknown>)[field]) continue
-    db.prepare(`UPDATE ${table} SET ${target.column} = ? WHERE id = ?`).run(target.write(next[field]), id)
+): T {
+  const next = checkedChanges(now, shape, changes, `${resource.table} have`)
+  writeFields(db, resource, now, next)
+  return next
+}
+
+/** Writes the fields in which two readings of one record differ. */
+export function writeFields<T extends { id: string }>(db: Db, { table, columns }: Resource<T>, now: T, next: T): void {
+  for (const [field, spec] of Object.entries(columns as Record<string, string | Column>)) {
+    const [before, after] = [now, next].map((record) => (record as Record<string, unknown>)[field])
+    if (before === after) continue
+    const { column, as } = columnOf(spec)
+    db.prepare(`UPDATE ${table} SET ${column} = ? WHERE id = ?`).run(cellOf(as, after), now.id)
   }
 }

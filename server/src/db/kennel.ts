@@ -2,27 +2,26 @@ import { bodyOf } from '@merry-tailor/core'
 import { kennelListToCsv, type KennelImport } from '@merry-tailor/core/formats'
 import { ProblemError } from '../problems.ts'
 import { addDog, listDogs } from './dogs.ts'
-import { marksOfTicket, newestMarks } from './marks.ts'
+import { marksOfTicket, newestMarks, withMark } from './marks.ts'
 import type { Db } from './open.ts'
-import { addOwner, listOwners } from './owners.ts'
-import { addReading, readingsOfTicket, withMark } from './readings.ts'
+import { addOwner, listOwners, ownerNamed } from './owners.ts'
+import { addReading, readingsOfTicket } from './readings.ts'
 import { readShop } from './shop.ts'
-import { addTicket, listTickets } from './tickets.ts'
+import { addTicket, ticketsOfDog } from './tickets.ts'
 
 /**
  * Stores a kennel list: dogs, their owners by name, and a ticket with the readings of each dog that has any. Runs
  * inside the caller's transaction: all of it or nothing; the same list again changes nothing.
  */
 export function takeKennelList(db: Db, { at, by, dogs }: KennelImport): { dogs: number; readings: number } {
-  const ownerOf = db.prepare<[string], { id: string }>('SELECT id FROM owners WHERE name = ?')
   let readings = 0
   for (const [i, row] of dogs.entries()) {
-    const known = row.owner === '' ? undefined : ownerOf.get(row.owner)?.id
+    const known = row.owner === '' ? undefined : ownerNamed(db, row.owner)
     if (row.owner !== '' && !known && row.ownerId === null) throw new ProblemError('bad-document', `Row ${i + 1}: the owner "${row.owner}" needs an id.`)
     const owner = row.owner === '' ? null : (known ?? addOwner(db, row.ownerId ?? '', { name: row.owner, at }).id)
     addDog(db, row.id, { ...row.dog, ownerId: owner, at })
     if (row.readings.length === 0) continue
-    addTicket(db, row.ticketId, { dogId: row.id, ownerId: owner, counter: false, at, by })
+    addTicket(db, row.ticketId, { dogId: row.id, ownerId: owner, kind: 'real', at, by })
     row.readings.forEach((reading, r) => {
       const id = row.readingIds[r]
       if (id === undefined) throw new ProblemError('bad-document', `Row ${i + 1}: a reading has no id.`)
@@ -41,7 +40,7 @@ export function kennelList(db: Db): string {
     listDogs(db).map((dog) => {
       const values: Record<string, number> = {}
       // Oldest ticket first, so that the newest value stays.
-      for (const ticket of listTickets(db, 'all', dog.id).reverse()) {
+      for (const ticket of ticketsOfDog(db, dog.id).reverse()) {
         const newest = newestMarks(marksOfTicket(db, ticket.id))
         const body = bodyOf(
           readingsOfTicket(db, ticket.id).map((reading) => withMark(reading, newest)),

@@ -47,9 +47,9 @@ it('keeps a failed migration from leaving half of itself', () => {
 
 it('keeps readings from being changed or deleted, whoever asks', () => {
   const db = openDatabase(join(folder, 'b.sqlite'))
-  db.exec(`INSERT INTO tickets (id, number, counter, created_at) VALUES ('t', 1, 1, 'now');
-    INSERT INTO readings (id, ticket_id, measure, mm, side, as_typed, unit, method, taken_at, by_whom)
-      VALUES ('r', 't', 'M01', 300, 'one', '30 cm', 'cm', 'tape', 'now', '');
+  db.exec(`INSERT INTO tickets (id, number, kind, created_at, on_day) VALUES ('t', 1, 'counter', 'now', 'today');
+    INSERT INTO readings (id, ticket_id, measure, mm, side, as_typed, unit, method, taken_at, on_day, by_whom)
+      VALUES ('r', 't', 'M01', 300, 'one', '30 cm', 'cm', 'tape', 'now', 'today', '');
     INSERT INTO marks (id, ticket_id, what, about, kind, why, at, by_whom) VALUES ('m', 't', 'reading', 'r', 'struck', 'x', 'now', '')`)
   expect(() => db.exec('UPDATE readings SET mm = 1')).toThrow(/never updated/)
   expect(() => db.exec('DELETE FROM readings')).toThrow(/never deleted/)

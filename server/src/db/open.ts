@@ -2,6 +2,7 @@ import Database from 'better-sqlite3'
 import { existsSync, mkdirSync, readFileSync, readdirSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import { run as ground } from './migrations/0004-ground.ts'
 
 export type Db = Database.Database
 
@@ -9,6 +10,9 @@ export type Db = Database.Database
 export class NewerDatabaseError extends Error {
   override name = 'NewerDatabaseError'
 }
+
+/** What of a migration SQL cannot say, by its version: run after its SQL, in the same transaction. */
+const WITH_CODE: Readonly<Record<number, (db: Db) => void>> = { 4: ground }
 
 const FOLDER = join(dirname(fileURLToPath(import.meta.url)), 'migrations')
 
@@ -29,9 +33,10 @@ function migrations(folder: string): Migration[] {
  * Opens the database file, makes it durable (WAL, `synchronous=FULL`, foreign keys on) and brings it forward, each
  * migration in a transaction of its own. Migrations only go forward.
  *
+ * @param beforeMigration told before an older database is changed: a copy is made then
  * @throws NewerDatabaseError when the file's version is beyond the newest migration; the file is not touched
  */
-export function openDatabase(file: string, folder: string = FOLDER): Db {
+export function openDatabase(file: string, folder: string = FOLDER, beforeMigration: (db: Db) => void = () => undefined): Db {
   const known = migrations(folder)
   const newest = known.at(-1)?.version ?? 0
   if (file !== ':memory:') {
@@ -41,29 +46,64 @@ export function openDatabase(file: string, folder: string = FOLDER): Db {
   const db = new Database(file)
   db.pragma('journal_mode = WAL')
   db.pragma('synchronous = FULL')
+  // Whoever holds the lock holds it briefly; a request that must wait longer lets others through and tries again.
+  db.pragma(`busy_timeout = ${BUSY_MS}`)
+  migrate(db, known, folder === FOLDER ? WITH_CODE : {}, beforeMigration)
   db.pragma('foreign_keys = ON')
-  db.pragma('busy_timeout = 4000')
   keepStatements(db)
-  for (const migration of known) {
-    if (migration.version <= versionOf(db)) continue
-    db.transaction(() => {
-      db.exec(migration.sql)
-      db.pragma(`user_version = ${migration.version}`)
-    })()
-  }
   return db
 }
 
-/** A statement is compiled once and used again: compiling costs more than most of our queries take. */
+const BUSY_MS = 100
+
+/** Brings a database forward. Tables are made anew in some steps, so references are checked once at a step's end. */
+function migrate(db: Db, known: readonly Migration[], code: Readonly<Record<number, (db: Db) => void>>, beforeMigration: (db: Db) => void): void {
+  const from = versionOf(db)
+  const steps = known.filter((migration) => migration.version > from)
+  if (steps.length === 0) return
+  if (from > 0) beforeMigration(db)
+  db.pragma('foreign_keys = OFF')
+  for (const { version, name, sql } of steps) {
+    db.transaction(() => {
+      db.exec(sql)
+      code[version]?.(db)
+      const [broken] = db.pragma('foreign_key_check') as { table: string }[]
+      if (broken) throw new Error(`${name}: a row of "${broken.table}" points at nothing`)
+      db.pragma(`user_version = ${version}`)
+    }).immediate()
+  }
+}
+
+/** Brings an older database in memory forward, as an older copy is read. */
+export function migrateFrom(version: number, fill: (db: Db) => void): Db {
+  const known = migrations(FOLDER)
+  const db = new Database(':memory:')
+  db.pragma('foreign_keys = OFF')
+  for (const migration of known.filter((each) => each.version <= version)) db.exec(migration.sql)
+  db.pragma(`user_version = ${version}`)
+  fill(db)
+  migrate(db, known, WITH_CODE, () => undefined)
+  db.pragma('foreign_keys = ON')
+  keepStatements(db)
+  return db
+}
+
+/** So many different statements are kept; ours are far fewer, texts made up at run time are not all kept for good. */
+const MOST_STATEMENTS = 400
+
+/**
+ * A statement is compiled once and used again: compiling costs more than most of our queries take. Kept ones are shared,
+ * so nobody changes how one answers (`raw`, `pluck`).
+ */
 function keepStatements(db: Db): void {
   const compile = db.prepare.bind(db)
   const kept = new Map<string, Database.Statement>()
   db.prepare = ((sql: string) => {
     let statement = kept.get(sql)
-    if (!statement) {
-      statement = compile(sql)
-      kept.set(sql, statement)
-    }
+    if (statement) kept.delete(sql)
+    else statement = compile(sql)
+    kept.set(sql, statement)
+    if (kept.size > MOST_STATEMENTS) kept.delete(kept.keys().next().value ?? '')
     return statement
   }) as typeof db.prepare
 }

@@ -1,36 +1,31 @@
-import { OwnerFields, type Change, type NewOwner, type Owner } from '@merry-tailor/core'
+import { freshOf, resources, type Change, type NewOwner, type Owner } from '@merry-tailor/core'
+import { OwnerFields } from '@merry-tailor/core/schemas'
 import { ProblemError } from '../problems.ts'
-import { applyChanges, plain, type Columns } from './changes.ts'
+import { applyChanges } from './changes.ts'
 import type { Db } from './open.ts'
+import { insert, recordOf, type Row } from './rows.ts'
 import { indexOwner } from './search.ts'
 
-interface Row {
-  id: string
-  name: string
-  contact: string
-  notes: string
-  created_at: string
-}
-
-const toOwner = (row: Row): Owner => ({ id: row.id, name: row.name, contact: row.contact, notes: row.notes, createdAt: row.created_at })
-const columns: Columns = { table: 'owners', fields: { name: plain('name'), contact: plain('contact'), notes: plain('notes') } }
+const { owners } = resources
 
 export function findOwner(db: Db, id: string): Owner | null {
   const row = db.prepare<[string], Row>('SELECT * FROM owners WHERE id = ?').get(id)
-  return row ? toOwner(row) : null
+  return row ? recordOf(owners, row) : null
 }
 
-export const listOwners = (db: Db): Owner[] => db.prepare<[], Row>('SELECT * FROM owners ORDER BY name COLLATE NOCASE').all().map(toOwner)
+/** The owner of that name, in any case of its letters. */
+export const ownerNamed = (db: Db, name: string): string | undefined =>
+  db.prepare<[string], { id: string }>('SELECT id FROM owners WHERE name = ? COLLATE NOCASE').get(name)?.id
+
+export const listOwners = (db: Db): Owner[] =>
+  db
+    .prepare<[], Row>('SELECT * FROM owners ORDER BY name COLLATE NOCASE')
+    .all()
+    .map((row) => recordOf(owners, row))
 
 /** Stores an owner under a client-made id; again with the same id changes nothing. */
 export function addOwner(db: Db, id: string, owner: NewOwner): Owner {
-  db.prepare('INSERT INTO owners (id, name, contact, notes, created_at) VALUES (?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING').run(
-    id,
-    owner.name,
-    owner.contact ?? '',
-    owner.notes ?? '',
-    owner.at,
-  )
+  insert(db, owners, freshOf(owners, id, owner))
   indexOwner(db, id)
   return requireOwner(db, id)
 }
@@ -42,7 +37,7 @@ export function requireOwner(db: Db, id: string): Owner {
 }
 
 export function changeOwner(db: Db, id: string, changes: readonly Change[]): Owner {
-  applyChanges(db, columns, id, requireOwner(db, id), OwnerFields.shape, changes)
+  const next = applyChanges(db, owners, requireOwner(db, id), OwnerFields.shape, changes)
   indexOwner(db, id)
-  return requireOwner(db, id)
+  return next
 }

@@ -90,7 +90,12 @@ const MOST = 12
 /** Behind every letter there is. */
 const LAST = '\u{10FFFF}'
 
-type Hit = [kind: Kind, ref: string, title: string, detail: string]
+interface Hit {
+  kind: Kind
+  ref: string
+  title: string
+  detail: string
+}
 
 /** One statement for all three kinds: an index range to each, for so many words typed. */
 function queryFor(more: number, times: number): string {
@@ -119,21 +124,17 @@ export function find(db: Db, typed: string): Found[] {
   const words = wordsOf(typed)
   if (words.length === 0) return []
   const ranges = words.flatMap((word) => [word, word + LAST])
-  const ask = (times: 1 | 2): Hit[] =>
-    db
-      .prepare<unknown[], Hit>(queryOf(words.length - 1, times))
-      .raw()
-      .all(...ranges, ...ranges, ...ranges)
+  const ask = (times: 1 | 2): Hit[] => db.prepare<unknown[], Hit>(queryOf(words.length - 1, times)).all(...ranges, ...ranges, ...ranges)
   const hits = ask(1)
   // One record may be found by two of its words; then there is room for others, and they are asked for.
-  return foundIn(new Set(hits.map(([, ref]) => ref)).size < hits.length ? ask(2) : hits)
+  return foundIn(new Set(hits.map(({ ref }) => ref)).size < hits.length ? ask(2) : hits)
 }
 
 function foundIn(hits: readonly Hit[]): Found[] {
   const room = new Map<Kind, number>(SHARE)
   const seen = new Set<string>()
   const found: Found[] = []
-  for (const [kind, id, title, detail] of hits) {
+  for (const { kind, ref: id, title, detail } of hits) {
     const left = room.get(kind) ?? 0
     if (left === 0 || seen.has(id)) continue
     seen.add(id)

@@ -1,31 +1,51 @@
-import type { DogSheet, Ticket, TicketSheet } from '@merry-tailor/core'
+import { choiceOf, resources, type DogSheet, type Setting, type Ticket, type TicketSheet } from '@merry-tailor/core'
 import { asWrittenOfTicket } from './as-written.ts'
-import { acknowledgementsOfTicket, choicesOfTicket } from './choices.ts'
 import { notesOfDog } from './dog-notes.ts'
 import { findDog, requireDog } from './dogs.ts'
-import { marksOfTicket, newestMarks } from './marks.ts'
+import { factsOf } from './facts.ts'
+import { marksOfTicket, newestMarks, withMark } from './marks.ts'
 import type { Db } from './open.ts'
 import { findOwner } from './owners.ts'
 import { photosOfDog } from './photos.ts'
-import { readingsOfTicket, withMark } from './readings.ts'
-import { itemsOfTicket, listTickets, requireTicket } from './tickets.ts'
+import { readingsOfTicket } from './readings.ts'
+import { recordOf, type Row } from './rows.ts'
+import { itemsOfTicket, listTickets, requireTicket, ticketsOfDog } from './tickets.ts'
 import { tryOnsOfTicket } from './try-ons.ts'
+
+/** Settings made on this ticket, and those of our pieces on this dog from any other. */
+function settingsFor(db: Db, ticket: Ticket): Setting[] {
+  const rows = ticket.dogId
+    ? db
+        .prepare<[string, string], Row>(
+          "SELECT * FROM settings WHERE ticket_id = ? OR (dog_id = ? AND json_extract(of_what, '$.pieceId') IS NOT NULL) ORDER BY seq",
+        )
+        .all(ticket.id, ticket.dogId)
+    : db.prepare<[string], Row>('SELECT * FROM settings WHERE ticket_id = ? ORDER BY seq').all(ticket.id)
+  return rows.map((row) => recordOf(resources.settings, row))
+}
 
 function sheetOf(db: Db, ticket: Ticket): TicketSheet {
   const dog = ticket.dogId ? findDog(db, ticket.dogId) : null
   const ownerId = ticket.ownerId ?? dog?.ownerId ?? null
   const marks = marksOfTicket(db, ticket.id)
   const newest = newestMarks(marks)
+  const marked = <T extends { id: string }>(facts: readonly T[]): T[] => (newest.size === 0 ? [...facts] : facts.map((fact) => withMark(fact, newest)))
   return {
     ticket,
     dog,
     owner: ownerId ? findOwner(db, ownerId) : null,
     items: itemsOfTicket(db, ticket.id),
-    readings: readingsOfTicket(db, ticket.id).map((reading) => withMark(reading, newest)),
-    choices: choicesOfTicket(db, ticket.id),
-    tryOns: tryOnsOfTicket(db, ticket.id),
-    acknowledgements: acknowledgementsOfTicket(db, ticket.id).map((ack) => withMark(ack, newest)),
-    asWritten: asWrittenOfTicket(db, ticket.id).map((written) => withMark(written, newest)),
+    readings: marked(readingsOfTicket(db, ticket.id)),
+    choices: marked(factsOf(db, resources.choices, ticket.id).map(choiceOf)),
+    hitches: marked(factsOf(db, resources.hitches, ticket.id)),
+    tryOns: marked(tryOnsOfTicket(db, ticket.id)).map((round) => ({
+      ...round,
+      observations: marked(round.observations),
+      symptoms: marked(round.symptoms),
+    })),
+    settings: marked(settingsFor(db, ticket)),
+    acknowledgements: marked(factsOf(db, resources.acknowledgements, ticket.id)),
+    asWritten: marked(asWrittenOfTicket(db, ticket.id)),
     marks,
   }
 }
@@ -39,7 +59,7 @@ export function dogSheet(db: Db, id: string): DogSheet {
   return {
     dog,
     owner: dog.ownerId ? findOwner(db, dog.ownerId) : null,
-    tickets: listTickets(db, 'all', id).map((ticket) => sheetOf(db, ticket)),
+    tickets: ticketsOfDog(db, id).map((ticket) => sheetOf(db, ticket)),
     notes: notesOfDog(db, id),
     photos: photosOfDog(db, id),
   }

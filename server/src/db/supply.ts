@@ -1,7 +1,8 @@
-import { SupplyAnswer, type Supply } from '@merry-tailor/core'
+import type { Supply } from '@merry-tailor/core'
+import { SupplyAnswer } from '@merry-tailor/core/schemas'
 import type { Supplier } from '../ports/supplier.ts'
 import type { Db } from './open.ts'
-import { listSizeTables } from './size-tables.ts'
+import { newestSizeTables } from './size-tables.ts'
 
 interface Row {
   table_id: string
@@ -14,11 +15,7 @@ interface Row {
  * came. Never waits longer than the port's patience, and never fails for the supplier's sake.
  */
 export async function supplyNow(db: Db, supplier: Supplier | null, now: () => Date): Promise<Supply[]> {
-  const newest = new Map(
-    listSizeTables(db)
-      .reverse()
-      .map((table) => [table.id, table]),
-  )
+  const newest = new Map(newestSizeTables(db).map((table) => [table.id, table]))
   const fresh = supplier ? await supplier.ask([...newest.values()]).catch(() => null) : null
   const heardAt = now().toISOString()
   if (fresh) {

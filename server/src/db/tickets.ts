@@ -1,185 +1,104 @@
-import {
-  ItemFields,
-  TicketFields,
-  type Activity,
-  type Change,
-  type FamilyId,
-  type Item,
-  type ItemWay,
-  type NewItem,
-  type NewTicket,
-  type School,
-  type Ticket,
-  type Trait,
-} from '@merry-tailor/core'
+import { dayIn, freshOf, resources, type Change, type Item, type NewItem, type NewTicket, type Ticket } from '@merry-tailor/core'
+import { ItemFields, TicketFields } from '@merry-tailor/core/schemas'
 import { ProblemError } from '../problems.ts'
-import { applyChanges, flag, json, plain, type Columns } from './changes.ts'
-import { requireDog, requireReference } from './dogs.ts'
+import { checkedChanges, applyChanges, writeFields } from './changes.ts'
+import { requireDog } from './dogs.ts'
+import { nextNumber } from './head.ts'
 import type { Db } from './open.ts'
 import { requireOwner } from './owners.ts'
+import { requireReference } from './references.ts'
+import { insert, recordOf, type Row } from './rows.ts'
 import { indexTicket } from './search.ts'
+import { readShop } from './shop.ts'
 
-interface Row {
-  id: string
-  number: number
-  dog_id: string | null
-  owner_id: string | null
-  counter: number
-  activities: string
-  traits: string
-  team_place: Ticket['teamPlace']
-  budget: number | null
-  also_worn: string
-  air_c: number | null
-  needed_on: string | null
-  promised_on: string | null
-  next_look_on: string | null
-  notes: string
-  whole_body: number
-  state: 'open' | 'closed'
-  closed_at: string | null
-  created_at: string
-  by_whom: string
-}
+const { tickets, items } = resources
 
-export const toTicket = (row: Row): Ticket => ({
-  id: row.id,
-  number: row.number,
-  dogId: row.dog_id,
-  ownerId: row.owner_id,
-  counter: row.counter === 1,
-  activities: JSON.parse(row.activities) as Activity[],
-  traits: JSON.parse(row.traits) as Trait[],
-  teamPlace: row.team_place,
-  budget: row.budget,
-  alsoWorn: row.also_worn,
-  airC: row.air_c,
-  neededOn: row.needed_on,
-  promisedOn: row.promised_on,
-  nextLookOn: row.next_look_on,
-  notes: row.notes,
-  wholeBody: row.whole_body === 1,
-  state: row.state,
-  closedAt: row.closed_at,
-  createdAt: row.created_at,
-  by: row.by_whom,
-})
+export const toTicket = (row: Row): Ticket => recordOf(tickets, row)
 
-const ticketColumns: Columns = {
-  table: 'tickets',
-  fields: {
-    dogId: plain('dog_id'),
-    ownerId: plain('owner_id'),
-    activities: json('activities'),
-    traits: json('traits'),
-    teamPlace: plain('team_place'),
-    budget: plain('budget'),
-    alsoWorn: plain('also_worn'),
-    airC: plain('air_c'),
-    neededOn: plain('needed_on'),
-    promisedOn: plain('promised_on'),
-    nextLookOn: plain('next_look_on'),
-    notes: plain('notes'),
-    wholeBody: flag('whole_body'),
-    state: plain('state'),
-    closedAt: plain('closed_at'),
-  },
+export function findTicket(db: Db, id: string): Ticket | null {
+  const row = db.prepare<[string], Row>('SELECT * FROM tickets WHERE id = ?').get(id)
+  return row ? toTicket(row) : null
 }
 
 export function requireTicket(db: Db, id: string): Ticket {
-  const row = db.prepare<[string], Row>('SELECT * FROM tickets WHERE id = ?').get(id)
-  if (!row) throw new ProblemError('not-found', 'There is no ticket under this id.')
-  return toTicket(row)
+  const ticket = findTicket(db, id)
+  if (!ticket) throw new ProblemError('not-found', 'There is no ticket under this id.')
+  return ticket
 }
+
+const closed = (ticket: Ticket): ProblemError => new ProblemError('ticket-closed', `Ticket ${ticket.number} is closed. Open it again to change it.`)
 
 /** A closed ticket is a record: only opening it again is allowed. */
 export function requireOpenTicket(db: Db, id: string): Ticket {
   const ticket = requireTicket(db, id)
-  if (ticket.state === 'closed') throw new ProblemError('ticket-closed', `Ticket ${ticket.number} is closed. Open it again to change it.`)
+  if (ticket.state === 'closed') throw closed(ticket)
   return ticket
 }
 
-export function listTickets(db: Db, state: 'open' | 'closed' | 'all', dogId?: string): Ticket[] {
-  const rows = db
-    .prepare<[string, string, string | null, string | null], Row>(
-      `SELECT * FROM tickets WHERE (? = 'all' OR state = ?) AND (? IS NULL OR dog_id = ?) ORDER BY created_at DESC, number DESC LIMIT 500`,
-    )
-    .all(state, state, dogId ?? null, dogId ?? null)
+/** Every ticket of one dog, newest first. */
+export const ticketsOfDog = (db: Db, dogId: string): Ticket[] =>
+  db.prepare<[string], Row>('SELECT * FROM tickets WHERE dog_id = ? ORDER BY created_at DESC, number DESC').all(dogId).map(toTicket)
+
+/** Tickets in a state, newest first. */
+export function listTickets(db: Db, state: 'open' | 'closed' | 'all'): Ticket[] {
+  const rows =
+    state === 'all'
+      ? db.prepare<[], Row>('SELECT * FROM tickets ORDER BY created_at DESC, number DESC').all()
+      : db.prepare<[string], Row>('SELECT * FROM tickets WHERE state = ? ORDER BY created_at DESC, number DESC').all(state)
   return rows.map(toTicket)
 }
 
 /** Opens a ticket under a client-made id and gives it the next number; again with the same id changes nothing. */
 export function addTicket(db: Db, id: string, ticket: NewTicket): Ticket {
+  const known = findTicket(db, id)
+  if (known) return known
   if (ticket.dogId) requireReference(() => requireDog(db, ticket.dogId ?? ''), 'dogId')
   if (ticket.ownerId) requireReference(() => requireOwner(db, ticket.ownerId ?? ''), 'ownerId')
-  db.prepare(
-    `INSERT INTO tickets (id, number, dog_id, owner_id, counter, created_at, by_whom)
-     VALUES (?, (SELECT coalesce(max(number), 100) + 1 FROM tickets), ?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING`,
-  ).run(id, ticket.dogId, ticket.ownerId, Number(ticket.counter), ticket.at, ticket.by)
+  insert(db, tickets, { ...freshOf(tickets, id, ticket), number: nextNumber(db), on: dayIn(readShop(db).timeZone, ticket.at) })
   indexTicket(db, id)
   return requireTicket(db, id)
 }
 
-export function changeTicket(db: Db, id: string, changes: readonly Change[]): Ticket {
+/** Changes fields of an open ticket; a closed one can only be opened again. Closing notes its moment, opening forgets it. */
+export function changeTicket(db: Db, id: string, changes: readonly Change[], at: string): Ticket {
   const now = requireTicket(db, id)
-  const opens = changes.some((change) => change.field === 'state')
-  if (!opens) requireOpenTicket(db, id)
+  const opens = now.state === 'closed' && changes.some((change) => change.field === 'state' && change.to === 'open')
+  if (now.state === 'closed' && (!opens || changes.some((change) => change.field !== 'state' && change.field !== 'closedAt'))) throw closed(now)
   for (const { field, to } of changes) {
     if (field === 'dogId' && typeof to === 'string') requireReference(() => requireDog(db, to), 'dogId')
     if (field === 'ownerId' && typeof to === 'string') requireReference(() => requireOwner(db, to), 'ownerId')
   }
-  applyChanges(db, ticketColumns, id, now, TicketFields.shape, changes)
+  const next = checkedChanges(now, TicketFields.shape, changes, 'tickets have')
+  const settled: Ticket = { ...next, closedAt: next.state === 'closed' ? (next.closedAt ?? at) : null }
+  // Both columns in one statement: a moment of closing stands only beside a closed ticket.
+  if (settled.state !== now.state || settled.closedAt !== now.closedAt)
+    db.prepare('UPDATE tickets SET state = ?, closed_at = ? WHERE id = ?').run(settled.state, settled.closedAt, id)
+  writeFields(db, tickets, { ...now, state: settled.state, closedAt: settled.closedAt }, settled)
   indexTicket(db, id)
-  return requireTicket(db, id)
-}
-
-interface ItemRow {
-  id: string
-  ticket_id: string
-  family: FamilyId
-  way: ItemWay
-  school: School | null
-  removed: number
-  created_at: string
-}
-
-const toItem = (row: ItemRow): Item => ({
-  id: row.id,
-  family: row.family,
-  way: row.way,
-  school: row.school,
-  removed: row.removed === 1,
-  createdAt: row.created_at,
-})
-const itemColumns: Columns = {
-  table: 'items',
-  fields: { family: plain('family'), way: plain('way'), school: plain('school'), removed: flag('removed') },
+  return settled
 }
 
 export const itemsOfTicket = (db: Db, ticketId: string): Item[] =>
-  db.prepare<[string], ItemRow>('SELECT * FROM items WHERE ticket_id = ? ORDER BY created_at, id').all(ticketId).map(toItem)
+  db
+    .prepare<[string], Row>('SELECT * FROM items WHERE ticket_id = ? ORDER BY rowid')
+    .all(ticketId)
+    .map((row) => recordOf(items, row))
 
 export function requireItem(db: Db, ticketId: string, id: string): Item {
-  const row = db.prepare<[string, string], ItemRow>('SELECT * FROM items WHERE id = ? AND ticket_id = ?').get(id, ticketId)
+  const row = db.prepare<[string, string], Row>('SELECT * FROM items WHERE id = ? AND ticket_id = ?').get(id, ticketId)
   if (!row) throw new ProblemError('not-found', 'There is no such item on this ticket.')
-  return toItem(row)
+  return recordOf(items, row)
 }
 
 export function addItem(db: Db, ticketId: string, id: string, item: NewItem): Item {
+  const known = db.prepare<[string, string], Row>('SELECT * FROM items WHERE id = ? AND ticket_id = ?').get(id, ticketId)
+  if (known) return recordOf(items, known)
   requireOpenTicket(db, ticketId)
-  db.prepare('INSERT INTO items (id, ticket_id, family, way, school, created_at) VALUES (?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING').run(
-    id,
-    ticketId,
-    item.family,
-    item.way,
-    item.school,
-    item.at,
-  )
+  insert(db, items, freshOf(items, id, item), { ticketId })
   return requireItem(db, ticketId, id)
 }
 
 export function changeItem(db: Db, ticketId: string, id: string, changes: readonly Change[]): Item {
   requireOpenTicket(db, ticketId)
-  applyChanges(db, itemColumns, id, requireItem(db, ticketId, id), ItemFields.shape, changes)
-  return requireItem(db, ticketId, id)
+  return applyChanges(db, items, requireItem(db, ticketId, id), ItemFields.shape, changes)
 }

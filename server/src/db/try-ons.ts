@@ -1,91 +1,54 @@
-import type { NewObservation, NewSymptomNote, NewTryOn, Observation, SymptomNote, TryOn } from '@merry-tailor/core'
+import { dayIn, resources, type NewObservation, type NewSymptomNote, type NewTryOn, type Observation, type SymptomNote, type TryOn } from '@merry-tailor/core'
 import { ProblemError } from '../problems.ts'
-import { requireReference } from './dogs.ts'
+import { addFact } from './facts.ts'
 import type { Db } from './open.ts'
+import { requirePiece } from './pieces.ts'
+import { requireReference } from './references.ts'
+import { recordOf, type Row } from './rows.ts'
+import { readShop } from './shop.ts'
 import { requireItem, requireOpenTicket } from './tickets.ts'
 
-interface Row {
-  id: string
-  ticket_id: string
-  item_id: string
-  table_id: string
-  table_version: number | null
-  label: string
-  changed: string
-  at: string
-  by_whom: string
+const { tryOns, observations, symptomNotes } = resources
+
+/** Rounds of a ticket in the order in which they came, each with what was seen in it. */
+export function tryOnsOfTicket(db: Db, ticketId: string): TryOn[] {
+  const parts = (table: 'observations' | 'symptom_notes'): Row[] =>
+    db
+      .prepare<[string], Row>(
+        `SELECT ${table}.* FROM ${table} JOIN try_ons ON try_ons.id = ${table}.try_on_id WHERE try_ons.ticket_id = ? ORDER BY ${table}.seq`,
+      )
+      .all(ticketId)
+  const rounds = db.prepare<[string], Row>('SELECT * FROM try_ons WHERE ticket_id = ? ORDER BY seq').all(ticketId)
+  if (rounds.length === 0) return []
+  const [seen, noted] = [parts('observations'), parts('symptom_notes')]
+  const of = (rows: readonly Row[], id: unknown): Row[] => rows.filter((row) => row['try_on_id'] === id)
+  return rounds.map((row) => ({
+    ...recordOf(tryOns, row),
+    observations: of(seen, row['id']).map((each) => recordOf(observations, each)),
+    symptoms: of(noted, row['id']).map((each) => recordOf(symptomNotes, each)),
+  }))
 }
 
-interface ObservationRow {
-  id: string
-  check_id: string
-  state: Observation['state']
-  grade: Observation['grade']
-  as_typed: string
-  mm: number | null
-  fingers: number | null
-  at: string
-  by_whom: string
+/** What is on the dog must be this ticket's choice, a piece we own, or a size named alone. */
+function mustBeHere(db: Db, ticketId: string, { of, itemId, settings }: NewTryOn): void {
+  requireReference(() => requireItem(db, ticketId, itemId), 'itemId')
+  if ('pieceId' in of) requireReference(() => requirePiece(db, of.pieceId), 'of.pieceId')
+  if ('choiceId' in of && !db.prepare('SELECT 1 FROM choices WHERE id = ? AND item_id = ?').get(of.choiceId, itemId)) {
+    throw new ProblemError('unknown-reference', 'This item has no such choice.', { fields: [{ path: 'of.choiceId', message: 'no such choice' }] })
+  }
+  const odd = settings.find((id) => !db.prepare('SELECT 1 FROM settings WHERE id = ?').get(id))
+  if (odd !== undefined) throw new ProblemError('unknown-reference', 'One of the settings is not kept here.', { fields: [{ path: 'settings', message: odd }] })
 }
 
-interface SymptomRow {
-  id: string
-  symptom: string
-  remedy: number | null
-  present: number
-  at: string
-  by_whom: string
-}
-
-const toObservation = (row: ObservationRow): Observation => ({
-  id: row.id,
-  check: row.check_id,
-  state: row.state,
-  grade: row.grade,
-  asTyped: row.as_typed,
-  mm: row.mm,
-  fingers: row.fingers,
-  at: row.at,
-  by: row.by_whom,
-})
-
-const toSymptomNote = (row: SymptomRow): SymptomNote => ({
-  id: row.id,
-  symptom: row.symptom,
-  remedy: row.remedy,
-  present: row.present === 1,
-  at: row.at,
-  by: row.by_whom,
-})
-
-const withFindings = (db: Db, row: Row): TryOn => ({
-  id: row.id,
-  itemId: row.item_id,
-  tableId: row.table_id,
-  tableVersion: row.table_version,
-  label: row.label,
-  changed: row.changed,
-  at: row.at,
-  by: row.by_whom,
-  observations: db.prepare<[string], ObservationRow>('SELECT * FROM observations WHERE try_on_id = ? ORDER BY at, id').all(row.id).map(toObservation),
-  symptoms: db.prepare<[string], SymptomRow>('SELECT * FROM symptom_notes WHERE try_on_id = ? ORDER BY at, id').all(row.id).map(toSymptomNote),
-})
-
-export const tryOnsOfTicket = (db: Db, ticketId: string): TryOn[] =>
-  db
-    .prepare<[string], Row>('SELECT * FROM try_ons WHERE ticket_id = ? ORDER BY at, id')
-    .all(ticketId)
-    .map((row) => withFindings(db, row))
-
-/** Opens a round: one size on the dog once. */
+/** Opens a round: one thing on the dog once. */
 export function addTryOn(db: Db, ticketId: string, id: string, round: NewTryOn): TryOn {
-  requireOpenTicket(db, ticketId)
-  requireReference(() => requireItem(db, ticketId, round.itemId), 'itemId')
-  db.prepare(
-    `INSERT INTO try_ons (id, ticket_id, item_id, table_id, table_version, label, changed, at, by_whom)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING`,
-  ).run(id, ticketId, round.itemId, round.tableId, round.tableVersion, round.label, round.changed, round.at, round.by)
-  return withFindings(db, db.prepare<[string], Row>('SELECT * FROM try_ons WHERE id = ?').get(id) as Row)
+  addFact(db, tryOns, { ...round, id, on: round.on ?? dayIn(readShop(db).timeZone, round.at) }, { ticketId }, () => {
+    requireOpenTicket(db, ticketId)
+    mustBeHere(db, ticketId, round)
+  })
+  const kept = tryOnsOfTicket(db, ticketId).find((each) => each.id === id)
+  if (!kept) throw new ProblemError('not-found', 'There is no such round on this ticket.')
+  return kept
 }
 
 function requireRound(db: Db, ticketId: string, id: string): void {
@@ -95,25 +58,8 @@ function requireRound(db: Db, ticketId: string, id: string): void {
   }
 }
 
-export function addObservation(db: Db, ticketId: string, roundId: string, id: string, seen: NewObservation): Observation {
-  requireRound(db, ticketId, roundId)
-  db.prepare(
-    `INSERT INTO observations (id, try_on_id, check_id, state, grade, as_typed, mm, fingers, at, by_whom)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING`,
-  ).run(id, roundId, seen.check, seen.state, seen.grade, seen.asTyped, seen.mm, seen.fingers, seen.at, seen.by)
-  return toObservation(db.prepare<[string], ObservationRow>('SELECT * FROM observations WHERE id = ?').get(id) as ObservationRow)
-}
+export const addObservation = (db: Db, ticketId: string, roundId: string, id: string, seen: NewObservation): Observation =>
+  addFact(db, observations, { ...seen, id }, { roundId }, () => requireRound(db, ticketId, roundId))
 
-export function addSymptomNote(db: Db, ticketId: string, roundId: string, id: string, note: NewSymptomNote): SymptomNote {
-  requireRound(db, ticketId, roundId)
-  db.prepare('INSERT INTO symptom_notes (id, try_on_id, symptom, remedy, present, at, by_whom) VALUES (?, ?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING').run(
-    id,
-    roundId,
-    note.symptom,
-    note.remedy,
-    Number(note.present),
-    note.at,
-    note.by,
-  )
-  return toSymptomNote(db.prepare<[string], SymptomRow>('SELECT * FROM symptom_notes WHERE id = ?').get(id) as SymptomRow)
-}
+export const addSymptomNote = (db: Db, ticketId: string, roundId: string, id: string, note: NewSymptomNote): SymptomNote =>
+  addFact(db, symptomNotes, { ...note, id }, { roundId }, () => requireRound(db, ticketId, roundId))

@@ -1,4 +1,5 @@
-import { SupplyAnswer, type SizeTable } from '@merry-tailor/core'
+import type { SizeTable, SupplyAnswer } from '@merry-tailor/core'
+import { SupplyAnswer as AnswerSchema } from '@merry-tailor/core/schemas'
 import { z } from 'zod'
 
 /** Whoever sells us pieces: asked for counts and weeks, never trusted to be there. */
@@ -10,7 +11,7 @@ export interface Supplier {
 /** A fitter waits no longer than this for somebody else's machine. */
 const PATIENCE_MS = 1500
 
-const Answers = z.array(SupplyAnswer).max(2000)
+const Answers = z.array(AnswerSchema).max(2000)
 
 /** A supplier behind HTTP: `POST {base}/stock` with the tables and their size names. */
 export const httpSupplier = (base: string, patienceMs = PATIENCE_MS): Supplier => ({

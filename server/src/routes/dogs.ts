@@ -1,4 +1,5 @@
-import { aboutDog, Changes, Id, Moment, NewDog, NewDogNote, PHOTO_BYTES, PhotoView, line, solveForm, visitsOf, withOwnError } from '@merry-tailor/core'
+import { aboutDog, PHOTO_BYTES, solveForm, visitsOf, withOwnError } from '@merry-tailor/core'
+import { Changes, Id, Moment, NewDog, NewDogNote, PhotoView, line } from '@merry-tailor/core/schemas'
 import { BodySheet, bodySheetSchema, bodySheetToCsv, bodySheetToJson, formSheetToCsv, formSheetToJson, sidePlateSvg } from '@merry-tailor/core/formats'
 import { z } from 'zod'
 import { bodySheetOf, takeBodySheet } from '../db/body-sheets.ts'
@@ -8,7 +9,7 @@ import { addPhoto, pictureOf, removePhoto } from '../db/photos.ts'
 import { dogSheet } from '../db/sheets.ts'
 import { readShop } from '../db/shop.ts'
 import { ProblemError } from '../problems.ts'
-import { inOneTransaction, typed, type Routes } from './typed.ts'
+import { once, typed, type Routes } from './typed.ts'
 
 const params = z.object({ id: Id })
 const part = z.object({ id: Id, partId: Id })
@@ -23,20 +24,21 @@ const fileName = (name: string): string =>
     .replace(/[^A-Za-z0-9-]+/g, '-')
     .replace(/^-+|-+$/g, '') || 'dog'
 
-export const dogRoutes: Routes = (app, db) => {
+export const dogRoutes: Routes = (app, desk) => {
+  const { db } = desk
   const api = typed(app)
   api.get('/api/dogs', () => listDogs(db))
   api.get('/api/dogs/:id', { schema: { params } }, (request) => dogSheet(db, request.params.id))
-  api.put('/api/dogs/:id', { schema: { params, body: NewDog } }, (request) => inOneTransaction(db, () => addDog(db, request.params.id, request.body)))
+  api.put('/api/dogs/:id', { schema: { params, body: NewDog } }, (request) => once(desk, request, () => addDog(db, request.params.id, request.body)))
   api.patch('/api/dogs/:id', { schema: { params, body: Changes } }, (request) =>
-    inOneTransaction(db, () => changeDog(db, request.params.id, request.body.changes)),
+    once(desk, request, () => changeDog(db, request.params.id, request.body.changes)),
   )
 
-  api.put('/api/dogs/:id/notes/:partId', { schema: { params: part, body: NewDogNote } }, ({ params: at, body }) =>
-    inOneTransaction(db, () => addDogNote(db, at.id, at.partId, body)),
+  api.put('/api/dogs/:id/notes/:partId', { schema: { params: part, body: NewDogNote } }, (request) =>
+    once(desk, request, () => addDogNote(db, request.params.id, request.params.partId, request.body)),
   )
-  api.patch('/api/dogs/:id/notes/:partId', { schema: { params: part, body: Changes } }, ({ params: at, body }) =>
-    inOneTransaction(db, () => changeDogNote(db, at.id, at.partId, body.changes)),
+  api.patch('/api/dogs/:id/notes/:partId', { schema: { params: part, body: Changes } }, (request) =>
+    once(desk, request, () => changeDogNote(db, request.params.id, request.params.partId, request.body.changes)),
   )
 
   api.get('/api/dogs/:id/body-sheet.json', { schema: { params } }, (request, reply) => {
@@ -75,7 +77,7 @@ export const dogRoutes: Routes = (app, db) => {
 
   api.put('/api/body-sheets/:id', { bodyLimit: SHEET_LIMIT, schema: { params, body: BodySheet, querystring: z.object({ ownerId: Id }) } }, (request) => {
     if (request.body.dog.id !== request.params.id) throw new ProblemError('bad-request', 'The sheet names another dog than its address.')
-    return inOneTransaction(db, () => takeBodySheet(db, request.body, request.query.ownerId))
+    return once(desk, request, () => takeBodySheet(db, request.body, request.query.ownerId))
   })
   api.get('/api/schemas/body-sheet-1.json', (_, reply) => reply.type('application/schema+json').send(JSON.stringify(bodySheetSchema())))
 
@@ -88,15 +90,22 @@ export const dogRoutes: Routes = (app, db) => {
     (request) => {
       const { body } = request as { body: unknown }
       if (!Buffer.isBuffer(body)) throw new ProblemError('unsupported-type', 'Send a JPEG, PNG or WebP picture.')
-      return inOneTransaction(db, () => addPhoto(db, request.params.id, request.params.partId, request.query, body))
+      return once(desk, request, () => addPhoto(db, request.params.id, request.params.partId, request.query, body))
     },
   )
-  api.delete('/api/dogs/:id/photos/:partId', { schema: { params: part } }, (request) => {
-    inOneTransaction(db, () => removePhoto(db, request.params.id, request.params.partId))
-    return { ok: true }
-  })
+  api.delete('/api/dogs/:id/photos/:partId', { schema: { params: part } }, (request) =>
+    once(desk, request, () => {
+      removePhoto(db, request.params.id, request.params.partId)
+      return { ok: true }
+    }),
+  )
   api.get('/api/photos/:id', { schema: { params } }, (request, reply) => {
     const { type, picture } = pictureOf(db, request.params.id)
-    return reply.header('cache-control', 'private, max-age=31536000, immutable').type(type).send(picture)
+    // No script in a picture can run, whatever its bytes are.
+    return reply
+      .header('cache-control', 'private, max-age=31536000, immutable')
+      .header('content-security-policy', "sandbox; default-src 'none'")
+      .type(type)
+      .send(picture)
   })
 }

@@ -1,18 +1,19 @@
-import { SizeTable } from '@merry-tailor/core'
+import { SizeTable } from '@merry-tailor/core/schemas'
 import { z } from 'zod'
 import { addSizeTable, listSizeTables } from '../db/size-tables.ts'
 import { ProblemError } from '../problems.ts'
-import { inOneTransaction, typed, type Routes } from './typed.ts'
+import { once, typed, type Routes } from './typed.ts'
 
 const params = z.object({ id: z.string().max(60), version: z.coerce.number().int().min(1) })
 
-export const sizeTableRoutes: Routes = (app, db) => {
+export const sizeTableRoutes: Routes = (app, desk) => {
+  const { db } = desk
   const api = typed(app)
   api.get('/api/size-tables', () => listSizeTables(db))
   api.put('/api/size-tables/:id/:version', { schema: { params, body: SizeTable } }, (request) => {
     const { id, version } = request.params
     if (request.body.id !== id || request.body.version !== version)
       throw new ProblemError('bad-request', 'The table names another id or version than its address.')
-    return inOneTransaction(db, () => addSizeTable(db, request.body, new Date().toISOString()))
+    return once(desk, request, () => addSizeTable(db, request.body, new Date().toISOString()))
   })
 }

@@ -1,11 +1,84 @@
-import type { FastifyInstance } from 'fastify'
+import type { FastifyInstance, FastifyRequest } from 'fastify'
 import type { ZodTypeProvider } from 'fastify-type-provider-zod'
-import type { Db } from '../db/open.ts'
+import { randomUUID } from 'node:crypto'
+import { answeredBefore, keepAnswer } from '../db/writes.ts'
+import { ProblemError, problemOf } from '../problems.ts'
+import type { Desk } from '../desk.ts'
+import { newsOf } from '../news.ts'
 
-/** A file of routes: one resource, on the app and its database. */
-export type Routes = (app: FastifyInstance, db: Db) => void
+/** A file of routes: one resource, on the app and its desk. */
+export type Routes = (app: FastifyInstance, desk: Desk) => void
 
 export const typed = (app: FastifyInstance) => app.withTypeProvider<ZodTypeProvider>()
 
-/** Runs one writing request as one transaction that takes the write lock at once. */
-export const inOneTransaction = <T>(db: Db, write: () => T): T => db.transaction(write).immediate()
+/** The id a write was given at the keystroke; whoever gives none gets one here, and can't send it again. */
+export const writeId = (request: FastifyRequest): string | undefined => {
+  const given = request.headers['merry-write']
+  return typeof given === 'string' ? given : undefined
+}
+
+/** A write that was answered before: whoever runs into it in the middle of a request gives the stored answer. */
+export class AnsweredBefore extends Error {
+  readonly status: number
+  readonly answer: unknown
+  constructor(status: number, answer: unknown) {
+    super('answered before')
+    this.status = status
+    this.answer = answer
+  }
+}
+
+/** Tries while somebody else holds the file, ms: others are let through in between. */
+const PAUSES_MS = [20, 40, 80, 160, 320]
+const isBusy = (error: unknown): boolean => (error as { code?: string }).code?.startsWith('SQLITE_BUSY') === true
+
+/**
+ * Runs one writing request as one transaction that takes the write lock at once, and keeps its answer with it: the same
+ * write again gives the same answer, a refusal as well, whatever happened since. What broke (5xx) is never kept.
+ */
+export async function once<T>(desk: Desk, request: FastifyRequest, write: () => T): Promise<T> {
+  for (const pause of PAUSES_MS) {
+    try {
+      return onceNow(desk, request, write)
+    } catch (error) {
+      if (!isBusy(error)) throw error
+      await new Promise((resolve) => setTimeout(resolve, pause))
+    }
+  }
+  return onceNow(desk, request, write)
+}
+
+/** The one dog a request is about; a list of many is about none. */
+const dogOf = (request: FastifyRequest): string | null => (request.url.startsWith('/api/dogs/') ? ((request.params as { id?: string }).id ?? null) : null)
+
+function onceNow<T>({ db, head, news, day, now }: Desk, request: FastifyRequest, write: () => T): T {
+  const id = writeId(request) ?? randomUUID()
+  const outcome = db
+    .transaction((): { answer: T } | { refused: ProblemError } => {
+      const known = answeredBefore(db, id)
+      if (known) throw new AnsweredBefore(known.status, known.answer)
+      try {
+        const answer = db.transaction(write)()
+        head.seq = keepAnswer(db, id, now(), { status: 200, answer })
+        return { answer }
+      } catch (error) {
+        if (!(error instanceof ProblemError) || problemOf(error).status >= 500) throw error
+        head.seq = keepAnswer(db, id, now(), { status: problemOf(error).status, answer: problemOf(error) })
+        return { refused: error }
+      }
+    })
+    .immediate()
+  if ('refused' in outcome) throw outcome.refused
+  const told = newsOf(head.seq, id, request)
+  news.add(told)
+  day.hear(told, dogOf(request))
+  return outcome.answer
+}
+
+/** Keeps a refusal that came before the request reached its handler: what can't be read. */
+export function keepRefusal({ db, head, now }: Desk, request: FastifyRequest, error: ProblemError): void {
+  const id = writeId(request)
+  const problem = problemOf(error)
+  if (id === undefined || problem.status >= 500 || answeredBefore(db, id)) return
+  head.seq = db.transaction(() => keepAnswer(db, id, now(), { status: problem.status, answer: problem })).immediate()
+}

@@ -1,4 +1,5 @@
-import { TableWay, type Lead, type SupplyAnswer } from '@merry-tailor/core'
+import type { Lead, SupplyAnswer } from '@merry-tailor/core'
+import { TableWay } from '@merry-tailor/core/schemas'
 import Fastify, { type FastifyInstance } from 'fastify'
 import { setTimeout as later } from 'node:timers/promises'
 import { z } from 'zod'

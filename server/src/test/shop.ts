@@ -62,12 +62,36 @@ export async function send(app: FastifyInstance, method: Method, url: string, bo
   const options: InjectOptions = { method, url, headers: { host: '127.0.0.1', ...headers } }
   if (body !== undefined) options.payload = body as object
   const answer = await app.inject(options)
-  return { status: answer.statusCode, type: answer.headers['content-type'], body: answer.json<Record<string, never>>(), headers: answer.headers }
+  const json = /json/.test(String(answer.headers['content-type'])) && !/ndjson/.test(String(answer.headers['content-type']))
+  return {
+    status: answer.statusCode,
+    type: answer.headers['content-type'],
+    body: (json ? answer.json() : {}) as Record<string, never>,
+    text: answer.body,
+    headers: answer.headers,
+  }
 }
+
+/** One size chosen from a table, as it is sent. */
+export const sizeChoice = (itemId: string, over: object = {}) => ({
+  itemId, kind: 'size', tableId: 'test-table', tableVersion: 1, labels: ['M'], predicted: [], rulesVersion: 1, overruled: null, at: AT, by: 'Test', ...over,
+}) // prettier-ignore
+
+/** A round as it is sent: something the fitter only names. */
+export const round = (itemId: string, over: object = {}) => ({
+  itemId,
+  of: { named: true },
+  label: 'M',
+  settings: [],
+  changed: '',
+  at: AT,
+  by: 'Test',
+  ...over,
+})
 
 /** Opens a ticket and gives its id. */
 export async function openTicket(app: FastifyInstance, over: object = {}): Promise<string> {
   const id = nextId()
-  await send(app, 'PUT', `/api/tickets/${id}`, { dogId: null, ownerId: null, counter: true, at: AT, by: 'Test', ...over })
+  await send(app, 'PUT', `/api/tickets/${id}`, { dogId: null, ownerId: null, kind: 'counter', at: AT, by: 'Test', ...over })
   return id
 }

@@ -1,101 +1,122 @@
-import 'fake-indexeddb/auto'
-import { USUAL_SHOP, type TicketSheet } from '@merry-tailor/core'
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { baseQuery, type Request } from './base-query'
+import type { DogSheet, ShopFields, TicketSheet } from '@merry-tailor/core'
+import { describe, expect, it, vi } from 'vitest'
+import { store } from '../app/store'
+import { aDog, anItem, AT, aTicket, nextId, testShop, withTestShop } from '../test/shop'
 import { deviceStore } from './device-store'
 import { outbox } from './outbox'
-import { freshSheet } from './recipes'
+import { withWrites } from './recipes'
+import { requestOf } from './requests'
+import { shopApi } from './shop-api'
 
-const AT = '2026-10-05T09:00:00Z'
-const ID = '01900000-0000-7000-8000-000000000190'
-const PATH = `/tickets/${ID}`
+withTestShop()
 
-/** The server's side: questions answer when the test lets them, writes at once. */
-const held: ((answer: Response) => void)[] = []
-let onWrite: () => Promise<Response>
-const json = (body: unknown, status = 200): Response => new Response(JSON.stringify(body), { status })
-const sheet = (): TicketSheet => freshSheet(ID, { dogId: null, ownerId: null, counter: true, at: AT, by: '' }, null, null)
-
-const ask = async (request: Request): Promise<unknown> => (await baseQuery(request, {} as never, {})).data
-const addItem = (id: string, family: string): Request => ({
-  url: `${PATH}/items/${id}`,
-  method: 'PUT',
-  body: {},
-  endpoint: 'addItem',
-  arg: { ticketId: ID, id, body: { family, way: 'stock', school: null, at: AT } },
+const reading = (id: string, mm = 690) => ({
+  act: 'read' as const,
+  id,
+  body: { measure: 'M07', mm, side: 'both' as const, asTyped: String(mm), unit: 'mm' as const, method: 'tape' as const, takenAt: AT, by: 'Ylva' },
 })
-/** A question under way: it has left, its answer has not come. */
-async function leaves(path: string): Promise<{ comesBack: (answer: unknown) => Promise<unknown> }> {
-  const before = held.length
-  const asked = ask(path)
-  await vi.waitFor(() => expect(held).toHaveLength(before + 1))
-  return {
-    comesBack: (answer) => {
-      held[before]?.(json(answer))
-      return asked
-    },
-  }
+const act = (ticketId: string, id = nextId(), mm = 690) => outbox.write('act', { ticketId, act: reading(id, mm) }, requestOf(ticketId, reading(id, mm)))
+const ticket = async (id: string): Promise<TicketSheet> => {
+  const base = (await store.dispatch(shopApi.endpoints.ticket.initiate(id, { forceRefetch: true }))).data
+  return withWrites(`/tickets/${id}`, base ?? null, outbox.state.writes) as TicketSheet
+}
+const seeded = (): string => {
+  const sheet = aTicket({ items: [anItem()] })
+  testShop().tickets.push(sheet)
+  return sheet.ticket.id
 }
 
-beforeEach(async () => {
-  held.length = 0
-  onWrite = () => Promise.resolve(json({}))
+/** Holds the answer to one question back until it is let go. */
+function held(path: string): () => void {
+  const there = globalThis.fetch
+  let go: () => void = () => undefined
   vi.stubGlobal(
     'fetch',
-    vi.fn((_url: string, init: { method?: string } = {}) => (init.method ? onWrite() : new Promise<Response>((resolve) => void held.push(resolve)))),
+    vi.fn(async (url: string, init: RequestInit) => {
+      const answer = await there(url, init)
+      if (url === `/api${path}` && !init.method) await new Promise<void>((resolve) => (go = resolve))
+      return answer
+    }),
   )
-  const db = await deviceStore()
-  await Promise.all([db.clear('outbox'), db.clear('refused'), db.clear('kept')])
-})
-afterEach(async () => {
-  onWrite = () => Promise.resolve(json({}))
-  await outbox.drain()
-  vi.unstubAllGlobals()
-})
+  return () => go()
+}
 
 describe('an answer that left before a write and comes back after it', () => {
-  it('still shows a write begun and finished in between, on the ticket and in the list', async () => {
-    const one = await leaves(PATH)
-    const list = await leaves('/tickets?state=open')
-    await ask(addItem('i1', 'H01'))
-    await ask(addItem('i2', 'H17'))
-    expect(await outbox.waiting()).toEqual([])
-    expect(await one.comesBack(sheet())).toMatchObject({ items: [{ family: 'H01' }, { family: 'H17' }] })
-    expect(await list.comesBack([sheet()])).toMatchObject([{ items: [{ family: 'H01' }, { family: 'H17' }] }])
-    // The copy for when the server is gone has them as well.
-    await vi.waitFor(async () => expect(await (await deviceStore()).get('kept', PATH)).toMatchObject({ items: [{ family: 'H01' }, { family: 'H17' }] }))
+  it('still shows the write, once', async () => {
+    const id = seeded()
+    await ticket(id)
+    const letGo = held(`/tickets/${id}`)
+    const asked = ticket(id)
+    await vi.waitFor(() => expect(vi.mocked(fetch).mock.calls.length).toBeGreaterThan(0))
+    await act(id)
+    letGo()
+    expect((await asked).readings.map((each) => each.mm)).toEqual([690])
+    expect((await ticket(id)).readings).toHaveLength(1)
   })
 
-  it('still shows a write that was under way when it left', async () => {
-    let arrives: (answer: Response) => void = () => undefined
-    onWrite = vi.fn(() => new Promise<Response>((resolve) => (arrives = resolve)))
-    const writing = ask(addItem('i1', 'H03'))
-    await vi.waitFor(() => expect(onWrite).toHaveBeenCalled())
-    const one = await leaves(PATH)
-    arrives(json({}))
-    await writing
-    expect(await one.comesBack(sheet())).toMatchObject({ items: [{ family: 'H03' }] })
-  })
-
-  it('leaves out what the server refused meanwhile, and what was done before it left', async () => {
-    await ask(addItem('i0', 'H02'))
-    const one = await leaves(PATH)
-    onWrite = () => Promise.resolve(json({ code: 'not-takeable' }, 422))
-    await ask(addItem('i1', 'H01'))
-    expect(await one.comesBack(sheet())).toMatchObject({ items: [] })
-  })
-
-  it('changes nothing of an answer that has the write already', async () => {
-    const known = sheet()
-    known.tryOns.push({ id: 't1', observations: [{ id: 'o1' }], symptoms: [] } as never)
-    const one = await leaves(PATH)
-    await ask({ url: `${PATH}/try-ons/t1`, method: 'PUT', body: {}, endpoint: 'addTryOn', arg: { ticketId: ID, id: 't1', body: { at: AT } } })
-    expect(await one.comesBack(known)).toMatchObject({ tryOns: [{ id: 't1', observations: [{ id: 'o1' }] }] })
+  it('C09 shows nothing of what the server refused, and keeps the other device’s row', async () => {
+    const id = seeded()
+    await ticket(id)
+    const theirs = reading(nextId(), 555)
+    const refused = act(nextId(), nextId(), 444)
+    await fetch(`/api/tickets/${id}/readings/${theirs.id}`, {
+      method: 'PUT',
+      body: JSON.stringify(theirs.body),
+      headers: { 'content-type': 'application/json' },
+    })
+    expect((await refused).kind).toBe('refused')
+    expect((await ticket(id)).readings.map((each) => each.mm)).toEqual([555])
   })
 
   it('keeps a changed field of the shop', async () => {
-    const shop = await leaves('/shop')
-    await ask({ url: '/shop', method: 'PATCH', body: {}, endpoint: 'changeShop', arg: [{ field: 'name', from: '', to: 'The Knot' }] })
-    expect(await shop.comesBack({ ...USUAL_SHOP })).toMatchObject({ name: 'The Knot' })
+    const changes = [{ field: 'restSeconds', from: 180, to: 60 }]
+    await store.dispatch(shopApi.endpoints.shop.initiate(undefined))
+    void outbox.write('changeShop', changes, { url: '/shop', method: 'PATCH', body: { changes } })
+    const shown = () => withWrites('/shop', shopApi.endpoints.shop.select(undefined)(store.getState()).data ?? null, outbox.state.writes) as ShopFields
+    expect(shown().restSeconds).toBe(60)
+    await outbox.drain()
+    expect(shown().restSeconds).toBe(60)
+  })
+})
+
+it('C08 the dog’s page has what was just pinned, without asking again', async () => {
+  const sheet = aTicket({ dog: aDog() })
+  testShop().tickets.push(sheet)
+  const dogId = sheet.dog!.id
+  await store.dispatch(shopApi.endpoints.dog.initiate(dogId))
+  await act(sheet.ticket.id)
+  const page = shopApi.endpoints.dog.select(dogId)(store.getState()).data as DogSheet
+  expect(page.tickets[0]?.readings).toMatchObject([{ mm: 690 }])
+})
+
+describe('with the server away', () => {
+  it('shows the last answer at once, with what waits done over it', async () => {
+    const id = seeded()
+    await ticket(id)
+    await vi.waitFor(async () => expect(await (await deviceStore()).get('kept', `/tickets/${id}`)).toBeDefined())
+    const there = globalThis.fetch
+    vi.stubGlobal(
+      'fetch',
+      vi.fn(() => new Promise(() => undefined)),
+    )
+    outbox.reached(false)
+    await act(id)
+    const from = performance.now()
+    expect((await ticket(id)).readings).toHaveLength(1)
+    expect(performance.now() - from).toBeLessThan(800)
+    vi.stubGlobal('fetch', there)
+    outbox.forget()
+  })
+
+  it('C04 never keeps an answer that is not ours', async () => {
+    const id = seeded()
+    await ticket(id)
+    vi.stubGlobal(
+      'fetch',
+      vi.fn(() => Promise.resolve(new Response('<html>Sign in</html>', { status: 200 }))),
+    )
+    expect((await ticket(id)).ticket.id).toBe(id)
+    expect((await (await deviceStore()).get('kept', `/tickets/${id}`))?.data).toMatchObject({ ticket: { id } })
+    outbox.forget()
   })
 })

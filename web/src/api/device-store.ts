@@ -1,21 +1,38 @@
-import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
+import { openDB, type DBSchema, type IDBPDatabase, type IDBPTransaction } from 'idb'
 import type { Problem } from '@merry-tailor/core'
+import { keptOfBefore, writeOfBefore, type KeptBefore, type WriteBefore } from './of-before'
 
-/** A request as it will be sent. */
+/** A request as it will be sent. A photograph's body is the picture itself. */
 export interface WriteRequest {
   url: string
   method: 'PUT' | 'PATCH' | 'POST' | 'DELETE'
   body: unknown
 }
 
-/** A write kept on this device until the server has it. */
+/** Which book a device works with, and how often that was brought back. */
+export interface BookMark {
+  book: string
+  epoch: number
+}
+
+/** The shape of what is kept here; raised when it changes, and then what is of before is brought up or set aside. */
+export const SHAPE = 2
+
+/** A write kept on this device until an answer that names its id has come. */
 export interface WaitingWrite {
   seq: number
-  /** The endpoint and its argument, so that the write can be shown over what the server last said. */
+  shape: number
+  /** Made at the keystroke: sent again under it, the write still counts once. */
+  id: string
+  /** The book it was done in; `null` before this device has heard of any. */
+  book: BookMark | null
+  /** What was done, so that it can be shown over what the server last said. */
   endpoint: string
   arg: unknown
   request: WriteRequest
   at: string
+  /** How far this device's clock was behind the server's, ms. */
+  skewMs: number
 }
 
 /** A write the server refused when it was sent later: it stays until somebody decides. */
@@ -23,22 +40,88 @@ export interface RefusedWrite extends WaitingWrite {
   problem: Partial<Problem>
 }
 
+/** The last answer to a question, with the book it is of. */
+export interface KeptAnswer {
+  shape: number
+  book: BookMark | null
+  seq: number
+  at: string
+  data: unknown
+}
+
 interface Shelves extends DBSchema {
   outbox: { key: number; value: Omit<WaitingWrite, 'seq'> & { seq?: number } }
   refused: { key: number; value: RefusedWrite }
-  kept: { key: string; value: unknown }
+  kept: { key: string; value: KeptAnswer }
+  /** Kept answers of a book as it was before it was brought back: what they have beyond it is offered. */
+  aside: { key: string; value: KeptAnswer }
+  /** What an earlier page kept and this one cannot read. */
+  unread: { key: number; value: unknown }
+  /** Small pictures of dogs, by dog: drawn before any form is solved. */
+  outlines: { key: string; value: { at: string; drawing: unknown } }
 }
 
 let opened: Promise<IDBPDatabase<Shelves>> | null = null
 
-/** This device's own shelves: writes that wait, writes refused, and the last answer to each question. */
+/**
+ * This device's own shelves. A connection that was closed (storage cleared, disk full, a newer page open) is opened
+ * anew at the next use.
+ *
+ * @throws where the device keeps nothing
+ */
 export function deviceStore(): Promise<IDBPDatabase<Shelves>> {
-  opened ??= openDB<Shelves>('merry-tailor', 1, {
-    upgrade: (db) => {
-      db.createObjectStore('outbox', { keyPath: 'seq', autoIncrement: true })
-      db.createObjectStore('refused', { keyPath: 'seq' })
-      db.createObjectStore('kept')
-    },
+  opened ??= open().catch((error: unknown) => {
+    opened = null
+    throw error
   })
   return opened
+}
+
+async function open(): Promise<IDBPDatabase<Shelves>> {
+  const db = await openDB<Shelves>('merry-tailor', SHAPE, {
+    upgrade: async (store, from, _to, transaction) => {
+      if (from < 1) {
+        store.createObjectStore('outbox', { keyPath: 'seq', autoIncrement: true })
+        store.createObjectStore('refused', { keyPath: 'seq' })
+        store.createObjectStore('kept')
+      }
+      if (from < 2) {
+        store.createObjectStore('aside')
+        store.createObjectStore('unread', { autoIncrement: true })
+        store.createObjectStore('outlines')
+        if (from === 1) await bringUp(transaction as unknown as IDBPTransaction<Shelves, ('outbox' | 'refused' | 'kept' | 'unread')[], 'versionchange'>)
+      }
+    },
+    // A newer page wants to change the shelves: this connection gives way, and is opened anew when it is needed.
+    blocking: () => {
+      db.close()
+      opened = null
+    },
+    terminated: () => {
+      opened = null
+    },
+  })
+  return db
+}
+
+/** What a page of before kept, in today's shape; what cannot be read is set aside. */
+async function bringUp(transaction: IDBPTransaction<Shelves, ('outbox' | 'refused' | 'kept' | 'unread')[], 'versionchange'>): Promise<void> {
+  const unread = transaction.objectStore('unread')
+  for (const name of ['outbox', 'refused'] as const) {
+    const shelf = transaction.objectStore(name)
+    for (const old of (await shelf.getAll()) as unknown as WriteBefore[]) {
+      const write = writeOfBefore(old)
+      if (write) await shelf.put(write as RefusedWrite)
+      else {
+        await unread.add(old)
+        await shelf.delete(old.seq)
+      }
+    }
+  }
+  const kept = transaction.objectStore('kept')
+  for (const path of await kept.getAllKeys()) {
+    const copy = keptOfBefore(path, (await kept.get(path)) as unknown as KeptBefore)
+    if (copy) await kept.put(copy, path)
+    else await kept.delete(path)
+  }
 }

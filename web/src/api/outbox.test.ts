@@ -1,135 +1,189 @@
-import 'fake-indexeddb/auto'
-import type { TicketSheet } from '@merry-tailor/core'
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { deviceStore } from './device-store'
-import { outbox, type OutboxState } from './outbox'
-import { freshSheet, withWaiting } from './recipes'
+import type { NewReading, TicketSheet } from '@merry-tailor/core'
+import { describe, expect, it, vi } from 'vitest'
+import { aDog, anItem, AT, aTicket, nextId, testShop, withTestShop } from '../test/shop'
+import { deviceBook } from './book-mark'
+import { deviceStore, type WaitingWrite } from './device-store'
+import { takeLeftOver } from './left-over'
+import { outbox } from './outbox'
+import { toldBy } from './post'
+import { put, requestOf } from './requests'
 
-const AT = '2026-10-05T09:00:00Z'
-const ok = (): Response => new Response('{"kept":true}', { status: 200 })
-const refuse = (status: number, body: object): Response => new Response(JSON.stringify(body), { status })
-const request = (n: number) => ({ url: `/tickets/t/readings/${n}`, method: 'PUT' as const, body: { n } })
-let answers: (call: { url: string; body: string }) => Response | Promise<Response>
-const sent: string[] = []
+withTestShop()
 
-beforeEach(async () => {
-  sent.length = 0
-  const db = await deviceStore()
-  await db.clear('outbox')
-  await db.clear('refused')
-  answers = ok
-  vi.stubGlobal(
-    'fetch',
-    vi.fn(async (url: string, init: { body: string }) => {
-      const answer = await answers({ url, body: init.body })
-      sent.push(url)
-      return answer
-    }),
-  )
-  await outbox.drain()
-})
-afterEach(() => {
-  vi.unstubAllGlobals()
-})
-
-const away = (): Promise<Response> => Promise.reject(new TypeError('no network'))
+const body = (mm: number): NewReading => ({ measure: 'M07', mm, side: 'both', asTyped: String(mm), unit: 'mm', method: 'tape', takenAt: AT, by: 'Ylva' })
+const read = (ticketId: string, mm: number, id = nextId()) => {
+  const act = { act: 'read' as const, id, body: body(mm) }
+  return outbox.write('act', { ticketId, act }, requestOf(ticketId, act))
+}
+const shelf = async (): Promise<WaitingWrite[]> => (await (await deviceStore()).getAll('outbox')) as WaitingWrite[]
+const onServer = async (ticketId: string): Promise<TicketSheet> => (await (await fetch(`/api/tickets/${ticketId}`)).json()) as TicketSheet
+/** Opens a ticket, and lets the device hear which book is there. */
+async function openTicket(): Promise<string> {
+  const sheet = aTicket({ items: [anItem()] })
+  testShop().tickets.push(sheet)
+  deviceBook.hear(toldBy((await fetch('/api/health')).headers)!)
+  return sheet.ticket.id
+}
+/** The server is gone, or somebody else answers, until it is back. */
+function away(answer: (url: string) => Promise<Response> = () => Promise.reject(new Error('gone'))): () => void {
+  const there = globalThis.fetch
+  vi.stubGlobal('fetch', vi.fn(answer))
+  return () => vi.stubGlobal('fetch', there)
+}
 
 describe('the outbox', () => {
-  it('sends a write and takes it off when the server has it', async () => {
-    expect(await outbox.write('act', {}, request(1))).toEqual({ kind: 'sent', data: { kept: true } })
-    expect(await outbox.waiting()).toEqual([])
+  it('sends a write and takes it off once an answer names its id', async () => {
+    const ticket = await openTicket()
+    expect(await read(ticket, 690)).toMatchObject({ kind: 'sent', data: { mm: 690 } })
+    expect(await shelf()).toEqual([])
+    expect((await onServer(ticket)).readings).toMatchObject([{ mm: 690 }])
   })
 
   it('keeps what cannot be sent and sends it later, in order', async () => {
-    answers = away
-    for (const n of [1, 2, 3]) expect(await outbox.write('act', { n }, request(n))).toEqual({ kind: 'kept-here' })
-    expect((await outbox.waiting()).map((write) => write.request.url)).toEqual([1, 2, 3].map((n) => `/tickets/t/readings/${n}`))
-    answers = ok
-    expect((await outbox.write('act', { n: 4 }, request(4))).kind).toBe('sent')
-    expect(sent).toEqual([1, 2, 3, 4].map((n) => `/api/tickets/t/readings/${n}`))
-    expect(await outbox.waiting()).toEqual([])
-  })
-
-  it('sends what is not on the shelf yet when the page goes away, so that it outlives the page', async () => {
-    outbox.start()
-    const writing = outbox.write('act', {}, request(7))
-    window.dispatchEvent(new Event('pagehide'))
-    expect(vi.mocked(fetch).mock.calls.filter(([, init]) => init?.keepalive)).toMatchObject([['/api/tickets/t/readings/7', { method: 'PUT', body: '{"n":7}' }]])
-    await writing
-    // Once it is on the shelf, the next start sends it: nothing more to do.
-    window.dispatchEvent(new Event('pagehide'))
-    expect(vi.mocked(fetch).mock.calls.filter(([, init]) => init?.keepalive)).toHaveLength(1)
-  })
-
-  it('counts a gateway without a server as the server gone', async () => {
-    answers = () => refuse(503, {})
-    expect((await outbox.write('act', {}, request(1))).kind).toBe('kept-here')
-    expect(await outbox.waiting()).toHaveLength(1)
-  })
-
-  it('tells a refusal to whoever waits for it, and keeps a late one until somebody decides', async () => {
-    answers = () => refuse(422, { code: 'not-takeable' })
-    expect(await outbox.write('act', {}, request(1))).toMatchObject({ kind: 'refused', status: 422, data: { code: 'not-takeable' } })
-    answers = away
-    await outbox.write('changeDog', { id: 'd', changes: [] }, { url: '/dogs/d', method: 'PATCH', body: { changes: [{ field: 'weightKg', from: 1, to: 2 }] } })
-    answers = () => refuse(409, { code: 'stale-edit', conflicts: [{ field: 'weightKg', yours: 2, theirs: 3 }] })
-    const states: OutboxState[] = []
-    const stop = outbox.onChange((state) => states.push(state))
+    const ticket = await openTicket()
+    const back = away()
+    expect(await read(ticket, 690)).toEqual({ kind: 'kept-here' })
+    expect(await read(ticket, 692)).toEqual({ kind: 'kept-here' })
+    expect(outbox.state).toMatchObject({ waiting: 2, reached: false })
+    back()
+    outbox.reached(true)
     await outbox.drain()
-    await vi.waitFor(() => expect(states.at(-1)?.refused).toHaveLength(1))
-    const [late] = states.at(-1)?.refused ?? []
-    expect(late?.problem.conflicts).toMatchObject([{ theirs: 3 }])
-    answers = ok
-    await outbox.decide(late?.seq ?? 0, { url: '/dogs/d', method: 'PATCH', body: { changes: [{ field: 'weightKg', from: 3, to: 2 }] } })
-    await vi.waitFor(() => expect(states.at(-1)).toMatchObject({ waiting: 0, refused: [] }))
-    expect(sent.at(-1)).toBe('/api/dogs/d')
-    stop()
+    expect((await onServer(ticket)).readings.map((each) => each.mm)).toEqual([690, 692])
+    expect(await shelf()).toEqual([])
   })
 
-  it('tells when late writes have arrived', async () => {
-    const arrived = vi.fn()
-    const stop = outbox.onArrived(arrived)
-    await outbox.write('act', {}, request(1))
-    expect(arrived).not.toHaveBeenCalled()
-    answers = away
-    await outbox.write('act', {}, request(2))
-    answers = ok
+  it('C04 an answer that is not ours takes nothing off the shelf: a captive page, another program, an unreadable body, a server that broke', async () => {
+    const ticket = await openTicket()
+    const said = { 'merry-book': deviceBook.mark!.book, 'merry-epoch': '1', 'merry-seq': '1', 'merry-time': new Date().toISOString() }
+    const answers: (() => Response)[] = [
+      () => new Response('<html>Sign in</html>', { status: 200 }),
+      () => new Response('{"ok":true}', { status: 200 }),
+      () => new Response('not json', { status: 200, headers: said }),
+      () => new Response('{"ok":true}', { status: 200, headers: said }),
+      () => new Response('{"code":"unexpected"}', { status: 500, headers: said }),
+      () => new Response('{"code":"cannot-keep-now","detail":"The disk is full."}', { status: 503, headers: said }),
+    ]
+    for (const answer of answers) {
+      const back = away(() => Promise.resolve(answer()))
+      expect((await read(ticket, 690)).kind).toBe('kept-here')
+      back()
+    }
+    expect(await shelf()).toHaveLength(answers.length)
+    expect(outbox.state.why).toBe('The disk is full.')
+    outbox.reached(true)
     await outbox.drain()
-    expect(arrived).toHaveBeenCalled()
-    stop()
-  })
-})
-
-describe('withWaiting', () => {
-  const sheet = (): TicketSheet => freshSheet('0190', { dogId: null, ownerId: null, counter: true, at: AT, by: '' }, null, null)
-  const write = (endpoint: string, arg: unknown) => ({ seq: 1, endpoint, arg, request: request(1), at: AT })
-  const reading = { measure: 'M07', mm: 700, side: 'both', asTyped: '70', unit: 'cm', method: 'tape', takenAt: AT, by: '' }
-
-  it('shows waiting readings and edits over the last answer, and leaves the answer itself alone', () => {
-    const answer = sheet()
-    const waiting = [
-      write('act', { ticketId: '0190', act: { act: 'read', id: 'r1', body: reading } }),
-      write('changeTicket', { ticketId: '0190', changes: [{ field: 'notes', from: '', to: 'by lamp' }] }),
-      write('act', { ticketId: 'another', act: { act: 'read', id: 'r2', body: reading } }),
-    ]
-    const shown = withWaiting('/tickets/0190', answer, waiting) as TicketSheet
-    expect(shown.readings.map((each) => each.id)).toEqual(['r1'])
-    expect(shown.ticket.notes).toBe('by lamp')
-    expect(answer.readings).toEqual([])
+    expect((await onServer(ticket)).readings).toHaveLength(answers.length)
   })
 
-  it('makes a ticket, its dog and its owner of what waits when nothing came from the server', () => {
-    const waiting = [
-      write('addDog', { id: 'd1', body: { name: 'Tern', ownerId: 'o1', at: AT } }),
-      write('addOwner', { id: 'o1', body: { name: 'Runa', at: AT } }),
-      write('addTicket', { id: '0191', body: { dogId: 'd1', ownerId: null, counter: false, at: AT, by: '' } }),
-      write('addItem', { ticketId: '0191', id: 'i1', body: { family: 'H01', way: 'stock', school: null, at: AT } }),
-    ]
-    expect(withWaiting('/tickets/0191', null, waiting)).toMatchObject({ dog: { name: 'Tern' }, owner: { name: 'Runa' }, items: [{ family: 'H01' }] })
-    expect(withWaiting('/tickets/0199', null, waiting)).toBeNull()
-    const list = withWaiting('/tickets?state=open', [sheet()], waiting) as TicketSheet[]
-    expect(list.map((each) => each.ticket.id)).toEqual(['0191', '0190'])
-    expect(withWaiting('/dogs', [], waiting)).toMatchObject([{ name: 'Tern' }])
-    expect(withWaiting('/size-tables', ['as it was'], waiting)).toEqual(['as it was'])
+  it('C12 a network that swallows packets costs no act more than a second, and none once it is known', async () => {
+    const ticket = await openTicket()
+    outbox.patienceMs = 1000
+    const back = away(() => new Promise(() => undefined))
+    const from = performance.now()
+    expect((await read(ticket, 690)).kind).toBe('kept-here')
+    expect(performance.now() - from).toBeLessThan(1900)
+    outbox.reached(false)
+    const known = performance.now()
+    expect((await read(ticket, 691)).kind).toBe('kept-here')
+    expect(performance.now() - known).toBeLessThan(700)
+    back()
+    outbox.forget()
+  })
+
+  it('A32 C05 a write sent again under its id counts once, whatever was done since', async () => {
+    const dog = aDog({ weightKg: 20 })
+    testShop().dogs.push(dog)
+    const change = (from: number, to: number) => ({ url: `/dogs/${dog.id}`, method: 'PATCH' as const, body: { changes: [{ field: 'weightKg', from, to }] } })
+    await outbox.write('changeDog', { id: dog.id, changes: [] }, change(20, 21))
+    const first = vi.mocked(fetch).mock.calls.find(([url, init]) => String(url).includes(dog.id) && init?.method === 'PATCH')
+    await outbox.write('changeDog', { id: dog.id, changes: [] }, change(21, 20))
+    const again = await fetch(first![0], first![1])
+    expect([again.status, ((await again.json()) as { weightKg: number }).weightKg]).toEqual([200, 21])
+    const now = (await (await fetch(`/api/dogs/${dog.id}`)).json()) as { dog: { weightKg: number } }
+    expect(now.dog.weightKg).toBe(20)
+  })
+
+  it('tells a refusal to whoever waits for it', async () => {
+    expect(await read(nextId(), 690)).toMatchObject({ kind: 'refused', status: 404, data: { code: 'not-found' } })
+    expect(await shelf()).toEqual([])
+    expect(outbox.state.refused).toEqual([])
+  })
+
+  it('C14 a late refusal holds back what hangs on it, once, and lets the rest through', async () => {
+    const ticket = await openTicket()
+    const gone = nextId()
+    const back = away()
+    await outbox.write('addTicket', { id: gone, body: {} }, put(`/tickets/${gone}`, { dogId: nextId(), ownerId: null, kind: 'real', at: AT, by: '' }))
+    await read(gone, 690)
+    await read(gone, 691)
+    await read(ticket, 700)
+    back()
+    outbox.reached(true)
+    await outbox.drain()
+    expect((await onServer(ticket)).readings).toMatchObject([{ mm: 700 }])
+    const [refused] = outbox.state.refused
+    expect([outbox.state.refused.length, refused?.endpoint, outbox.state.held[refused!.seq]]).toEqual([1, 'addTicket', 2])
+    // Sent again as it can be: under a new id, in its old place, and what hung on it follows.
+    await outbox.decide(refused!.seq, put(`/tickets/${gone}`, { dogId: null, ownerId: null, kind: 'counter', at: AT, by: '' }))
+    expect((await onServer(gone)).readings.map((each) => each.mm)).toEqual([690, 691])
+    expect([await shelf(), outbox.state.refused]).toEqual([[], []])
+  })
+
+  it('lets a refused write go with what can never be without it', async () => {
+    const gone = nextId()
+    const back = away()
+    await outbox.write('addTicket', { id: gone, body: {} }, put(`/tickets/${gone}`, { dogId: nextId(), ownerId: null, kind: 'real', at: AT, by: '' }))
+    await read(gone, 690)
+    back()
+    outbox.reached(true)
+    await outbox.drain()
+    await outbox.decide(outbox.state.refused[0]!.seq, null)
+    expect([await shelf(), outbox.state.refused, outbox.state.writes]).toEqual([[], [], []])
+  })
+
+  it('C03 is told by another tab what became of its write, and waits for none for ever', async () => {
+    const ticket = await openTicket()
+    let answered: (answer: Response) => void = () => undefined
+    const back = away(() => new Promise((resolve) => (answered = resolve)))
+    const mine = read(ticket, 690)
+    await vi.waitFor(async () => expect(await shelf()).toHaveLength(1))
+    // The other tab sends it, takes it off the shelf, and goes before it can tell.
+    const db = await deviceStore()
+    await db.delete('outbox', (await shelf())[0]!.seq)
+    await outbox.refresh()
+    expect((await mine).kind).toBe('kept-here')
+    expect(outbox.state.writes).toEqual([])
+    answered(new Response('gone', { status: 502 }))
+    back()
+  })
+
+  it('A24 leaves what is not on the shelf where the next page finds it', async () => {
+    const ticket = await openTicket()
+    await outbox.start()
+    const done = read(ticket, 690)
+    window.dispatchEvent(new Event('pagehide'))
+    expect(takeLeftOver()).toMatchObject([{ endpoint: 'act', arg: { ticketId: ticket } }])
+    expect(takeLeftOver()).toEqual([])
+    await done
+  })
+
+  it('A15 puts a write on the disk, not only in memory', async () => {
+    const db = await deviceStore()
+    const asked = vi.spyOn(db, 'transaction')
+    await read(await openTicket(), 690)
+    expect(asked).toHaveBeenCalledWith('outbox', 'readwrite', { durability: 'strict' })
+  })
+
+  it('A02 sends nothing to another book, and tells the two apart', async () => {
+    const ticket = await openTicket()
+    deviceBook.adopt({ book: nextId(), epoch: 1 })
+    expect(await Promise.race([read(ticket, 690), new Promise((resolve) => setTimeout(() => resolve('waits'), 300))])).toBe('waits')
+    expect(deviceBook.other).not.toBeNull()
+    expect(await shelf()).toHaveLength(1)
+    // The book it was done in is open again: it goes in there alone.
+    deviceBook.adopt(deviceBook.other!)
+    expect([outbox.state.writes.length, outbox.state.elsewhere]).toEqual([0, 1])
+    expect((await onServer(ticket)).readings).toEqual([])
+    outbox.forget()
   })
 })

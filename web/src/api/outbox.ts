@@ -1,165 +1,257 @@
 import type { Problem } from '@merry-tailor/core'
-import { deviceStore, type RefusedWrite, type WaitingWrite, type WriteRequest } from './device-store'
+import { v7 as uuid } from 'uuid'
+import { deviceBook, isOfBook } from './book-mark'
+import { deviceStore, SHAPE, type BookMark, type RefusedWrite, type WaitingWrite, type WriteRequest } from './device-store'
+import { heldBack } from './held-back'
+import { leaveOver, takeLeftOver } from './left-over'
+import type { NamedWrite } from './named-writes'
+import { post, type Posted } from './post'
 
 /** What became of a write: the server has it, it waits here, or the server refused it. */
 export type Sent = { kind: 'sent'; data: unknown } | { kind: 'kept-here' } | { kind: 'refused'; status: number; data: Partial<Problem> }
 
 /** How the outbox stands: told after every change. */
 export interface OutboxState {
+  /** Everything done here that no answer has come for, in order: what is shown is the server's answer and this. */
+  writes: readonly NamedWrite[]
+  /** Of these, how many wait longer than a moment. */
   waiting: number
+  /** How many are of another book than the one this device works with. */
+  elsewhere: number
   refused: RefusedWrite[]
+  /** How many are held back, by the refused write to blame. */
+  held: Readonly<Record<number, number>>
   reached: boolean
+  /** Why the server could not take what it was sent, in its words; `null` when it did or was not reached. */
+  why: string | null
+  /** When the server last took something. */
+  savedAt: string | null
+  /** Why this device can keep nothing; `null` when it can. */
+  cannotKeep: string | null
 }
 
-type Listener = (state: OutboxState) => void
-
-/** A write as whoever did it named it. */
-export interface NamedWrite {
-  endpoint: string
-  arg: unknown
+/** A write the server has answered, with its place among all writes of that book. */
+export interface Arrived extends NamedWrite {
+  id: string
+  seq: number
+  book: BookMark
 }
 
-/** How long one request may take before the server counts as gone. */
-const TIMEOUT_MS = 15_000
-const RETRY_MS = 3_000
-/** So many are read from the device at once. */
-const BATCH = 50
-
-/** Gateways that stand before a server that is gone answer these. */
-const GONE = new Set([502, 503, 504])
-
-const callOf = ({ method, body }: WriteRequest): RequestInit => ({
-  method,
-  ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
-})
-
-async function post(request: WriteRequest): Promise<Sent> {
-  let answer: Response
-  try {
-    answer = await fetch(`/api${request.url}`, { ...callOf(request), signal: AbortSignal.timeout(TIMEOUT_MS) })
-  } catch {
-    return { kind: 'kept-here' }
-  }
-  if (GONE.has(answer.status)) return { kind: 'kept-here' }
-  const data = (await answer.json().catch(() => ({}))) as Partial<Problem>
-  return answer.ok ? { kind: 'sent', data } : { kind: 'refused', status: answer.status, data }
+interface Pending extends WaitingWrite {
+  /** Whoever did it was told that it is kept. */
+  keptHere: boolean
 }
+
+type StateListener = (state: OutboxState) => void
+type ArrivedListener = (arrived: readonly Arrived[], late: boolean) => void
+
+/** So long, where nothing else is said. */
+const PATIENCE_MS = 1000
+/** Pauses between tries, growing. */
+const PAUSES_MS = [1000, 2000, 4000, 8000, 15_000, 30_000]
+
+type Told = { said: 'added' } | { said: 'settled'; seq: number; sent: Sent; arrived: Arrived | null } | { said: 'decided' }
 
 /**
- * Writes in the order in which they were done, each kept on the device before it is sent, and taken off only when the
- * server has answered. One drain runs at a time over all tabs; ids made here let a write be sent twice and count once.
+ * Writes in the order in which they were done, each kept on the device before it is sent, and taken off only when an
+ * answer that names its id has come. One drain runs at a time over all tabs, and whoever sends tells the others.
  */
 class Outbox {
-  readonly #listeners = new Set<Listener>()
-  readonly #arrivedListeners = new Set<() => void>()
-  /** Writes of this tab nobody knows the end of, and those begun while a question is out. */
-  readonly #underWay = new Set<NamedWrite>()
-  readonly #witnesses = new Set<Set<NamedWrite>>()
-  /** Writes on their way to this device's shelf: a page that closes now would lose them. */
-  readonly #unshelved = new Set<WriteRequest>()
+  readonly #states = new Set<StateListener>()
+  readonly #arrivals = new Set<ArrivedListener>()
+  /** What waits, over all tabs, by its place. Writes not on the shelf yet stand at its end under places below zero. */
+  #pending = new Map<number, Pending>()
+  #refused: RefusedWrite[] = []
   /** Writes of this tab that somebody awaits. */
-  readonly #awaited = new Map<number, (sent: Sent) => void>()
-  #timer: ReturnType<typeof setTimeout> | null = null
+  readonly #awaited = new Map<string, (sent: Sent) => void>()
+  /** Ids of what this device did itself: news of them is none. */
+  readonly #own = new Set<string>()
+  #unshelved = 0
   #reached = true
-  /** A drain under way, and one more that must follow it. */
+  #tries = 0
+  #timer: ReturnType<typeof setTimeout> | null = null
+  #why: string | null = null
+  #savedAt: string | null = null
+  #cannotKeep: string | null = null
+  /** No act waits longer than this for a network that swallows packets, ms. */
+  patienceMs = PATIENCE_MS
   #draining: Promise<void> | null = null
-  #following: Promise<void> | null = null
+  #again = false
+  /** Counts how often it began anew. */
+  #life = 0
+  #channel: BroadcastChannel | null = null
 
   /** @returns stops telling */
-  onChange(listener: Listener): () => void {
-    this.#listeners.add(listener)
-    return () => void this.#listeners.delete(listener)
+  onChange(listener: StateListener): () => void {
+    this.#states.add(listener)
+    return () => void this.#states.delete(listener)
   }
 
-  /** Told when writes of earlier arrived, or another tab sent some: what is shown may be old. */
-  onArrived(listener: () => void): () => void {
-    this.#arrivedListeners.add(listener)
-    return () => void this.#arrivedListeners.delete(listener)
+  /** Told of every write the server has taken, of this tab and of others; `late` when nobody waited for it any more. */
+  onArrived(listener: ArrivedListener): () => void {
+    this.#arrivals.add(listener)
+    return () => void this.#arrivals.delete(listener)
   }
 
-  /** Begins to watch: another tab's doings, the network coming back, and what was left from before. */
-  start(): void {
-    const channel = this.#channel()
-    channel?.addEventListener('message', () => {
-      void this.#tell()
-      for (const arrived of this.#arrivedListeners) arrived()
-    })
-    window.addEventListener('online', () => void this.drain())
+  isOwn(id: string): boolean {
+    return this.#own.has(id)
+  }
+
+  get isReached(): boolean {
+    return this.#reached
+  }
+
+  /** Begins to watch: other tabs, the network coming back, and what was left from before. */
+  async start(): Promise<void> {
+    this.#listen()
+    window.addEventListener('online', () => this.#soon())
     document.addEventListener('visibilitychange', () => {
-      if (document.visibilityState === 'visible') void this.drain()
+      if (document.visibilityState === 'visible') this.#soon()
     })
     window.addEventListener('pagehide', () => this.#lastCall())
-    void this.#tell()
+    deviceBook.onChange(() => {
+      this.#tell()
+      this.#soon()
+    })
+    for (const write of takeLeftOver()) await this.#shelve(write)
+    await this.refresh()
+    void (navigator as { storage?: { persist?: () => Promise<boolean> } }).storage?.persist?.().catch(() => false)
     void this.drain()
   }
 
-  /** The page goes away: what is not on the shelf yet is sent so that it outlives the page. Sent twice it counts once. */
+  #listen(): void {
+    if (this.#channel || typeof BroadcastChannel === 'undefined') return
+    this.#channel = new BroadcastChannel('merry-tailor-outbox')
+    this.#channel.addEventListener('message', ({ data }: MessageEvent<Told>) => {
+      if (data.said === 'settled') this.#settle(data.seq, data.sent, data.arrived)
+      else void this.refresh()
+    })
+  }
+
+  #say(told: Told): void {
+    this.#listen()
+    this.#channel?.postMessage(told)
+  }
+
+  /** The page goes away: what is not on the shelf yet is left where the next page finds it. */
   #lastCall(): void {
-    for (const request of this.#unshelved) void fetch(`/api${request.url}`, { ...callOf(request), keepalive: true }).catch(() => undefined)
+    const left = [...this.#pending.values()].filter((write) => write.seq < 0)
+    leaveOver(left.map(({ seq: _, keptHere: __, ...write }) => write))
+    // Nothing stands before them: they may as well go now. Sent twice they count once.
+    if (left.length === this.#pending.size) for (const write of left) void post(write, deviceBook.mark)
   }
 
-  #held: BroadcastChannel | null = null
-  #channel(): BroadcastChannel | null {
-    if (typeof BroadcastChannel === 'undefined') return null
-    this.#held ??= new BroadcastChannel('merry-tailor-outbox')
-    return this.#held
-  }
-
-  /** Writes not yet with the server, oldest first. */
-  async waiting(): Promise<WaitingWrite[]> {
-    const db = await deviceStore()
-    return (await db.getAll('outbox')) as WaitingWrite[]
-  }
-
-  /**
-   * Collects this tab's writes from now on, with those under way, in order and without the refused: an answer that left
-   * the server before one of them may come back after it.
-   *
-   * @returns what was collected, and `end` to stop
-   */
-  witness(): { writes: ReadonlySet<NamedWrite>; end: () => void } {
-    const writes = new Set(this.#underWay)
-    this.#witnesses.add(writes)
-    return { writes, end: () => void this.#witnesses.delete(writes) }
-  }
-
-  /** Keeps a write and sends it, and everything before it. Resolves once it is known what became of it. */
-  async write(endpoint: string, arg: unknown, request: WriteRequest): Promise<Sent> {
-    const own = { endpoint, arg }
-    this.#underWay.add(own)
-    for (const writes of this.#witnesses) writes.add(own)
+  /** Reads what waits from the shelf, which other tabs fill too. */
+  async refresh(): Promise<void> {
     try {
-      const sent = await this.#send(endpoint, arg, request)
-      if (sent.kind === 'refused') for (const writes of this.#witnesses) writes.delete(own)
-      return sent
-    } finally {
-      this.#underWay.delete(own)
+      const db = await deviceStore()
+      const shelf = (await db.getAll('outbox')) as WaitingWrite[]
+      const here = new Map<number, Pending>()
+      for (const write of shelf) {
+        here.set(write.seq, { ...write, keptHere: this.#pending.get(write.seq)?.keptHere ?? !this.#awaited.has(write.id) })
+        this.#own.add(write.id)
+      }
+      // What is on its way to the shelf, and what the shelf would not take, is only here.
+      for (const write of this.#pending.values()) if (write.seq < 0 && ![...here.values()].some((each) => each.id === write.id)) here.set(write.seq, write)
+      this.#refused = await db.getAll('refused')
+      this.#letGoOfGone(here)
+      this.#pending = here
+    } catch (error) {
+      this.#cannotKeep = whyNot(error)
+    }
+    this.#tell()
+  }
+
+  /** What stood on the shelf and is gone was settled by another tab: nobody waits for it for ever. */
+  #letGoOfGone(here: ReadonlyMap<number, Pending>): void {
+    for (const write of this.#pending.values()) {
+      if (here.has(write.seq) || [...here.values()].some((each) => each.id === write.id)) continue
+      const refused = this.#refused.find((each) => each.id === write.id)
+      this.#awaited.get(write.id)?.(refused ? { kind: 'refused', status: refused.problem.status ?? 400, data: refused.problem } : { kind: 'kept-here' })
+      this.#awaited.delete(write.id)
     }
   }
 
-  async #send(endpoint: string, arg: unknown, request: WriteRequest): Promise<Sent> {
-    this.#unshelved.add(request)
-    const db = await deviceStore()
-    const seq = await db.add('outbox', { endpoint, arg, request, at: new Date().toISOString() }).finally(() => this.#unshelved.delete(request))
-    const sent = new Promise<Sent>((resolve) => this.#awaited.set(seq, resolve))
-    if (!this.#reached) void this.#tell()
+  /** Keeps a write and sends it, and everything before it. Shown at once; resolves once it is known what became of it. */
+  async write(endpoint: string, arg: unknown, request: WriteRequest): Promise<Sent> {
+    const write: Omit<WaitingWrite, 'seq'> = {
+      shape: SHAPE,
+      id: uuid(),
+      book: deviceBook.mark,
+      endpoint,
+      arg,
+      request,
+      at: new Date().toISOString(),
+      skewMs: deviceBook.skewMs,
+    }
+    this.#own.add(write.id)
+    const sent = new Promise<Sent>((resolve) => this.#awaited.set(write.id, resolve))
+    // Shown in the same frame, before any shelf has answered.
+    const place = -(this.#unshelved += 1)
+    this.#pending.set(place, { ...write, seq: place, keptHere: false })
+    this.#tell()
+    const seq = await this.#shelve(write, place)
+    if (!this.#reached && seq > 0) this.#keptHere(write.id)
+    else {
+      const timer = setTimeout(() => this.#keptHere(write.id), this.patienceMs)
+      void sent.finally(() => clearTimeout(timer))
+    }
     void this.drain()
     return sent
+  }
+
+  /** Puts a write on the shelf; where the device keeps nothing it stays in this page. */
+  async #shelve(write: Omit<WaitingWrite, 'seq'>, place?: number): Promise<number> {
+    try {
+      const db = await deviceStore()
+      // Strict: "kept here" means on the disk, also when the battery goes flat.
+      const shelf = db.transaction('outbox', 'readwrite', { durability: 'strict' })
+      const [seq] = await Promise.all([shelf.store.add(write), shelf.done])
+      this.#cannotKeep = null
+      if (place !== undefined && this.#pending.delete(place)) this.#pending.set(seq, { ...write, seq, keptHere: false })
+      this.#say({ said: 'added' })
+      return seq
+    } catch (error) {
+      this.#cannotKeep = whyNot(error)
+      this.#tell()
+      return place ?? 0
+    }
+  }
+
+  #keptHere(id: string): void {
+    const awaited = this.#awaited.get(id)
+    if (!awaited) return
+    for (const write of this.#pending.values()) if (write.id === id) write.keptHere = true
+    this.#awaited.delete(id)
+    awaited({ kind: 'kept-here' })
+    this.#tell()
+  }
+
+  #soon(): void {
+    this.#tries = 0
+    if (this.#timer) clearTimeout(this.#timer)
+    this.#timer = null
+    void this.drain()
   }
 
   /** Sends what waits, in order, until it is empty or the server is gone. Asked for in the middle of a drain, one more follows it. */
   drain(): Promise<void> {
     if (this.#draining) {
-      this.#following ??= this.#draining.then(() => {
-        this.#following = null
-        return this.drain()
-      })
-      return this.#following
+      this.#again = true
+      return this.#draining
     }
-    this.#draining = this.#locked(() => this.#sendAll()).finally(() => {
+    const draining = this.#locked(async () => {
+      do {
+        this.#again = false
+        await this.#sendAll()
+      } while (this.#again && this.#reached)
+    }).finally(() => {
+      if (this.#draining !== draining) return
       this.#draining = null
+      if (this.#again && this.#reached) void this.drain()
     })
-    return this.#draining
+    this.#draining = draining
+    return draining
   }
 
   async #locked(work: () => Promise<void>): Promise<void> {
@@ -169,82 +261,207 @@ class Outbox {
   }
 
   async #sendAll(): Promise<void> {
-    const db = await deviceStore()
-    let late = 0
+    const sent = new Set<string>()
+    const life = this.#life
     for (;;) {
-      const batch = (await db.getAll('outbox', null, BATCH)) as WaitingWrite[]
-      if (batch.length === 0) break
-      /** Writes the server has answered: taken off together. Sent again after a crash they still count once, by their ids. */
-      const done: number[] = []
-      for (const write of batch) {
-        const sent = await post(write.request)
-        this.#reached = sent.kind !== 'kept-here'
-        if (sent.kind === 'kept-here') break
-        const awaited = this.#awaited.get(write.seq)
-        if (sent.kind === 'refused' && !awaited) await db.put('refused', { ...write, problem: sent.data })
-        this.#awaited.delete(write.seq)
-        done.push(write.seq)
-        if (awaited) awaited(sent)
-        else late += 1
-      }
-      const shelf = db.transaction('outbox', 'readwrite')
-      await Promise.all([...done.map((seq) => shelf.store.delete(seq)), shelf.done])
-      if (!this.#reached) break
+      await this.refresh()
+      if (life !== this.#life) return
+      const next = this.#sendable().find((write) => !sent.has(write.id))
+      if (!next) return
+      sent.add(next.id)
+      const posted = await post(next, next.book ?? deviceBook.mark)
+      if (life !== this.#life || !(await this.#take(next, posted))) return
     }
-    if (!this.#reached) {
-      // Whoever awaits is told that it is kept; it goes out later without them.
-      for (const resolve of this.#awaited.values()) resolve({ kind: 'kept-here' })
-      this.#awaited.clear()
-      this.#later()
-    } else if (this.#timer) {
-      clearTimeout(this.#timer)
-      this.#timer = null
-    }
-    // Nothing to tell anybody of a write that went straight out.
-    if (late > 0) {
-      for (const arrived of this.#arrivedListeners) arrived()
-      this.#channel()?.postMessage('arrived')
-    }
-    if (late > 0 || this.#told.waiting > 0 || !this.#reached || this.#told.reached !== this.#reached) await this.#tell()
   }
 
-  #later(): void {
-    if (this.#timer) return
-    this.#timer = setTimeout(() => {
-      this.#timer = null
-      void this.drain()
-    }, RETRY_MS)
+  /** What may be sent now, in order: on the shelf (where there is one), of this book, and not held back by something refused. */
+  #sendable(): Pending[] {
+    if (deviceBook.other) return []
+    const writes = this.#inOrder().filter((write) => (write.seq > 0 || this.#cannotKeep !== null) && isOfBook(write.book, deviceBook.mark))
+    const held = heldBack(writes, this.#refused)
+    return writes.filter((write) => !held.has(write.seq))
   }
 
-  #told = { waiting: 0, reached: true }
-  async #tell(): Promise<void> {
-    const db = await deviceStore()
-    const state: OutboxState = { waiting: await db.count('outbox'), refused: await db.getAll('refused'), reached: this.#reached }
-    this.#told = { waiting: state.waiting, reached: state.reached }
-    for (const listener of this.#listeners) listener(state)
-    if (state.waiting > 0) this.#later()
+  #inOrder(): Pending[] {
+    const shelved = [...this.#pending.values()].filter((write) => write.seq > 0).sort((a, b) => a.seq - b.seq)
+    const not = [...this.#pending.values()].filter((write) => write.seq <= 0).sort((a, b) => b.seq - a.seq)
+    return [...shelved, ...not]
+  }
+
+  /** @returns whether the next may be sent */
+  async #take(write: Pending, posted: Posted): Promise<boolean> {
+    if (posted.kind === 'away') {
+      this.#why = posted.why
+      this.#gone()
+      return false
+    }
+    this.#back()
+    if (!deviceBook.hear(posted.told) || posted.kind === 'other-book') return false
+    this.#why = null
+    const arrived: Arrived | null =
+      posted.kind === 'sent'
+        ? { id: write.id, endpoint: write.endpoint, arg: write.arg, seq: posted.told.seq, book: { book: posted.told.book, epoch: posted.told.epoch } }
+        : null
+    const sent: Sent = posted.kind === 'sent' ? { kind: 'sent', data: posted.data } : { kind: 'refused', status: posted.status, data: posted.data }
+    await this.#takeOff(write, posted)
+    this.#settle(write.seq, sent, arrived)
+    this.#say({ said: 'settled', seq: write.seq, sent, arrived })
+    return true
+  }
+
+  /** Off the shelf it goes, and onto the other where nobody waits for the refusal: in one transaction. */
+  async #takeOff(write: Pending, posted: Posted): Promise<void> {
+    try {
+      const db = await deviceStore()
+      const shelves = db.transaction(['outbox', 'refused'], 'readwrite')
+      const { keptHere: _, ...plain } = write
+      if (posted.kind === 'refused' && !this.#awaited.has(write.id)) await shelves.objectStore('refused').put({ ...plain, problem: posted.data })
+      if (write.seq > 0) await shelves.objectStore('outbox').delete(write.seq)
+      await shelves.done
+      this.#refused = await db.getAll('refused')
+    } catch (error) {
+      // Sent again after the next start it still counts once.
+      this.#cannotKeep = whyNot(error)
+    }
+  }
+
+  /** The end of a write is known: shown no more as waiting, and whoever waits is told. */
+  #settle(seq: number, sent: Sent, arrived: Arrived | null): void {
+    const write = this.#pending.get(seq)
+    this.#pending.delete(seq)
+    const id = write?.id ?? arrived?.id
+    const awaited = id === undefined ? undefined : this.#awaited.get(id)
+    if (id !== undefined) this.#awaited.delete(id)
+    if (arrived) {
+      this.#own.add(arrived.id)
+      this.#savedAt = new Date().toISOString()
+      for (const listener of this.#arrivals) listener([arrived], awaited === undefined)
+    }
+    this.#tell()
+    awaited?.(sent)
   }
 
   /** The server answered a question, or did not: waiting writes go out when it is back. */
   reached(yes: boolean): void {
-    if (this.#reached === yes) return
-    this.#reached = yes
-    void this.#tell()
-    if (yes) void this.drain()
-    else this.#later()
+    if (yes) this.#back()
+    else this.#gone()
   }
 
-  /** Decides on a refused write: drops it, or sends it once more, changed where that was chosen. */
+  #back(): void {
+    this.#tries = 0
+    if (this.#reached) return
+    this.#reached = true
+    this.#tell()
+    void this.drain()
+  }
+
+  #gone(): void {
+    for (const id of [...this.#awaited.keys()]) this.#keptHere(id)
+    if (this.#reached) {
+      this.#reached = false
+      this.#tell()
+    }
+    if (this.#timer) return
+    const pause = PAUSES_MS[Math.min(this.#tries, PAUSES_MS.length - 1)] ?? 30_000
+    this.#tries += 1
+    this.#timer = setTimeout(() => {
+      this.#timer = null
+      void this.drain()
+    }, pause)
+  }
+
+  /** Decides on a refused write: sends it once more under a new id, in its old place and changed where that was chosen, or drops it and what hangs on it. */
   async decide(seq: number, again: WriteRequest | null): Promise<void> {
     const db = await deviceStore()
-    const write = await db.get('refused', seq)
-    if (!write) return
-    await db.delete('refused', seq)
-    if (again) await db.add('outbox', { endpoint: write.endpoint, arg: write.arg, request: again, at: write.at })
-    await this.#tell()
+    const shelves = db.transaction(['outbox', 'refused'], 'readwrite')
+    const [outbox, refused] = [shelves.objectStore('outbox'), shelves.objectStore('refused')]
+    const write = await refused.get(seq)
+    if (write) {
+      const { problem: _, ...plain } = write
+      await refused.delete(seq)
+      if (again) await outbox.put({ ...plain, id: uuid(), request: again })
+      else {
+        const waiting = (await outbox.getAll()) as WaitingWrite[]
+        for (const [held] of heldBack(waiting, [write])) if (this.#isLost(waiting, write, held)) await outbox.delete(held)
+      }
+    }
+    await shelves.done
+    await this.refresh()
+    this.#say({ said: 'decided' })
     await this.drain()
-    for (const arrived of this.#arrivedListeners) arrived()
   }
+
+  /** Does a held write need a record that now will never be made? */
+  #isLost(waiting: readonly WaitingWrite[], dropped: RefusedWrite, held: number): boolean {
+    const changesOnly = heldBack(waiting, [{ ...dropped, endpoint: 'changeDog', arg: { id: 'none', changes: [] } }])
+    return !changesOnly.has(held) && /^(add|act|take)/.test(dropped.endpoint) && !/^change/.test(dropped.endpoint)
+  }
+
+  /** Takes over what waits for another book, or for this one as it was, under the book this device works with now. */
+  async takeOver(): Promise<void> {
+    const db = await deviceStore()
+    const shelf = db.transaction('outbox', 'readwrite')
+    for (const write of (await shelf.store.getAll()) as WaitingWrite[]) {
+      if (write.book?.book === deviceBook.mark?.book) await shelf.store.put({ ...write, book: deviceBook.mark })
+    }
+    await shelf.done
+    await this.refresh()
+    void this.drain()
+  }
+
+  /** How it stands; the very same object until something changes. */
+  get state(): OutboxState {
+    return (this.#state ??= this.#makeState())
+  }
+
+  #state: OutboxState | null = null
+  #makeState(): OutboxState {
+    const { mark } = deviceBook
+    const all = this.#inOrder()
+    const writes = all.filter((write) => isOfBook(write.book, mark))
+    const held: Record<number, number> = {}
+    for (const blame of heldBack(writes, this.#refused).values()) held[blame] = (held[blame] ?? 0) + 1
+    return {
+      writes,
+      waiting: writes.filter((write) => write.keptHere).length,
+      elsewhere: all.length - writes.length,
+      refused: this.#refused,
+      held,
+      reached: this.#reached,
+      why: this.#why,
+      savedAt: this.#savedAt,
+      cannotKeep: this.#cannotKeep,
+    }
+  }
+
+  #tell(): void {
+    this.#state = this.#makeState()
+    const state = this.#state
+    for (const listener of this.#states) listener(state)
+  }
+
+  /** As at the first start: for tests. */
+  forget(): void {
+    if (this.#timer) clearTimeout(this.#timer)
+    this.#timer = null
+    this.#life += 1
+    this.#draining = null
+    this.#again = false
+    this.#pending.clear()
+    this.#refused = []
+    this.#awaited.clear()
+    this.#reached = true
+    this.#tries = 0
+    this.#why = null
+    this.#savedAt = null
+    this.#tell()
+  }
+}
+
+/** Why the device keeps nothing, in plain words. */
+function whyNot(error: unknown): string {
+  const name = (error as { name?: string }).name ?? ''
+  return name === 'QuotaExceededError' ? 'its disk is full' : 'its storage is closed'
 }
 
 export const outbox = new Outbox()

@@ -1,83 +1,104 @@
-import { USUAL_SHOP, type Change, type Dog, type DogSheet, type Owner, type Piece, type ShopFields, type TicketSheet } from '@merry-tailor/core'
+import { USUAL_SHOP, type Dog, type DogSheet, type Fitter, type ShopFields, type SizeTable, type TicketSheet } from '@merry-tailor/core'
 import { describe, expect, it } from 'vitest'
-import { freshSheet, sheetRecipes, withWaiting } from './recipes'
+import { aDog, anItem, AT, aTicket, nextId } from '../test/shop'
+import { heldBack } from './held-back'
+import { touchedBy, type NamedWrite } from './named-writes'
+import { withWrites } from './recipes'
 
-const AT = '2026-10-05T09:00:00Z'
-const write = (endpoint: string, arg: unknown) => ({ endpoint, arg })
-const change = (field: string, from: unknown, to: unknown): Change[] => [{ field, from, to } as Change]
-const sheet = (dog: Partial<Dog> | null = null): TicketSheet => ({ ...freshSheet('0190', { dogId: null, ownerId: null, counter: true, at: AT, by: '' }, null, null), dog: dog as Dog | null }) // prettier-ignore
-
-describe('lists with what waits done over them', () => {
-  it('have what was taken in here, once, and what was changed here', () => {
-    const dogs = withWaiting('/dogs', [{ id: 'd1', name: 'Tern' }], [
-      write('addDog', { id: 'd2', body: { name: 'Skua', at: AT } }),
-      write('addDog', { id: 'd1', body: { name: 'Tern again', at: AT } }),
-      write('changeDog', { id: 'd1', changes: change('weightKg', null, 21) }),
-      write('changeDog', { id: 'gone', changes: change('weightKg', null, 9) }),
-    ]) as Dog[] // prettier-ignore
-    expect(dogs.map(({ id, name, weightKg }) => [id, name, weightKg ?? null])).toEqual([['d1', 'Tern', 21], ['d2', 'Skua', null]]) // prettier-ignore
-    const owners = withWaiting('/owners', [], [write('addOwner', { id: 'o1', body: { name: 'Runa', at: AT } }), write('changeOwner', { id: 'o1', changes: change('contact', '', 'at the mill') })]) as Owner[] // prettier-ignore
-    expect(owners).toMatchObject([{ name: 'Runa', contact: 'at the mill', notes: '' }])
-    const pieces = withWaiting('/pieces', [], [write('addPiece', { id: 'p1', body: { tag: 'Peg 4', at: AT } }), write('changePiece', { id: 'p1', changes: change('state', 'good', 'worn') })]) as Piece[] // prettier-ignore
-    expect(pieces).toMatchObject([{ tag: 'Peg 4', state: 'worn', retired: null, createdAt: AT }])
-  })
-
-  it('show the shop’s fields as they were set here', () => {
-    const shop = withWaiting('/shop', { ...USUAL_SHOP }, [write('changeShop', change('paper', 'A4', 'Letter'))]) as ShopFields
-    expect(shop).toEqual({ ...USUAL_SHOP, paper: 'Letter' })
-  })
-
-  it('are the answer itself where nothing waits, and never a changed one', () => {
-    const answer = [{ id: 'd1', name: 'Tern' }]
-    expect(withWaiting('/dogs', answer, [])).toBe(answer)
-    const before = structuredClone(answer)
-    withWaiting('/dogs', answer, [write('changeDog', { id: 'd1', changes: change('name', 'Tern', 'Skua') })])
-    expect(answer).toEqual(before)
-    expect(withWaiting('/dogs', null, [write('addDog', { id: 'd2', body: { name: 'Skua', at: AT } })])).toBeNull()
-  })
-})
-
-describe('a dog’s page with what waits done over it', () => {
-  const page = (): DogSheet => ({ dog: { id: 'd1', name: 'Tern' }, notes: [{ id: 'n1', text: 'Limps' }], tickets: [sheet({ id: 'd1', name: 'Tern' })] }) as unknown as DogSheet // prettier-ignore
-
-  it('has new notes, changed fields, and its tickets’ own acts', () => {
-    const shown = withWaiting('/dogs/d1', page(), [
-      write('changeDog', { id: 'd1', changes: change('coat', null, 'wire') }),
-      write('addDogNote', { dogId: 'd1', id: 'n2', body: { text: 'Chafe behind the elbow' } }),
-      write('addDogNote', { dogId: 'another', id: 'n3', body: { text: 'not hers' } }),
-      write('addItem', { ticketId: '0190', id: 'i1', body: { family: 'H01', at: AT } }),
-    ]) as DogSheet // prettier-ignore
-    expect(shown.dog.coat).toBe('wire')
-    expect(shown.notes.map(({ id }) => id)).toEqual(['n1', 'n2'])
-    expect(shown.notes[1]).toMatchObject({ over: null })
-    expect(shown.tickets[0]).toMatchObject({ dog: { coat: 'wire' }, items: [{ id: 'i1', removed: false, createdAt: AT }] })
-  })
+const read = (ticketId: string, mm: number): NamedWrite => ({
+  endpoint: 'act',
+  arg: {
+    ticketId,
+    act: { act: 'read', id: nextId(), body: { measure: 'M07', mm, side: 'both', asTyped: '', unit: 'mm', method: 'tape', takenAt: AT, by: '' } },
+  },
 })
 
 describe('a ticket with what waits done over it', () => {
-  it('takes its dog and owner from what waits too', () => {
-    const shown = withWaiting('/tickets/0190', sheet(), [
-      write('addDog', { id: 'd9', body: { name: 'Skua', ownerId: 'o9', at: AT } }),
-      write('addOwner', { id: 'o9', body: { name: 'Runa', at: AT } }),
-      write('changeTicket', { ticketId: '0190', changes: change('dogId', null, 'd9') }),
-    ]) as TicketSheet // prettier-ignore
-    expect([shown.dog?.name, shown.owner?.name]).toEqual(['Skua', 'Runa'])
+  it('is the answer itself where nothing touches it, and never a changed one', () => {
+    const sheet = aTicket()
+    const path = `/tickets/${sheet.ticket.id}`
+    expect(withWrites(path, sheet, [])).toBe(sheet)
+    expect(withWrites(path, sheet, [read(nextId(), 1)])).toBe(sheet)
+    const over = withWrites(path, sheet, [read(sheet.ticket.id, 690)]) as TicketSheet
+    expect([sheet.readings.length, over.readings.length]).toEqual([0, 1])
   })
 
-  it('keeps one row to an id, the newest word of it, for every part', () => {
-    const one = sheet()
-    sheetRecipes.addItem(one, { ticketId: '0190', id: 'i1', body: { family: 'H01', way: 'stock', school: null, at: AT } })
-    sheetRecipes.addItem(one, { ticketId: '0190', id: 'i1', body: { family: 'H01', way: 'made', school: null, at: AT } })
-    sheetRecipes.changeItem(one, { ticketId: '0190', id: 'i1', changes: change('removed', false, true) })
-    sheetRecipes.changeItem(one, { ticketId: '0190', id: 'none', changes: change('removed', false, true) })
-    expect(one.items).toMatchObject([{ id: 'i1', way: 'made', removed: true }])
-    const round = { ticketId: '0190', id: 'r1', body: { itemId: 'i1', at: AT } as never }
-    sheetRecipes.addTryOn(one, round)
-    sheetRecipes.addObservation(one, { ticketId: '0190', roundId: 'r1', id: 's1', body: { check: 'no-sway' } as never })
-    sheetRecipes.addSymptomNote(one, { ticketId: '0190', roundId: 'r1', id: 'y1', body: { symptom: 'S24' } as never })
-    // A round told once more keeps what was seen in it; what belongs to no round is nowhere.
-    sheetRecipes.addTryOn(one, round)
-    sheetRecipes.addObservation(one, { ticketId: '0190', roundId: 'none', id: 's2', body: { check: 'no-sway' } as never })
-    expect(one.tryOns).toMatchObject([{ id: 'r1', observations: [{ id: 's1' }], symptoms: [{ id: 'y1' }] }])
+  it('is made of what waits when nothing came from the server, with its dog and owner', () => {
+    const [ticketId, dogId, ownerId] = [nextId(), nextId(), nextId()]
+    const writes: NamedWrite[] = [
+      { endpoint: 'addOwner', arg: { id: ownerId, body: { name: 'Runa', at: AT } } },
+      { endpoint: 'addDog', arg: { id: dogId, body: { name: 'Skua', ownerId, at: AT } } },
+      { endpoint: 'addTicket', arg: { id: ticketId, body: { dogId, ownerId: null, kind: 'real', at: AT, by: '' } } },
+      { endpoint: 'act', arg: { ticketId, act: { act: 'item', id: nextId(), body: { family: 'H11', way: 'stock', school: null, at: AT } } } },
+      read(ticketId, 700),
+    ]
+    const sheet = withWrites(`/tickets/${ticketId}`, null, writes) as TicketSheet
+    expect(sheet).toMatchObject({
+      ticket: { number: 0, kind: 'real' },
+      dog: { name: 'Skua' },
+      owner: { name: 'Runa' },
+      items: [{ family: 'H11' }],
+      readings: [{ mm: 700 }],
+    })
+    expect((withWrites(`/dogs/${dogId}`, null, writes) as DogSheet).tickets).toHaveLength(1)
+    expect(withWrites(`/tickets/${nextId()}`, null, writes)).toBeNull()
+  })
+})
+
+describe('lists and pages with what waits done over them', () => {
+  it('have fitters, size tables and changed dogs: nothing done here vanishes', () => {
+    const dog = aDog()
+    const table = { id: 'y', version: 2 } as SizeTable
+    const fitters = withWrites('/fitters', [], [{ endpoint: 'addFitter', arg: { id: nextId(), body: { name: 'Orrin', at: AT } } }]) as Fitter[]
+    expect(fitters).toMatchObject([{ name: 'Orrin', gauge: null, left: false, createdAt: AT }])
+    expect(withWrites('/size-tables', [{ id: 'y', version: 1 }], [{ endpoint: 'addSizeTable', arg: table }])).toMatchObject([{ version: 2 }, { version: 1 }])
+    const changed = withWrites('/dogs', [dog], [{ endpoint: 'changeDog', arg: { id: dog.id, changes: [{ field: 'weightKg', from: 20.4, to: 21 }] } }]) as Dog[]
+    expect([changed[0]?.weightKg, dog.weightKg]).toEqual([21, 20.4])
+    const shop = withWrites('/shop', USUAL_SHOP, [{ endpoint: 'changeShop', arg: [{ field: 'name', from: '', to: 'Quay' }] }]) as ShopFields
+    expect(shop.name).toBe('Quay')
+  })
+
+  it('have notes, closed notes and photographs on the dog’s page', () => {
+    const dog = aDog()
+    const [noteId, photoId] = [nextId(), nextId()]
+    const sheet: DogSheet = { dog, owner: null, tickets: [], notes: [], photos: [] }
+    const writes: NamedWrite[] = [
+      { endpoint: 'addDogNote', arg: { dogId: dog.id, id: noteId, body: { kind: 'scar', text: 'flank', on: '2026-10-01', at: AT, by: '' } } },
+      { endpoint: 'changeDogNote', arg: { dogId: dog.id, id: noteId, changes: [{ field: 'over', from: null, to: '2026-10-05' }] } },
+      { endpoint: 'addPhoto', arg: { dogId: dog.id, id: photoId, view: 'side', at: AT, by: '', picture: new Blob(['x'], { type: 'image/jpeg' }) } },
+    ]
+    const over = withWrites(`/dogs/${dog.id}`, sheet, writes) as DogSheet
+    expect(over).toMatchObject({ notes: [{ kind: 'scar', over: '2026-10-05' }], photos: [{ id: photoId, view: 'side', bytes: 1 }] })
+    // Done again over an answer that has them it changes nothing.
+    expect(withWrites(`/dogs/${dog.id}`, over, writes)).toEqual(over)
+  })
+})
+
+describe('what hangs on a refused write', () => {
+  it('is the same record, what it would have made, and what needs that in turn', () => {
+    const item = anItem()
+    const ticketId = nextId()
+    const kept = (seq: number, write: NamedWrite) => ({
+      ...write,
+      seq,
+      shape: 2,
+      id: nextId(),
+      book: null,
+      request: { url: '', method: 'PUT' as const, body: null },
+      at: AT,
+      skewMs: 0,
+    })
+    const round = nextId()
+    const writes = [
+      kept(2, { endpoint: 'act', arg: { ticketId, act: { act: 'try-on', id: round, body: { itemId: item.id, of: { named: true } } } } }),
+      kept(3, { endpoint: 'act', arg: { ticketId, act: { act: 'observe', id: nextId(), roundId: round, body: {} } } }),
+      kept(4, read(ticketId, 690)),
+    ]
+    const refused = { ...kept(1, { endpoint: 'act', arg: { ticketId, act: { act: 'item', id: item.id, body: {} } } }), problem: {} }
+    expect([...heldBack(writes, [refused])]).toEqual([
+      [2, 1],
+      [3, 1],
+    ])
+    expect(touchedBy(writes[0]!)).toMatchObject({ record: round, makes: true, needs: [ticketId, item.id] })
   })
 })

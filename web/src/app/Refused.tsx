@@ -54,7 +54,7 @@ function useDoneWords(): (write: RefusedWrite) => string {
  * both values and asks; anything else says why, and can be sent again or let go. Nothing goes by itself.
  */
 export function Refused() {
-  const refused = useAppSelector((state) => state.saving.refused)
+  const { refused, held } = useAppSelector((state) => state.saving)
   const words = useDoneWords()
   if (refused.length === 0) return null
   return (
@@ -68,7 +68,7 @@ export function Refused() {
       <ul>
         {refused.map((write) => (
           <li key={write.seq} className="flex flex-wrap items-center justify-between gap-x-4 gap-y-1 border-t border-rule py-1.5">
-            <Decision write={write} said={words(write)} />
+            <Decision write={write} said={words(write)} held={held[write.seq] ?? 0} />
           </li>
         ))}
       </ul>
@@ -76,7 +76,7 @@ export function Refused() {
   )
 }
 
-function Decision({ write, said }: { write: RefusedWrite; said: string }) {
+function Decision({ write, said, held }: { write: RefusedWrite; said: string; held: number }) {
   const conflicts = write.problem.conflicts ?? []
   const drop = (): void => void outbox.decide(write.seq, null)
   if (conflicts.length > 0) {
@@ -100,6 +100,7 @@ function Decision({ write, said }: { write: RefusedWrite; said: string }) {
               ”.
             </span>
           ))}
+          <HeldBack held={held} />
         </p>
         <span className="flex gap-2">
           <Button onClick={() => void outbox.decide(write.seq, mine)}>Keep mine</Button>
@@ -114,6 +115,7 @@ function Decision({ write, said }: { write: RefusedWrite; said: string }) {
     <>
       <p>
         <b>{said}</b>: {write.problem.detail ?? write.problem.title ?? 'the server refused it.'}
+        <HeldBack held={held} />
       </p>
       <span className="flex gap-2">
         <Button onClick={() => void outbox.decide(write.seq, write.request)}>Send again</Button>
@@ -123,4 +125,9 @@ function Decision({ write, said }: { write: RefusedWrite; said: string }) {
       </span>
     </>
   )
+}
+
+/** What waits behind a refused write, in a word. */
+function HeldBack({ held }: { held: number }) {
+  return held === 0 ? null : <span className="text-mute"> {held === 1 ? '1 thing hangs on it and waits.' : `${held} things hang on it and wait.`}</span>
 }

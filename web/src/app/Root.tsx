@@ -1,16 +1,17 @@
 import { useEffect, useState } from 'react'
 import { Outlet, useLocation, useNavigate } from 'react-router'
-import { useSizeTablesQuery, useTicketsQuery } from '../api/shop-api'
+import { useDayQuery, useSizeTablesQuery } from '../api/queries'
 import { prepareForms } from '../form/form-desk'
 import { KeysDialog } from './KeysDialog'
 import { settingsChanged } from './settings'
 import { useAppDispatch, useAppSelector } from './store'
 import { useKeys } from './use-keys'
+import { useToday } from './use-today'
 import { useNewTicket } from './use-new-ticket'
 
 /** Around every screen: theme, the keys that work everywhere, and the data every screen leans on. */
 export function Root() {
-  useTicketsQuery(undefined)
+  useDayQuery(useToday())
   useSizeTablesQuery(undefined)
   const dispatch = useAppDispatch()
   const navigate = useNavigate()
@@ -29,7 +30,7 @@ export function Root() {
       '?': () => setKeysOpen(true),
       e: () => dispatch(settingsChanged({ theme: theme === 'light' ? 'evening' : 'light' })),
       u: () => dispatch(settingsChanged({ unit: unit === 'in' ? 'cm' : 'in' })),
-      n: () => void openTicket({ counter: false }),
+      n: () => void openTicket({}),
       '/': () => {
         if (pathname !== '/') void navigate('/', { state: { focus: 'find' } })
       },

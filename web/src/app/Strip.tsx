@@ -1,13 +1,16 @@
 import { Moon, Sun } from 'lucide-react'
-import type { ReactNode } from 'react'
+import { useSyncExternalStore, type ReactNode } from 'react'
 import { Link, NavLink } from 'react-router'
 import { Brand } from '../ui/Brand'
 import { PinkedEdge } from '../ui/PinkedEdge'
 import { Segmented } from '../ui/controls/Segmented'
+import { CLOCK_APART_MS, deviceBook } from '../api/book-mark'
+import { useCopiesQuery } from '../api/queries'
+import { OtherBook } from './OtherBook'
 import { Refused } from './Refused'
 import { settingsChanged } from './settings'
 import { useAppDispatch, useAppSelector } from './store'
-import { clock } from './today'
+import { clock, longDay } from './today'
 
 /** The dark cloth along the top: brand, what is open, stitch or places, and what is kept. */
 export function Strip({ title, children }: { title: ReactNode; children: ReactNode }) {
@@ -36,6 +39,61 @@ export function Strip({ title, children }: { title: ReactNode; children: ReactNo
   )
 }
 
+const LINE = 'shrink-0 border-b-2 border-l-[5px] border-ink px-4 py-2 print:hidden'
+
+/** Another book, a clock that goes wrong, a device or a disk that keeps nothing, an old copy: one line each, with what to do. */
+export function Warnings() {
+  const { data: drawer } = useCopiesQuery(undefined)
+  const { cannotKeep, why, elsewhere } = useAppSelector((state) => state.saving)
+  const apart = useSyncExternalStore(watchBook, () => (Math.abs(deviceBook.skewMs) > CLOCK_APART_MS ? Math.round(deviceBook.skewMs / 60_000) : 0))
+  return (
+    <>
+      <OtherBook />
+      {cannotKeep !== null && (
+        <p role="status" className={`${LINE} border-l-snag bg-snag-bg`}>
+          <b>This device can keep nothing: {cannotKeep}.</b> What is done goes straight to the server; with the server away it is only in this page. Make room,
+          then load the page again.
+        </p>
+      )}
+      {why !== null && (
+        <p role="status" className={`${LINE} border-l-chalk bg-chalk-bg`}>
+          <b>Kept here, not sent.</b> {why}
+        </p>
+      )}
+      {drawer?.canCopy && (drawer.failure !== null || isOld(drawer.copies[0]?.at)) && (
+        <p role="status" className={`${LINE} border-l-chalk bg-chalk-bg`}>
+          <b>
+            {drawer.copies[0]
+              ? `The last copy of the book is from ${longDay(drawer.copies[0].at.slice(0, 10))}.`
+              : 'The last copy of the book could not be made.'}
+          </b>{' '}
+          {drawer.failure ?? 'Look under Shop why none was made since.'}
+        </p>
+      )}
+      {apart !== 0 && (
+        <p role="status" className={`${LINE} border-l-chalk bg-chalk-bg`}>
+          <b>
+            This device’s clock is {minutesWords(Math.abs(apart))} {apart > 0 ? 'behind' : 'ahead of'} the server’s.
+          </b>{' '}
+          What counts is what came last; set the clock so that times read right.
+        </p>
+      )}
+      {elsewhere > 0 && (
+        <p role="status" className={`${LINE} border-l-chalk bg-chalk-bg`}>
+          <b>{elsewhere === 1 ? '1 thing done here waits' : `${elsewhere} things done here wait`} for another book.</b> It is sent when that book is open again.
+        </p>
+      )}
+    </>
+  )
+}
+
+/** A copy of the day before yesterday is too old to rely on. */
+const isOld = (at: string | undefined): boolean => at !== undefined && Date.now() - new Date(at).getTime() > 2 * 86_400_000
+
+const watchBook = (listener: () => void): (() => void) => deviceBook.onChange(listener)
+const minutesWords = (minutes: number): string =>
+  minutes < 120 ? `${minutes} minutes` : minutes < 48 * 60 ? `${Math.round(minutes / 60)} hours` : `${Math.round(minutes / 1440)} days`
+
 /** What could not be kept, wherever it was done: what happened, what is kept, what to do. */
 export function NotKept() {
   const failure = useAppSelector((state) => state.saving.failure)
@@ -55,19 +113,21 @@ function Kept() {
     <div className="hidden items-center gap-2 pr-4 pl-3.5 md:flex">
       <p
         aria-live="polite"
-        className={`hidden text-[13.5px] leading-[17px] lg:block ${saving.waiting > 0 || !saving.reached ? 'w-[74px]' : 'w-[44px]'} ${saving.failure || saving.waiting > 0 ? 'font-bold text-tape' : 'text-cloth-mute'}`}
+        className={`hidden text-[13.5px] leading-[17px] lg:block ${saving.waiting > 0 || !saving.reached || saving.cannotKeep !== null ? 'w-[74px]' : 'w-[44px]'} ${saving.failure || saving.cannotKeep !== null || saving.waiting > 0 ? 'font-bold text-tape' : 'text-cloth-mute'}`}
       >
-        {saving.waiting > 0
-          ? saving.reached
-            ? `Sending ${saving.waiting}`
-            : `${saving.waiting} kept here, not sent`
-          : saving.failure
-            ? 'Not saved'
-            : !saving.reached
-              ? 'Server away'
-              : saving.savedAt
-                ? `Saved ${clock(saving.savedAt)}`
-                : ''}
+        {saving.cannotKeep !== null
+          ? 'Keeps nothing here'
+          : saving.waiting > 0
+            ? saving.reached
+              ? `Sending ${saving.waiting}`
+              : `${saving.waiting} kept here, not sent`
+            : saving.failure
+              ? 'Not saved'
+              : !saving.reached
+                ? 'Server away'
+                : saving.savedAt
+                  ? `Saved ${clock(saving.savedAt)}`
+                  : ''}
       </p>
       <button
         type="button"
@@ -142,6 +202,7 @@ export function PlaceFrame({ name, detail, children }: { name: string; detail: s
       >
         <Places />
       </Strip>
+      <Warnings />
       <NotKept />
       <Refused />
       <main className="flex min-h-0 flex-1 flex-col">{children}</main>

@@ -1,5 +1,6 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
 import type { RefusedWrite } from '../api/device-store'
+import type { OutboxState } from '../api/outbox'
 
 /** What the header says: when the server last kept something, what waits on this device, and what was refused. */
 export interface Saving {
@@ -10,11 +11,19 @@ export interface Saving {
   waiting: number
   /** Is the server there? */
   reached: boolean
+  /** Why the server could not take what it was sent, in its words. */
+  why: string | null
   /** Writes of earlier that the server refused when they were sent: somebody must decide. */
   refused: RefusedWrite[]
+  /** How many are held back by each refused one. */
+  held: Readonly<Record<number, number>>
+  /** Writes that wait for another book. */
+  elsewhere: number
+  /** Why this device can keep nothing. */
+  cannotKeep: string | null
 }
 
-const nothing: Saving = { savedAt: null, failure: null, waiting: 0, reached: true, refused: [] }
+const nothing: Saving = { savedAt: null, failure: null, waiting: 0, reached: true, why: null, refused: [], held: {}, elsewhere: 0, cannotKeep: null }
 
 export const savingSlice = createSlice({
   name: 'saving',
@@ -30,10 +39,10 @@ export const savingSlice = createSlice({
     notKept: (state, action: PayloadAction<string>) => {
       state.failure = action.payload
     },
-    outboxChanged: (state, action: PayloadAction<Pick<Saving, 'waiting' | 'reached' | 'refused'>>) => {
-      const emptied = state.waiting > 0 && action.payload.waiting === 0
-      Object.assign(state, action.payload)
-      if (emptied) state.savedAt = new Date().toISOString()
+    outboxChanged: (state, { payload }: PayloadAction<Omit<OutboxState, 'writes'>>) => {
+      const { savedAt, ...rest } = payload
+      Object.assign(state, rest)
+      if (savedAt !== null) state.savedAt = savedAt
     },
   },
 })

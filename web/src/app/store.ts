@@ -1,7 +1,9 @@
 import { configureStore, createListenerMiddleware, isFulfilled, isRejected } from '@reduxjs/toolkit'
 import { setupListeners } from '@reduxjs/toolkit/query'
 import { useDispatch, useSelector } from 'react-redux'
-import { outbox } from '../api/outbox'
+import { watchArrivals } from '../api/arrivals'
+import { newsSlice, startNews } from '../api/news'
+import { outbox, type OutboxState } from '../api/outbox'
 import { shopApi } from '../api/shop-api'
 import { historySlice } from '../ticket/history-slice'
 import { benchSlice } from '../ticket/measure/bench-slice'
@@ -18,6 +20,7 @@ export const store = configureStore({
     [savingSlice.name]: savingSlice.reducer,
     [historySlice.name]: historySlice.reducer,
     [benchSlice.name]: benchSlice.reducer,
+    [newsSlice.name]: newsSlice.reducer,
   },
   middleware: (usual) => usual({ serializableCheck: false, immutableCheck: false }).prepend(listener.middleware).concat(shopApi.middleware),
 })
@@ -55,12 +58,23 @@ listener.startListening({
   effect: (action, { dispatch }) => void dispatch(followShop(action.payload)),
 })
 
-/** Watches the outbox and the network: called once, by the page. */
+/** What the outbox says of itself, without the writes: those are read where answers are shown. */
+function told({ writes: _, ...state }: OutboxState): Omit<OutboxState, 'writes'> {
+  return state
+}
+
+/** Watches the outbox and what comes in: called once, by the page and by tests. */
+export function watchOutbox(): () => void {
+  const stops = [outbox.onChange((state) => void store.dispatch(outboxChanged(told(state)))), watchArrivals(store)]
+  return () => {
+    for (const stop of stops) stop()
+  }
+}
+
+/** Begins to work: called once, by the page. */
 export function startStore(): void {
   setupListeners(store.dispatch)
-  outbox.onChange((state) => void store.dispatch(outboxChanged(state)))
-  outbox.onArrived(
-    () => void store.dispatch(shopApi.util.invalidateTags(['Tickets', 'Dogs', 'Owners', 'SizeTables', 'Found', 'Shop', 'Fitters', 'Reminders', 'Pieces'])),
-  )
-  outbox.start()
+  watchOutbox()
+  void outbox.start()
+  startNews(store)
 }

@@ -7,7 +7,8 @@ import { store } from './store'
 import { PlaceFrame } from './Strip'
 
 withTestShop()
-const outbox = (waiting: number, reached: boolean) => store.dispatch(outboxChanged({ waiting, reached, refused: [] }))
+const outbox = (waiting: number, reached: boolean) =>
+  store.dispatch(outboxChanged({ why: null, held: {}, elsewhere: 0, cannotKeep: null, savedAt: null, waiting, reached, refused: [] }))
 beforeEach(() => {
   outbox(0, true)
   store.dispatch(kept('2026-10-05T09:41:00'))

@@ -2,7 +2,7 @@ import { bodySheetFromCsv, bodySheetFromJson, kennelTemplate, type BodySheet, ty
 import { useRef, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { v7 as uuid } from 'uuid'
-import { useDogsQuery, useTakeBodySheetMutation, useTakeKennelListMutation } from '../api/shop-api'
+import { useDogsQuery, useTakeBodySheetMutation, useTakeKennelListMutation } from '../api/queries'
 import { PlaceFrame } from '../app/Strip'
 import { useAppSelector } from '../app/store'
 import { Button } from '../ui/controls/Button'

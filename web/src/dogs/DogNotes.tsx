@@ -1,7 +1,7 @@
-import { DogNoteKind, type Dog, type DogNote } from '@merry-tailor/core'
+import { DOG_NOTE_KINDS, type DogNoteKind, type Dog, type DogNote } from '@merry-tailor/core'
 import { useState } from 'react'
 import { v7 as uuid } from 'uuid'
-import { useAddDogNoteMutation, useChangeDogNoteMutation } from '../api/shop-api'
+import { useAddDogNoteMutation, useChangeDogNoteMutation } from '../api/queries'
 import { useAppSelector } from '../app/store'
 import { longDay, today } from '../app/today'
 import { Button } from '../ui/controls/Button'
@@ -83,7 +83,7 @@ export function DogNotes({ dog, notes }: { dog: Dog; notes: readonly DogNote[] }
           <Picker
             label="Kind of note"
             value={kind}
-            options={DogNoteKind.options.map((each) => ({ value: each, label: KINDS[each] }))}
+            options={DOG_NOTE_KINDS.map((each) => ({ value: each, label: KINDS[each] }))}
             onChange={setKind}
             className="w-full"
           />

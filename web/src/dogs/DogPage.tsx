@@ -2,7 +2,7 @@ import { aboutDog, type Body, type DogSheet, type Place, progressOf, readingsByT
 import { format, parseISO } from 'date-fns'
 import { lazy, Suspense, useMemo, useState } from 'react'
 import { Link, useParams } from 'react-router'
-import { useDogQuery } from '../api/shop-api'
+import { useDogQuery } from '../api/queries'
 import { PlaceFrame } from '../app/Strip'
 import { today } from '../app/today'
 import { useKeys } from '../app/use-keys'
@@ -50,7 +50,7 @@ function DogRoom({ sheet }: { sheet: DogSheet }) {
   const { dog, owner, tickets, notes, photos } = sheet
   const rules = useShop()
   const openTicket = useNewTicket()
-  const open = (): void => void openTicket({ counter: false, dogId: dog.id })
+  const open = (): void => void openTicket({ dogId: dog.id })
   useKeys({ Enter: open })
   const visits = useMemo(() => visitsOf(tickets, rules), [tickets, rules])
   const newest = visits.length - 1

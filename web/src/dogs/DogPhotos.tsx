@@ -1,9 +1,10 @@
 import { PHOTO_BYTES, type Photo, type PhotoView } from '@merry-tailor/core'
 import { useState } from 'react'
 import { v7 as uuid } from 'uuid'
-import { shopApi, useRemovePhotoMutation } from '../api/shop-api'
-import { useAppDispatch, useAppSelector } from '../app/store'
+import { useAddPhotoMutation, useRemovePhotoMutation } from '../api/queries'
+import { useAppSelector } from '../app/store'
 import { longDay } from '../app/today'
+import { problemWords } from '../words/problems'
 import { Button } from '../ui/controls/Button'
 
 const VIEWS: readonly { view: PhotoView; name: string }[] = [
@@ -25,7 +26,7 @@ async function redrawn(file: File): Promise<Blob> {
 /** Photographs kept with the record: front, side, top. A hint for later, never evidence of fit. */
 export function DogPhotos({ dogId, photos }: { dogId: string; photos: readonly Photo[] }) {
   const by = useAppSelector((state) => state.settings.fitter)
-  const dispatch = useAppDispatch()
+  const [add] = useAddPhotoMutation()
   const [remove] = useRemovePhotoMutation()
   const [problem, setProblem] = useState<string | null>(null)
   const keep = async (view: PhotoView, file: File): Promise<void> => {
@@ -33,15 +34,8 @@ export function DogPhotos({ dogId, photos }: { dogId: string; photos: readonly P
     const picture = await redrawn(file).catch(() => null)
     if (!picture) return setProblem('This file is no picture that can be read. JPEG, PNG or WebP.')
     if (picture.size > PHOTO_BYTES) return setProblem(`Larger than ${PHOTO_BYTES / 1024 / 1024} MB even when drawn smaller.`)
-    const about = new URLSearchParams({ view, at: new Date().toISOString(), by })
-    const answer = await fetch(`/api/dogs/${dogId}/photos/${uuid()}?${about.toString()}`, {
-      method: 'PUT',
-      headers: { 'content-type': picture.type },
-      body: picture,
-    }).catch(() => null)
-    if (!answer) return setProblem('The server does not answer. Photographs wait for it; take this one again later.')
-    if (!answer.ok) return setProblem(((await answer.json().catch(() => ({}))) as { detail?: string }).detail ?? 'The server could not keep it.')
-    dispatch(shopApi.util.invalidateTags(['Dogs']))
+    const { error } = await add({ dogId, id: uuid(), view, at: new Date().toISOString(), by, picture })
+    if (error) setProblem(`Not kept. ${problemWords(error)}`)
   }
   return (
     <section aria-label="Photographs" className="border-t-2 border-ink">

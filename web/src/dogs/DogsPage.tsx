@@ -1,8 +1,9 @@
-import { aboutDog, bodyOf, type Dog } from '@merry-tailor/core'
+import { aboutDog, type Body, type Dog } from '@merry-tailor/core'
 import { Link, useNavigate, useSearchParams } from 'react-router'
-import { useDogsQuery, useOwnersQuery, useTicketsQuery } from '../api/shop-api'
+import { useDogsQuery, useDayQuery, useOwnersQuery } from '../api/queries'
 import { PlaceFrame } from '../app/Strip'
 import { today } from '../app/today'
+import { useToday } from '../app/use-today'
 import { DogOutline } from '../ui/plates/DogOutline'
 import { Empty, Snag, Unrolling } from '../ui/State'
 import { dogLine } from '../words/dogs'
@@ -15,14 +16,14 @@ import { useDogFinder } from './use-dog-finder'
 export function DogsPage() {
   const { data: dogs, error } = useDogsQuery(undefined)
   const { data: owners = [] } = useOwnersQuery(undefined)
-  const { data: sheets = [] } = useTicketsQuery(undefined)
+  const { data: day } = useDayQuery(useToday())
   const [search, setSearch] = useSearchParams()
   const navigate = useNavigate()
   const ownerId = search.get('owner')
   const owner = owners.find((each) => each.id === ownerId)
   const shown = useMemo(() => (dogs ?? []).filter((dog) => !ownerId || dog.ownerId === ownerId), [dogs, ownerId])
   const finding = useDogFinder(shown)
-  const bodies = useMemo(() => new Map(sheets.flatMap((sheet) => (sheet.dog ? [[sheet.dog.id, bodyOf(sheet.readings)] as const] : []))), [sheets])
+  const bodies = useMemo(() => new Map((day?.rows ?? []).flatMap((row): [string, Body][] => (row.dog ? [[row.dog.id, row.body]] : []))), [day])
   return (
     <PlaceFrame name="Dogs" detail={owner ? `of ${owner.name}${owner.contact ? `, ${owner.contact}` : ''}` : `${shown.length} in the book`}>
       <div className="quiet-scroll min-h-0 flex-1 bg-panel" tabIndex={-1}>
@@ -79,7 +80,7 @@ export function DogsPage() {
   )
 }
 
-function DogRow({ dog, owner, body }: { dog: Dog; owner: string | undefined; body: ReturnType<typeof bodyOf> }) {
+function DogRow({ dog, owner, body }: { dog: Dog; owner: string | undefined; body: Body }) {
   const about = useMemo(() => aboutDog(dog, today()), [dog])
   return (
     <li className="border-r border-b border-rule">

@@ -1,5 +1,5 @@
 import { Link } from 'react-router'
-import { usePiecesQuery } from '../api/shop-api'
+import { usePiecesQuery } from '../api/queries'
 import { RETIRED, STATES } from '../words/pieces'
 import { familyName } from '../words/stages'
 

@@ -79,7 +79,7 @@ describe('a dog’s page', () => {
   })
 
   it('says when there is no such dog', async () => {
-    renderPage('/dogs/nobody', '/dogs/:dogId', <DogPage />)
+    renderPage(`/dogs/${nextId()}`, '/dogs/:dogId', <DogPage />)
     expect((await screen.findByRole('alert')).textContent).toContain('There is no dog under this id.')
   })
 })

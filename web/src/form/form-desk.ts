@@ -1,4 +1,5 @@
 import {
+  crateOffer,
   rankAll,
   readForm,
   type About,
@@ -6,7 +7,8 @@ import {
   type FormQuestion,
   type FamilyId,
   type FormReading,
-  type RankedTable,
+  type Offer,
+  type Piece,
   type ShopFields,
   type SizedBody,
   type SizeTable,
@@ -104,13 +106,20 @@ export interface RankQuestion {
   body: SizedBody
   families: readonly FamilyId[]
   views: ShopFields['views']
+  pieces?: readonly Piece[]
+  labelTables?: readonly SizeTable[]
 }
 
 /** Ranks all tables in the worker, or in place without one. */
-export async function rankBeside({ tables, body, families, views }: RankQuestion): Promise<RankedTable[]> {
+export async function rankBeside({ tables, body, families, views, pieces = [], labelTables = tables }: RankQuestion): Promise<Offer[]> {
   const work = desk()
-  const sized = Object.fromEntries(Object.entries(body).filter(([id]) => !id.includes('/')))
-  return work ? work.rankAll(tables, sized, { families, views }) : rankAll(tables, sized, null, { families, views })
+  const sized = Object.fromEntries(
+    Object.entries(body).map(([id, value]) => [id, { mm: value?.mm ?? null, sigmaMm: value?.sigmaMm ?? null, ...(value?.guess ? { guess: true } : {}) }]),
+  )
+  // Crates of the usual series are offers like any other.
+  const offers = families.flatMap((family) => crateOffer(family, sized) ?? [])
+  const options = { families, views, pieces, labelTables, offers }
+  return work ? work.rankAll(tables, sized, options) : rankAll(tables, sized, null, options)
 }
 
 /** Starts the worker while the page is still being drawn: its tables are ready before the first dog. */

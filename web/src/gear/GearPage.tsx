@@ -1,8 +1,8 @@
-import { FamilyId, families, type NewPiece, type Piece } from '@merry-tailor/core'
+import { FAMILY_IDS, type FamilyId, families, type NewPiece, type Piece } from '@merry-tailor/core'
 import { useState } from 'react'
 import { useSearchParams } from 'react-router'
 import { v7 as uuid } from 'uuid'
-import { useAddPieceMutation, useDogsQuery, usePiecesQuery } from '../api/shop-api'
+import { useAddPieceMutation, useDogsQuery, usePiecesQuery } from '../api/queries'
 import { PlaceFrame } from '../app/Strip'
 import { Picker } from '../ui/controls/Picker'
 import { TextField } from '../ui/controls/TextField'
@@ -121,13 +121,7 @@ function NewOne({ onMade }: { onMade: (id: string) => void }) {
           setProblem(null)
         }}
       />
-      <Picker
-        label="Kind"
-        value={family}
-        options={FamilyId.options.map((id) => ({ value: id, label: families[id].name }))}
-        onChange={setFamily}
-        className="w-full"
-      />
+      <Picker label="Kind" value={family} options={FAMILY_IDS.map((id) => ({ value: id, label: families[id].name }))} onChange={setFamily} className="w-full" />
       <button type="submit" className="min-h-14 w-full rounded-[2px] border-2 border-ink bg-tape px-4 text-[18px] font-bold text-tape-ink">
         Take in a piece
       </button>

@@ -1,13 +1,12 @@
-import { PieceHome, PieceState, typicalForm, type Change, type Piece, type Retired } from '@merry-tailor/core'
+import { newestTables, PIECE_HOMES, PIECE_STATES, typicalForm, type Change, type Piece, type Retired } from '@merry-tailor/core'
 import { useState } from 'react'
-import { useChangePieceMutation, useDogsQuery, useSizeTablesQuery } from '../api/shop-api'
+import { useChangePieceMutation, useDogsQuery, useSizeTablesQuery } from '../api/queries'
 import { today } from '../app/today'
 import { Button } from '../ui/controls/Button'
 import { Picker } from '../ui/controls/Picker'
 import { SavedField } from '../ui/controls/SavedField'
 import { Segmented } from '../ui/controls/Segmented'
 import { GearSketch } from '../ui/plates/GearSketch'
-import { newestTables } from '../tables/newest-tables'
 import { HOMES, RETIRED, STATES } from '../words/pieces'
 import { problemWords } from '../words/problems'
 import { familyName } from '../words/stages'
@@ -94,7 +93,7 @@ export function PieceView({ piece }: { piece: Piece }) {
             <Segmented
               label="Whose it is"
               value={piece.home}
-              options={PieceHome.options.map((home) => ({ value: home, label: HOMES[home] }))}
+              options={PIECE_HOMES.map((home) => ({ value: home, label: HOMES[home] }))}
               onChange={(home) => void set('home', home)}
             />
           </div>
@@ -115,7 +114,7 @@ export function PieceView({ piece }: { piece: Piece }) {
             <Segmented
               label="State"
               value={piece.state}
-              options={PieceState.options.map((state) => ({ value: state, label: STATES[state] }))}
+              options={PIECE_STATES.map((state) => ({ value: state, label: STATES[state] }))}
               onChange={(state) => void set('state', state)}
             />
           </div>

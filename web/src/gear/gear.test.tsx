@@ -1,7 +1,7 @@
 import type { Piece } from '@merry-tailor/core'
 import { fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
-import { AT, nextId, renderPage, testShop, withTestShop } from '../test/shop'
+import { aDog, AT, nextId, renderPage, testShop, withTestShop } from '../test/shop'
 import { GearWorn } from '../dogs/GearWorn'
 import { GearPage } from './GearPage'
 
@@ -17,8 +17,10 @@ const changes = () =>
 
 describe('gear a dog wears', () => {
   it('stands on its page, with its state, and leads to the piece', async () => {
-    testShop().pieces = [aPiece({ wearerId: 'w', state: 'to-mend' }), aPiece({ tag: 'Other' })]
-    const router = renderPage('/x', '/x', <GearWorn dogId="w" />)
+    const dog = aDog()
+    testShop().dogs = [dog]
+    testShop().pieces = [aPiece({ wearerId: dog.id, state: 'to-mend' }), aPiece({ tag: 'Other' })]
+    const router = renderPage('/x', '/x', <GearWorn dogId={dog.id} />)
     const link = await screen.findByRole('link', { name: /Peg 1.*To mend/ })
     expect(screen.queryByText('Other')).toBeNull()
     fireEvent.click(link)
@@ -35,7 +37,7 @@ describe('Gear', () => {
     fireEvent.change(screen.getByLabelText('Name written on the piece'), { target: { value: 'Peg 4' } })
     fireEvent.click(screen.getByRole('button', { name: 'Take in a piece' }))
     await screen.findByRole('heading', { level: 1, name: 'Peg 4' })
-    expect(testShop().sent[0]?.body).toMatchObject({ tag: 'Peg 4', family: 'H01', flat: {} })
+    await waitFor(() => expect(testShop().sent[0]?.body).toMatchObject({ tag: 'Peg 4', family: 'H01', flat: {} }))
   })
 
   it('keeps flat measures in the unit of the bench, and says at the field what is wrong', async () => {

@@ -1,7 +1,7 @@
 import { formatLength, measureIds as allIds, measures } from '@merry-tailor/core'
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { useOwnersQuery } from '../api/shop-api'
+import { useOwnersQuery } from '../api/queries'
 import { readingStyle } from '../app/settings'
 import { PlaceFrame } from '../app/Strip'
 import { useAppSelector } from '../app/store'

@@ -2,9 +2,10 @@ import { bodyOf, measures, tapeKey, type AgreedBody, type Dog, type Place, type 
 import { useMemo, useRef } from 'react'
 import { useSearchParams } from 'react-router'
 import { v7 as uuid } from 'uuid'
-import { useActMutation, useAddTicketMutation, useDogsQuery, useTicketsQuery } from '../api/shop-api'
+import { useActMutation, useAddTicketMutation, useDayQuery, useDogsQuery, useSheets } from '../api/queries'
 import { useAppSelector } from '../app/store'
 import { useShop } from '../app/use-shop'
+import { useToday } from '../app/use-today'
 import { parseEntry } from '../ticket/measure/use-entry'
 
 /** One tape of the round: a measure, and the paw or gauge where it exists more than once. */
@@ -18,6 +19,8 @@ export interface RoundDog {
   dog: Dog
   /** Its open ticket, where there is one; the first reading opens one. */
   sheet: TicketSheet | undefined
+  /** The same by its id, known before the sheet is there. */
+  ticketId: string | undefined
   body: AgreedBody
 }
 
@@ -27,7 +30,7 @@ const USUAL = ['M01', 'M07']
 export function useRound() {
   const [search, setSearch] = useSearchParams()
   const { data: dogs = [] } = useDogsQuery(undefined)
-  const { data: sheets = [] } = useTicketsQuery(undefined)
+  const { data: day } = useDayQuery(useToday())
   const { fitter, helper, unit } = useAppSelector((state) => state.settings)
   const rules = useShop()
   const [addTicket] = useAddTicketMutation()
@@ -41,15 +44,21 @@ export function useRound() {
       ?.split(',')
       .filter((id) => measures[id]) ?? USUAL
 
+  const ids = useMemo(() => {
+    const wanted = dogList.split(',')
+    return (day?.rows ?? []).filter((row) => row.dog && wanted.includes(row.dog.id)).map((row) => row.ticketId)
+  }, [day, dogList])
+  const sheets = useSheets(ids)
   const line = useMemo(
     () =>
       dogList.split(',').flatMap((id): RoundDog[] => {
         const dog = dogs.find((each) => each.id === id)
         if (!dog) return []
-        const sheet = sheets.find((each) => each.ticket.dogId === id)
-        return [{ dog, sheet, body: bodyOf(sheet?.readings ?? [], rules) }]
+        const sheet = [...sheets.values()].find((each) => each.ticket.dogId === id)
+        const ticketId = day?.rows.find((row) => row.dog?.id === id)?.ticketId
+        return [{ dog, sheet, ticketId, body: bodyOf(sheet?.readings ?? [], rules) }]
       }),
-    [dogList, dogs, sheets, rules],
+    [dogList, dogs, sheets, day, rules],
   )
   const tapes = measureIds.flatMap((measure): RoundTape[] => {
     const places = measures[measure]?.places ?? []
@@ -66,10 +75,10 @@ export function useRound() {
     const read = parseEntry(tape.measure, typed, unit)
     if (!read.ok) return read.problem
     const at = new Date().toISOString()
-    const known = dog.sheet?.ticket.id ?? opened.current.get(dog.dog.id)
+    const known = dog.ticketId ?? opened.current.get(dog.dog.id)
     const ticketId = known ?? uuid()
     // Both are kept in the order they were done; the number does not wait for the ticket's answer.
-    const making = known ? null : addTicket({ id: ticketId, body: { dogId: dog.dog.id, ownerId: dog.dog.ownerId, counter: false, at, by: fitter } })
+    const making = known ? null : addTicket({ id: ticketId, body: { dogId: dog.dog.id, ownerId: dog.dog.ownerId, kind: 'real', at, by: fitter } })
     if (making) opened.current.set(dog.dog.id, ticketId)
     const answer = await send({
       ticketId,

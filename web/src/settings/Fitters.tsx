@@ -1,7 +1,7 @@
 import { parseLength, type Fitter } from '@merry-tailor/core'
 import { useState } from 'react'
 import { v7 as uuid } from 'uuid'
-import { useAddFitterMutation, useChangeFitterMutation, useFittersQuery } from '../api/shop-api'
+import { useAddFitterMutation, useChangeFitterMutation, useFittersQuery } from '../api/queries'
 import { readingStyle, settingsChanged } from '../app/settings'
 import { useAppDispatch, useAppSelector } from '../app/store'
 import { Chip } from '../ticket/measure/TakenHow'

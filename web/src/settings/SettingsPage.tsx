@@ -1,12 +1,14 @@
 import type { ShopFields } from '@merry-tailor/core'
 import type { ReactNode } from 'react'
 import { useState } from 'react'
-import { useChangeShopMutation } from '../api/shop-api'
+import { deviceBook } from '../api/book-mark'
+import { useChangeShopMutation } from '../api/queries'
+import { shopApi } from '../api/shop-api'
 import { readingStyle, settingsChanged, valueStyle, type Settings } from '../app/settings'
 import { PlaceFrame } from '../app/Strip'
 import { useAppDispatch, useAppSelector } from '../app/store'
 import { useShop } from '../app/use-shop'
-import { SavedField } from '../ui/controls/SavedField'
+import { SavedField, type SaveResult } from '../ui/controls/SavedField'
 import { Segmented } from '../ui/controls/Segmented'
 import { SwitchBox } from '../ui/controls/SwitchBox'
 import { Tape } from '../ui/tape/Tape'
@@ -14,6 +16,7 @@ import { problemOf, problemWords } from '../words/problems'
 import { Fitters } from './Fitters'
 import { LineBands } from './LineBands'
 import { Views } from './Views'
+import { Drawer } from './Drawer'
 import { WholeBook } from './WholeBook'
 
 const SAMPLE_MM = 611
@@ -45,6 +48,16 @@ export function SettingsPage() {
       }}
     />
   )
+  const saveText = async (field: 'timeZone' | 'copyFolder', typed: string): Promise<SaveResult> => {
+    const answer = await change([{ field, from: shop[field], to: typed.trim() }])
+    if (!answer.error) return { kept: true }
+    const theirs = problemOf(answer.error)?.conflicts?.[0]?.theirs
+    return { kept: false, problem: problemWords(answer.error), ...(typeof theirs === 'string' ? { theirs } : {}) }
+  }
+  /** The book is another now: this device takes it as it is, since it was asked for here. */
+  const afterBringingBack = (): void => {
+    void deviceBook.follow().then(() => dispatch(shopApi.util.resetApiState()))
+  }
   const look = { ...valueStyle(settings), unit: settings.unit }
   const fine = readingStyle(settings)
   return (
@@ -194,7 +207,20 @@ export function SettingsPage() {
             />
           </Line>
           <SwitchBox label="Voice when measuring alone" checked={settings.voice} onChange={(voice) => set({ voice })} className="w-full" />
-          <WholeBook />
+          <SavedField
+            label="The shop’s time zone"
+            hint="By its name, as Europe/Oslo; empty: the server’s own. Days begin and end by it."
+            value={shop.timeZone}
+            onSave={(typed) => saveText('timeZone', typed)}
+          />
+          <SavedField
+            label="Folder for copies"
+            hint="On the server’s computer: a stick, or a folder that is kept in step elsewhere. Empty: beside the book."
+            value={shop.copyFolder}
+            onSave={(typed) => saveText('copyFolder', typed)}
+          />
+          <Drawer onBack={afterBringingBack} />
+          <WholeBook onBack={afterBringingBack} />
         </section>
         <section aria-label="Sample" className="mat p-6 lg:min-h-full">
           <div className="max-w-[420px] border-[1.5px] border-ink bg-panel px-4 py-3 lg:sticky lg:top-6">

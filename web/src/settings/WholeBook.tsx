@@ -1,48 +1,89 @@
 import { useState } from 'react'
-import { shopApi } from '../api/shop-api'
-import { useAppDispatch } from '../app/store'
 import { Button } from '../ui/controls/Button'
 import { Snag } from '../ui/State'
+import { longDay } from '../app/today'
 
-/** The whole shop as one file: taken out, and brought back to an identical shop. */
-export function WholeBook() {
-  const dispatch = useAppDispatch()
-  const [held, setHeld] = useState<{ name: string; text: string } | null>(null)
-  const [said, setSaid] = useState<{ good: boolean; text: string } | null>(null)
-  const bring = async (name: string, text: string, replace: boolean): Promise<void> => {
+/** What a copy would bring and what here would be gone, as the server says it. */
+interface Look {
+  shop: string
+  at: string
+  counts: Record<string, number>
+  same: boolean
+  empty: boolean
+  newer: Record<string, number>
+}
+
+interface Said {
+  good: boolean
+  text: string
+}
+
+/** The head of a copy is its first line; an old one has none. */
+async function headOf(file: Blob): Promise<unknown> {
+  const start = await file.slice(0, 64 * 1024).text()
+  const [line = ''] = start.split('\n')
+  try {
+    return JSON.parse(line) as unknown
+  } catch {
+    return null
+  }
+}
+
+/** `41 readings and 3 tickets`. */
+export function countWords(counts: Readonly<Record<string, number>>): string {
+  const parts = Object.entries(counts).map(([word, n]) => `${n} ${n === 1 ? word.replace(/s$/, '') : word}`)
+  return parts.length <= 1 ? (parts[0] ?? 'nothing') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1) ?? ''}`
+}
+
+/** The whole shop as one file: taken out, and brought back to an identical shop after a look at what that would change. */
+export function WholeBook({ onBack }: { onBack: () => void }) {
+  const [held, setHeld] = useState<{ file: File; look: Look | null } | null>(null)
+  const [busy, setBusy] = useState(false)
+  const [said, setSaid] = useState<Said | null>(null)
+  const bring = async (file: File, replace: boolean): Promise<void> => {
     setSaid(null)
-    const answer = await fetch(`/api/book?replace=${replace ? 'yes' : 'no'}`, {
-      method: 'PUT',
-      headers: { 'content-type': 'application/json' },
-      body: text,
-    }).catch(() => null)
+    setBusy(true)
+    const head = await headOf(file)
+    const type = head === null || (head as { tables?: unknown }).tables !== undefined ? 'application/json' : 'application/x-ndjson'
+    const answer = await fetch(`/api/book?replace=${replace ? 'yes' : 'no'}`, { method: 'PUT', headers: { 'content-type': type }, body: file }).catch(
+      () => null,
+    )
+    setBusy(false)
     if (!answer) return setSaid({ good: false, text: 'The server does not answer. Nothing was changed.' })
     const body = (await answer.json().catch(() => ({}))) as { code?: string; detail?: string; rows?: number }
-    if (body.code === 'shop-not-empty') return setHeld({ name, text })
+    if (body.code === 'shop-not-empty') return setHeld({ file, look: await lookAt(head) })
     setHeld(null)
-    if (!answer.ok) return setSaid({ good: false, text: `${name}: ${body.detail ?? 'it cannot be read.'} Nothing was changed.` })
-    dispatch(shopApi.util.resetApiState())
-    setSaid({ good: true, text: `${name} is back: ${body.rows ?? 0} records.` })
+    if (!answer.ok) return setSaid({ good: false, text: `${file.name}: ${body.detail ?? 'it cannot be read.'} Nothing was changed.` })
+    setSaid({ good: true, text: `${file.name} is back: ${body.rows ?? 0} records.` })
+    onBack()
+  }
+  const lookAt = async (head: unknown): Promise<Look | null> => {
+    if (head === null) return null
+    const answer = await fetch('/api/book/look', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(head) }).catch(
+      () => null,
+    )
+    return answer?.ok ? ((await answer.json()) as Look) : null
   }
   return (
     <section aria-label="The whole book" className="border-t-2 border-ink pt-3">
       <h2 className="text-[19px] leading-6">The whole book</h2>
       <p className="text-mute">Every dog, tape, strike, photograph and size table in one file. Bringing it back makes the same shop again.</p>
       <div className="mt-2 flex flex-wrap gap-2">
-        <a href="/api/book" download="merry-tailor-book.json" className="inline-flex min-h-11 items-center border-2 border-ink px-4 font-bold hover:bg-bench">
+        <a href="/api/book" download className="inline-flex min-h-11 items-center border-2 border-ink px-4 font-bold hover:bg-bench">
           Copy it out
         </a>
         <label className="inline-flex min-h-11 cursor-pointer items-center border border-edge px-4 font-semibold focus-within:shadow-[inset_0_0_0_3px_var(--tape)] hover:bg-bench">
-          Bring a copy back
+          {busy ? 'Reading it' : 'Bring a copy back'}
           <input
             type="file"
-            accept=".json,application/json"
+            accept=".book,.json,application/json,application/x-ndjson"
             aria-label="A copy of the whole book"
             className="sr-only"
+            disabled={busy}
             onChange={(event) => {
               const file = event.target.files?.[0]
               event.target.value = ''
-              if (file) void file.text().then((text) => bring(file.name, text, false))
+              if (file) void bring(file, false)
             }}
           />
         </label>
@@ -50,9 +91,10 @@ export function WholeBook() {
       {held && (
         <div className="mt-3">
           <Snag title="There is a book here already.">
-            <p>Bringing {held.name} back replaces every record of this shop. Copy it out first if you may want it again.</p>
+            <CopySays look={held.look} />
+            <p>Bringing {held.file.name} back replaces every record of this shop. A copy of it as it is now goes into the drawer first.</p>
             <div className="mt-2 flex gap-2">
-              <Button tone="snag" onClick={() => void bring(held.name, held.text, true)}>
+              <Button tone="snag" onClick={() => void bring(held.file, true)}>
                 Replace this book
               </Button>
               <Button tone="quiet" onClick={() => setHeld(null)}>
@@ -71,5 +113,18 @@ export function WholeBook() {
         </p>
       )}
     </section>
+  )
+}
+
+/** Whose the copy is, of when, how much is in it, and what here is newer. */
+export function CopySays({ look }: { look: (Pick<Look, 'at' | 'newer'> & Partial<Look>) | null }) {
+  if (!look) return <p>This copy is of an earlier version and does not say of when it is.</p>
+  const records = Object.values(look.counts ?? {}).reduce((sum, n) => sum + n, 0)
+  return (
+    <p>
+      This copy{look.shop ? ` of ${look.shop}` : ''} is from {longDay(look.at.slice(0, 10))}
+      {records > 0 ? `, ${records.toLocaleString('en')} records` : ''}. {look.same === false && 'It is of another book than this one. '}
+      {Object.keys(look.newer).length > 0 ? <b>Newer here: {countWords(look.newer)}.</b> : 'Nothing here is newer.'}
+    </p>
   )
 }

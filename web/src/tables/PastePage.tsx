@@ -1,4 +1,4 @@
-import { families, FamilyId, measureIds, typicalForm, type SizeTable } from '@merry-tailor/core'
+import { families, FAMILY_IDS, type FamilyId, measureIds, typicalForm, type SizeTable } from '@merry-tailor/core'
 import {
   guessColumns,
   parseSpan,
@@ -11,7 +11,7 @@ import {
 } from '@merry-tailor/core/formats'
 import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
-import { useAddSizeTableMutation, useSizeTablesQuery } from '../api/shop-api'
+import { useAddSizeTableMutation, useSizeTablesQuery } from '../api/queries'
 import { PlaceFrame } from '../app/Strip'
 import { Picker } from '../ui/controls/Picker'
 import { Segmented } from '../ui/controls/Segmented'
@@ -214,7 +214,7 @@ function Mapping({ pasted, onBack }: { pasted: Pasted; onBack: () => void }) {
           <Picker
             label="Kind"
             value={family}
-            options={FamilyId.options.map((id) => ({ value: id, label: families[id].name }))}
+            options={FAMILY_IDS.map((id) => ({ value: id, label: families[id].name }))}
             onChange={setFamily}
             className="w-full"
           />

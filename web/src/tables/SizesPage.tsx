@@ -1,8 +1,8 @@
-import { families, type SizeTable } from '@merry-tailor/core'
+import { newestTables, families, type SizeTable } from '@merry-tailor/core'
 import { sizeTableFromCsv, sizeTableFromJson, sizeTableToCsv, sizeTableToJson, type DocumentProblem } from '@merry-tailor/core/formats'
 import { useRef, useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
-import { useAddSizeTableMutation, useSizeTablesQuery } from '../api/shop-api'
+import { useAddSizeTableMutation, useSizeTablesQuery } from '../api/queries'
 import { valueStyle } from '../app/settings'
 import { PlaceFrame } from '../app/Strip'
 import { useAppSelector } from '../app/store'
@@ -14,7 +14,6 @@ import { lengthText } from '../ui/length/length-text'
 import { Worded } from '../ui/length/Worded'
 import { problemWords } from '../words/problems'
 import { familyName, measureName, wayName } from '../words/stages'
-import { newestTables } from './newest-tables'
 
 /** As the handbook lists them: harnesses, then coats, boots and crates. */
 const ORDER = Object.keys(families)

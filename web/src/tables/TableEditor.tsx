@@ -1,16 +1,16 @@
-import { bodyOf, sizeFor, whoMoves, type SizeTable } from '@merry-tailor/core'
+import { newestTables, sizeFor, whoMoves, type SizeTable } from '@merry-tailor/core'
 import { useMemo, useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
-import { useAddSizeTableMutation, useSizeTablesQuery, useTicketsQuery } from '../api/shop-api'
+import { useAddSizeTableMutation, useDayQuery, useSizeTablesQuery } from '../api/queries'
 import { valueStyle } from '../app/settings'
 import { PlaceFrame } from '../app/Strip'
 import { useAppSelector } from '../app/store'
 import { useShop } from '../app/use-shop'
+import { useToday } from '../app/use-today'
 import { Unrolling } from '../ui/State'
 import { problemWords } from '../words/problems'
 import { measureName } from '../words/stages'
 import { BandTape } from './BandTape'
-import { newestTables } from './newest-tables'
 import { cellText, draftOf, freshDraft, inUnit, judgeDraft, stepMm, tableId, type TableDraft } from './table-draft'
 import { TableCells } from './TableCells'
 import { TableFacts } from './TableFacts'
@@ -24,17 +24,14 @@ export function TableEditor() {
   const known = newestTables(tables).find((table) => table.id === id)
   return (
     <PlaceFrame name="Sizes" detail={known ? `${known.maker}, version ${known.version}` : 'A new table'}>
-      <Editor
-        key={known ? `${known.id} ${known.version}` : 'new'}
-        before={known ?? null}
-        first={known ? draftOf(known, known.version + 1) : freshDraft(unit)}
-        tables={tables}
-      />
+      <Editor key={known ? known.id : 'new'} before={known ?? null} first={known ? draftOf(known, known.version + 1) : freshDraft(unit)} tables={tables} />
     </PlaceFrame>
   )
 }
 
-function Editor({ before, first, tables }: { before: SizeTable | null; first: TableDraft; tables: readonly SizeTable[] }) {
+function Editor({ before: known, first, tables }: { before: SizeTable | null; first: TableDraft; tables: readonly SizeTable[] }) {
+  // The version it began from: what is published, here or elsewhere, takes nothing typed away.
+  const [before] = useState(known)
   const [draft, setDraft] = useState(first)
   // What is wrong is said once somebody tried to publish; until then half a table is just half a table.
   const [tried, setTried] = useState(false)
@@ -44,13 +41,13 @@ function Editor({ before, first, tables }: { before: SizeTable | null; first: Ta
   const shop = useShop()
   const settings = useAppSelector((state) => state.settings)
   const look = { ...valueStyle({ ...settings, unit: draft.unit }), unit: draft.unit }
-  const { data: sheets = [] } = useTicketsQuery(undefined)
+  const { data: day } = useDayQuery(useToday())
   const dogs = useMemo(
     () =>
-      sheets
-        .flatMap((sheet) => (sheet.dog ? [{ id: sheet.dog.id, name: sheet.dog.name, body: bodyOf(sheet.readings, shop) }] : []))
+      (day?.rows ?? [])
+        .flatMap((row) => (row.dog ? [{ id: row.dog.id, name: row.dog.name, body: row.body }] : []))
         .filter((dog, i, all) => all.findIndex((each) => each.id === dog.id) === i),
-    [sheets, shop],
+    [day],
   )
   const judged = useMemo(
     () =>
@@ -163,7 +160,7 @@ function Moves({
 }: {
   before: Sized
   after: Sized
-  dogs: readonly { id: string; name: string; body: ReturnType<typeof bodyOf> }[]
+  dogs: readonly { id: string; name: string; body: Record<string, { mm: number; sigmaMm: number | null }> }[]
   fresh: boolean
 }) {
   const moves = fresh ? [] : whoMoves(before, after, dogs)

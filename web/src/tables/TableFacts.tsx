@@ -1,4 +1,4 @@
-import { families, FamilyId, hasSchools } from '@merry-tailor/core'
+import { families, FAMILY_IDS, hasSchools } from '@merry-tailor/core'
 import type { ReactNode } from 'react'
 import { Picker } from '../ui/controls/Picker'
 import { Segmented } from '../ui/controls/Segmented'
@@ -32,7 +32,7 @@ export function TableFacts({ draft, problems, onChange }: TableFactsProps) {
         <Picker
           label="Kind"
           value={draft.family}
-          options={FamilyId.options.map((id) => ({ value: id, label: families[id].name }))}
+          options={FAMILY_IDS.map((id) => ({ value: id, label: families[id].name }))}
           onChange={(family) => onChange({ family })}
           className="w-full"
         />

@@ -1,4 +1,4 @@
-import { SizeTable } from '@merry-tailor/core'
+import { SizeTable } from '@merry-tailor/core/schemas'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { cellText, draftOf, emptyRow, freshDraft, inUnit, judgeDraft, stepMm, tableId, type TableDraft } from './table-draft'

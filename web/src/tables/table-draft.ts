@@ -1,4 +1,5 @@
-import { parseLength, SizeTable, type LengthUnit, type ShopFields } from '@merry-tailor/core'
+import { parseLength, type SizeTable, type LengthUnit, type ShopFields } from '@merry-tailor/core'
+import { SizeTable as SizeTableSchema } from '@merry-tailor/core/schemas'
 
 /** A column of a table being edited: a measure by its ID, or a strap by the maker's name. */
 export interface DraftColumn {
@@ -218,7 +219,7 @@ export function judgeDraft(draft: TableDraft): JudgedDraft {
   const price = draft.price.trim() === '' ? null : pairOf(draft.price)
   if (draft.price.trim() !== '' && (!price || price[0] > price[1])) wrong('price', 'A price, such as 38, or 30-45; or nothing.')
   if (problems.length > 0 || !weeks) return { sizes, problems, table: null }
-  const read = SizeTable.safeParse({
+  const read = SizeTableSchema.safeParse({
     id: draft.id,
     version: draft.version,
     name: draft.name,

@@ -1,41 +1,51 @@
 import 'fake-indexeddb/auto'
 import {
-  applyAct,
+  actsBeyond,
+  addressOf,
+  labelsOf,
   PLAIN_CIRCUMSTANCES,
+  tableOf,
   UNASKED,
   USUAL_SHOP,
   type Act,
+  type ActSheet,
   type Change,
+  type Choice,
   type Dog,
   type DogSheet,
   type Fitter,
   type Item,
-  type NewPiece,
+  type MarkedKind,
+  type Owner,
   type Piece,
   type Reading,
   type ShopFields,
   type SizeTable,
+  type Strike,
   type Supply,
   type TicketSheet,
 } from '@merry-tailor/core'
+import type { FastifyInstance } from 'fastify'
 import { cleanup, configure, render } from '@testing-library/react'
 import type { ReactNode } from 'react'
 import { Provider } from 'react-redux'
 import { createMemoryRouter, RouterProvider } from 'react-router'
 import { afterEach, beforeAll, beforeEach, vi } from 'vitest'
+import { buildApp } from '../../../server/src/app.ts'
+import { deviceBook } from '../api/book-mark'
 import { deviceStore } from '../api/device-store'
 import { outbox } from '../api/outbox'
-import { sheetRecipes } from '../api/recipes'
 import { shopApi } from '../api/shop-api'
 import { settingsChanged } from '../app/settings'
-import { store } from '../app/store'
+import { store, watchOutbox } from '../app/store'
 import { stubPage } from './page-stubs'
 import { TicketFrame } from '../ticket/TicketFrame'
 
-/** A shop without a server: what the page asks is answered from here, and what it sends is done here. */
+/** What a test puts up: it goes into the true server’s book before the page asks for anything. */
 export interface TestShop {
   tickets: TicketSheet[]
   dogs: Dog[]
+  owners: Owner[]
   sizeTables: SizeTable[]
   dogSheets: Record<string, DogSheet>
   fitters: Fitter[]
@@ -96,7 +106,7 @@ export const aTicket = ({ ticket, ...over }: Partial<Omit<TicketSheet, 'ticket'>
       activities: ['stroll'],
       id: nextId(),
       number: 101,
-      counter: false,
+      kind: 'real',
       createdAt: AT,
       by: 'Ylva',
       ...ticket,
@@ -105,7 +115,9 @@ export const aTicket = ({ ticket, ...over }: Partial<Omit<TicketSheet, 'ticket'>
     items: [anItem()],
     readings: [],
     choices: [],
+    hitches: [],
     tryOns: [],
+    settings: [],
     acknowledgements: [],
     asWritten: [],
     marks: [],
@@ -114,87 +126,239 @@ export const aTicket = ({ ticket, ...over }: Partial<Omit<TicketSheet, 'ticket'>
   }
 }
 
-const json = (body: unknown, status = 200): Response => new Response(JSON.stringify(body), { status })
+/** The true server, with a database of its own for each test. */
+let app: FastifyInstance
+const HOST = { host: 'localhost' }
 
-/** The parts of a ticket a write may name, as the acts that make them. */
-const ACTS: Readonly<Record<string, Act['act']>> = { readings: 'read', marks: 'mark', acknowledgements: 'acknowledge', 'as-written': 'write-down' }
+type Method = 'GET' | 'PUT' | 'PATCH' | 'POST' | 'DELETE'
 
-function write(method: string, path: string, body: unknown): Response {
-  const part = /^\/tickets\/([^/]+)\/([^/]+)\/([^/]+)(\/answer)?$/.exec(path)
-  const sheet = shop.tickets.find((each) => path.startsWith(`/tickets/${each.ticket.id}`))
-  if (part && sheet) {
-    const [, , kind = '', id = '', answer] = part
-    const act = answer ? 'answer' : ACTS[kind]
-    if (act) applyAct(sheet, { act, id, body } as Act)
-    const made = body as never
-    if (method === 'PUT' && kind === 'items') sheetRecipes.addItem(sheet, { ticketId: sheet.ticket.id, id, body: made })
-    if (method === 'PUT' && kind === 'choices') sheetRecipes.addChoice(sheet, { ticketId: sheet.ticket.id, id, body: made })
-    if (method === 'PUT' && kind === 'try-ons') sheetRecipes.addTryOn(sheet, { ticketId: sheet.ticket.id, id, body: made })
-    if (method === 'PATCH' && kind === 'items')
-      sheetRecipes.changeItem(sheet, { ticketId: sheet.ticket.id, id, changes: (made as { changes: Change[] }).changes })
-    return json(body)
-  }
-  const ofRound = /\/try-ons\/([^/]+)\/(observations|symptoms)\/([^/]+)$/.exec(path)
-  if (ofRound && sheet) {
-    const [, roundId = '', kind, id = ''] = ofRound
-    const recipe = kind === 'observations' ? sheetRecipes.addObservation : sheetRecipes.addSymptomNote
-    recipe(sheet, { ticketId: sheet.ticket.id, roundId, id, body: body as never })
-    return json(body)
-  }
-  const piece = /^\/pieces\/([^/]+)$/.exec(path)?.[1]
-  if (piece && method === 'PUT') {
-    const { at, ...made } = body as NewPiece
-    shop.pieces.push({ ...made, id: piece, retired: null, createdAt: at })
-    return json(body)
-  }
-  const changes = (body as { changes?: { field: string; to: unknown }[] } | null)?.changes ?? []
-  const target =
-    path === '/shop' ? shop.shop : (shop.pieces.find((each) => each.id === piece) ?? sheet?.ticket ?? shop.dogs.find((dog) => path === `/dogs/${dog.id}`))
-  if (method === 'PATCH' && target) for (const { field, to } of changes) (target as unknown as Record<string, unknown>)[field] = to
-  return json(body)
+/** Puts a record where the server keeps it; what it refuses is a mistake of the test. */
+async function put(path: string, body: unknown, method: Method = 'PUT'): Promise<void> {
+  const answer = await app.inject({ method, url: `/api${path}`, headers: HOST, payload: body as object })
+  if (answer.statusCode >= 400) throw new Error(`the test's own ${method} ${path} was refused: ${answer.body}`)
 }
 
-function read(path: string): Response {
-  if (path === '/tickets?state=open') return json(shop.tickets)
-  const ticket = shop.tickets.find((sheet) => path === `/tickets/${sheet.ticket.id}`)
-  if (ticket) return json(ticket)
-  if (path === '/dogs') return json(shop.dogs)
-  if (path.startsWith('/dogs/')) {
-    const sheet = shop.dogSheets[path.slice(6)]
-    return sheet ? json(sheet) : json({ code: 'not-found', detail: 'There is no dog under this id.' }, 404)
-  }
-  if (path.startsWith('/size-tables')) return json(shop.sizeTables)
-  if (path === '/fitters') return json(shop.fitters)
-  if (path === '/shop') return json(shop.shop)
-  if (path === '/pieces') return json(shop.pieces)
-  if (path === '/supply') return json(shop.supply)
-  if (path.startsWith('/reminders')) return json({ again: [], back: [] })
-  return json([])
+const seeded = new Set<unknown>()
+const changesOf = (from: object, to: object): Change[] =>
+  Object.entries(to).flatMap(([field, value]) => {
+    const before = (from as Record<string, unknown>)[field]
+    return JSON.stringify(before) === JSON.stringify(value) ? [] : [{ field, from: before, to: value }]
+  })
+
+async function seedOwner(owner: Owner): Promise<void> {
+  if (seeded.has(owner.id)) return
+  seeded.add(owner.id)
+  const { id, createdAt, ...body } = owner
+  await put(`/owners/${id}`, { ...body, at: createdAt })
 }
 
-/** Puts the shop up before each test of a file and takes it down after. */
+async function seedDog(dog: Dog): Promise<void> {
+  if (seeded.has(dog.id)) return
+  seeded.add(dog.id)
+  const { id, createdAt, ...body } = dog
+  await put(`/dogs/${id}`, { ...body, at: createdAt })
+}
+
+/** A table a choice names must be there. */
+async function seedTableOf(choice: Choice): Promise<void> {
+  const named = tableOf(choice)
+  if (!named || shop.sizeTables.some((table) => table.id === named.tableId && table.version === named.tableVersion)) return
+  const labels = labelsOf(choice).length > 0 ? labelsOf(choice) : ['One']
+  shop.sizeTables.push({
+    id: named.tableId, version: named.tableVersion, name: 'Any', maker: 'Any', family: 'H01', way: choice.kind === 'made' ? 'made' : 'stock', unit: 'cm', between: null,
+    sizes: labels.map((label, i) => ({ label, bands: { M07: [500 + 60 * i, 560 + 60 * i] } })), lead: { minWeeks: 0, maxWeeks: 0 },
+  }) // prettier-ignore
+  await seedTables()
+}
+
+async function seedTables(): Promise<void> {
+  for (const table of shop.sizeTables) {
+    if (seeded.has(table)) continue
+    seeded.add(table)
+    await put(`/size-tables/${table.id}/${table.version}`, table)
+  }
+}
+
+/** Brings a whole sheet into the book by the acts that make it. */
+async function seedSheet(sheet: TicketSheet): Promise<void> {
+  if (seeded.has(sheet.ticket.id)) return
+  seeded.add(sheet.ticket.id)
+  const { ticket } = sheet
+  if (sheet.owner) await seedOwner(sheet.owner)
+  if (sheet.dog) await seedDog(sheet.dog)
+  await put(`/tickets/${ticket.id}`, { dogId: ticket.dogId, ownerId: ticket.ownerId, kind: ticket.kind, at: ticket.createdAt, by: ticket.by })
+  app.desk.db.prepare('UPDATE book SET last_number = max(last_number, ?)').run(ticket.number)
+  app.desk.db
+    .prepare('UPDATE tickets SET number = ? WHERE id = ? AND NOT EXISTS (SELECT 1 FROM tickets WHERE number = ?)')
+    .run(ticket.number, ticket.id, ticket.number)
+  const { id: _, number: __, kind: ___, createdAt: ____, by: _____, on: ______, dogId: _______, ownerId: ________, ...fields } = ticket
+  const { state, closedAt, ...open } = fields
+  const changed = changesOf(UNASKED, open)
+  if (changed.length > 0) await put(`/tickets/${ticket.id}`, { changes: changed }, 'PATCH')
+  for (const choice of sheet.choices) await seedTableOf(choice)
+  const none: ActSheet = {
+    ...sheet,
+    items: [],
+    readings: [],
+    choices: [],
+    hitches: [],
+    tryOns: [],
+    settings: [],
+    acknowledgements: [],
+    asWritten: [],
+    marks: [],
+  }
+  const acts = actsBeyond({ ...sheet, marks: [] }, none)
+  for (const act of [...acts, ...sheet.items.filter((item) => item.removed).map(takenOff), ...marksFor(sheet)]) {
+    const { method, path, body } = addressOf(ticket.id, act)
+    await put(path, body, method)
+  }
+  if (state === 'closed') {
+    await put(`/tickets/${ticket.id}`, { changes: [{ field: 'state', from: 'open', to: 'closed' }, { field: 'closedAt', from: null, to: closedAt }] }, 'PATCH') // prettier-ignore
+  }
+}
+
+const takenOff = (item: Item): Act => ({ act: 'change', itemId: item.id, changes: [{ field: 'removed', from: false, to: true }] })
+
+/** The marks a sheet has, and those its struck facts need. */
+function marksFor(sheet: TicketSheet): Act[] {
+  const facts: [MarkedKind, readonly { id: string; struck?: Strike | undefined }[]][] = [
+    ['reading', sheet.readings],
+    ['acknowledgement', sheet.acknowledgements],
+    ['as-written', sheet.asWritten],
+    ['choice', sheet.choices],
+    ['try-on', sheet.tryOns],
+  ]
+  const known = sheet.marks.map(({ id, ...body }): Act => ({ act: 'mark', id, body }))
+  const made = facts.flatMap(([what, list]) =>
+    list.flatMap((fact): Act[] =>
+      fact.struck && !sheet.marks.some((mark) => mark.about === fact.id)
+        ? [{ act: 'mark', id: nextId(), body: { what, about: fact.id, kind: 'struck', ...fact.struck } }]
+        : [],
+    ),
+  )
+  return [...known, ...made]
+}
+
+async function seedDogSheet(sheet: DogSheet): Promise<void> {
+  if (sheet.owner) await seedOwner(sheet.owner)
+  await seedDog(sheet.dog)
+  for (const ticket of sheet.tickets) await seedSheet(ticket)
+  for (const note of sheet.notes) {
+    if (seeded.has(note.id)) continue
+    seeded.add(note.id)
+    const { id, over, ...body } = note
+    await put(`/dogs/${sheet.dog.id}/notes/${id}`, body)
+    if (over !== null) await put(`/dogs/${sheet.dog.id}/notes/${id}`, { changes: [{ field: 'over', from: null, to: over }] }, 'PATCH')
+  }
+  for (const photo of sheet.photos) {
+    if (seeded.has(photo.id)) continue
+    seeded.add(photo.id)
+    app.desk.db
+      .prepare('INSERT INTO photos (id, dog_id, view, type, picture, at, by_whom) VALUES (?, ?, ?, ?, ?, ?, ?)')
+      .run(photo.id, sheet.dog.id, photo.view, photo.type, Buffer.alloc(photo.bytes), photo.at, photo.by)
+  }
+}
+
+/** Everything a test has put up since the last look goes into the book. */
+async function seed(): Promise<void> {
+  const wished = changesOf(USUAL_SHOP, shop.shop)
+  const key = JSON.stringify(wished)
+  if (wished.length > 0 && !seeded.has(key)) {
+    seeded.add(key)
+    await put('/shop', { changes: wished }, 'PATCH').catch(() => undefined)
+  }
+  await seedTables()
+  for (const owner of shop.owners) await seedOwner(owner)
+  for (const dog of shop.dogs) await seedDog(dog)
+  for (const sheet of shop.tickets) await seedSheet(sheet)
+  for (const sheet of Object.values(shop.dogSheets)) await seedDogSheet(sheet)
+  for (const fitter of shop.fitters) {
+    if (seeded.has(fitter.id)) continue
+    seeded.add(fitter.id)
+    await put(`/fitters/${fitter.id}`, { name: fitter.name, at: fitter.createdAt })
+    const changed = changesOf({ gauge: null, left: false }, { gauge: fitter.gauge, left: fitter.left })
+    if (changed.length > 0) await put(`/fitters/${fitter.id}`, { changes: changed }, 'PATCH')
+  }
+  for (const piece of shop.pieces) {
+    if (seeded.has(piece.id)) continue
+    seeded.add(piece.id)
+    const { id, retired, createdAt, ...body } = piece
+    await put(`/pieces/${id}`, { ...body, at: createdAt })
+    if (retired) await put(`/pieces/${id}`, { changes: [{ field: 'retired', from: null, to: retired }] }, 'PATCH')
+  }
+}
+
+/** One after the other: what is put up first is there first. */
+let seeding: Promise<void> = Promise.resolve()
+const seedNow = (): Promise<void> =>
+  (seeding = seeding.then(seed).catch((error: unknown) => {
+    console.error(error)
+  }))
+
+/** What the server would say beside an answer of a test's own. */
+const said = (headers: Record<string, string>): Record<string, string> => ({
+  'merry-book': app.desk.head.book,
+  'merry-epoch': String(app.desk.head.epoch),
+  'merry-seq': String(app.desk.head.seq),
+  'merry-time': new Date().toISOString(),
+  ...(headers['merry-write'] ? { 'merry-write': headers['merry-write'] } : {}),
+})
+
+/** A fetch that goes to the true server, or to a test's own answer. */
+async function fetchShop(url: string, init: { method?: Method; body?: string | Blob; headers?: Record<string, string> } = {}): Promise<Response> {
+  await seedNow()
+  const method = init.method ?? 'GET'
+  const path = url.replace(/^\/api/, '')
+  const { headers = {}, body } = init
+  const parsed: unknown = typeof body === 'string' ? JSON.parse(body) : null
+  if (method !== 'GET') shop.sent.push({ method, path, body: parsed })
+  const own = Object.entries(shop.answers).find(([begins]) => `${method} ${path}`.startsWith(begins))
+  if (own) {
+    const answer = own[1](parsed)
+    return new Response(await answer.text(), { status: answer.status, headers: said(headers) })
+  }
+  const payload = typeof body === 'string' ? body : body ? Buffer.from(await body.arrayBuffer()) : undefined
+  const answer = await app.inject({ method, url, headers: { ...HOST, ...headers }, ...(payload === undefined ? {} : { payload }) })
+  return new Response(answer.body, { status: answer.statusCode, headers: answer.headers as Record<string, string> })
+}
+
+/** Puts the true server up before each test of a file and takes it down after. */
 export function withTestShop(): void {
+  let stopWatching: () => void
   beforeAll(() => {
     configure({ asyncUtilTimeout: 10_000 })
     stubPage()
   })
   beforeEach(async () => {
-    shop = { tickets: [], dogs: [], sizeTables: [], dogSheets: {}, fitters: [], pieces: [], supply: [], shop: { ...USUAL_SHOP }, answers: {}, sent: [] }
+    shop = {
+      tickets: [],
+      dogs: [],
+      owners: [],
+      sizeTables: [],
+      dogSheets: {},
+      fitters: [],
+      pieces: [],
+      supply: [],
+      shop: { ...USUAL_SHOP },
+      answers: {},
+      sent: [],
+    }
+    seeded.clear()
+    app = await buildApp({
+      database: ':memory:',
+      supplier: { ask: () => (shop.supply.length > 0 ? Promise.resolve(shop.supply) : Promise.reject(new Error('away'))) },
+    })
     wideScreen()
-    vi.stubGlobal(
-      'fetch',
-      vi.fn((url: string, init: { method?: string; body?: string } = {}) => {
-        const method = init.method ?? 'GET'
-        const path = url.replace(/^\/api/, '')
-        const body: unknown = typeof init.body === 'string' ? JSON.parse(init.body) : null
-        if (method !== 'GET') shop.sent.push({ method, path, body })
-        const own = Object.entries(shop.answers).find(([begins]) => `${method} ${path}`.startsWith(begins))
-        return Promise.resolve(own ? own[1](body) : method === 'GET' ? read(path) : write(method, path, body))
-      }),
-    )
+    vi.stubGlobal('fetch', vi.fn(fetchShop))
     const db = await deviceStore()
-    await Promise.all([db.clear('outbox'), db.clear('refused'), db.clear('kept')])
+    await Promise.all((['outbox', 'refused', 'kept', 'aside', 'unread'] as const).map((shelf) => db.clear(shelf)))
+    deviceBook.forget()
+    // A slow test machine is no network that swallows packets.
+    outbox.patienceMs = 20_000
+    outbox.forget()
     store.dispatch(shopApi.util.resetApiState())
+    stopWatching = watchOutbox()
     store.dispatch(settingsChanged({ unit: 'cm', fitter: 'Ylva', helper: '', letterKeys: true, voice: false, theme: 'light' }))
   })
   afterEach(async () => {
@@ -203,6 +367,8 @@ export function withTestShop(): void {
     await Promise.all(store.dispatch(shopApi.util.getRunningMutationsThunk()))
     await Promise.all(store.dispatch(shopApi.util.getRunningQueriesThunk()))
     await outbox.drain()
+    stopWatching()
+    await app.close()
   })
 }
 
@@ -235,7 +401,6 @@ export function renderPage(path: string, pattern: string, element: ReactNode) {
 /** Renders one stage of a ticket inside its frame. */
 export function renderStage(sheet: TicketSheet, stage: string, element: ReactNode) {
   shop.tickets.push(sheet)
-  if (sheet.dog) shop.dogs.push(sheet.dog)
   const router = createMemoryRouter(
     [
       {

@@ -2,12 +2,14 @@ import { bodyOf, progressOf, stages, type Progress, type TicketSheet } from '@me
 import { ChevronLeft } from 'lucide-react'
 import { createContext, use, useMemo, type ReactNode } from 'react'
 import { Link, Navigate, Outlet, useLocation, useNavigate, useParams } from 'react-router'
-import { useTicketQuery } from '../api/shop-api'
-import { NotKept, Strip } from '../app/Strip'
+import { useTicketQuery } from '../api/queries'
+import { NotKept, Strip, Warnings } from '../app/Strip'
 import { Refused } from '../app/Refused'
+import { SomebodyElse } from './SomebodyElse'
 import { useAppSelector } from '../app/store'
 import { useShop } from '../app/use-shop'
-import { clock, today } from '../app/today'
+import { clock } from '../app/today'
+import { useToday } from '../app/use-today'
 import { useKeys } from '../app/use-keys'
 import { MiniStitch } from '../ui/stitch/MiniStitch'
 import { RunningStitch } from '../ui/stitch/RunningStitch'
@@ -37,9 +39,10 @@ export function TicketFrame() {
   const { ticketId = '' } = useParams()
   const { data: sheet, error } = useTicketQuery(ticketId)
   const rules = useShop()
+  const on = useToday()
   const open = useMemo(
-    () => (sheet ? { sheet, progress: progressOf(sheet, today(), rules), body: bodyOf(sheet.readings, rules), name: sheet.dog?.name ?? 'Counter dog' } : null),
-    [sheet, rules],
+    () => (sheet ? { sheet, progress: progressOf(sheet, on, rules), body: bodyOf(sheet.readings, rules), name: sheet.dog?.name ?? 'Counter dog' } : null),
+    [sheet, rules, on],
   )
   if (!open) {
     return error ? (
@@ -57,7 +60,7 @@ export function TicketFrame() {
   }
   return (
     <TicketContext value={open}>
-      <FramedStage open={open} />
+      <FramedStage key={ticketId} open={open} />
     </TicketContext>
   )
 }
@@ -98,8 +101,10 @@ function FramedStage({ open }: { open: OpenTicket }) {
           <MiniStitch states={listed} current={here} on="cloth" />
         </PhoneStages>
       </Strip>
+      <Warnings />
       <NotKept />
       <Refused />
+      <SomebodyElse ticketId={sheet.ticket.id} />
       <main className="flex min-h-0 flex-1 flex-col print:block">
         <Outlet />
       </main>
@@ -108,6 +113,7 @@ function FramedStage({ open }: { open: OpenTicket }) {
 }
 
 function TicketTitle({ sheet, name }: { sheet: TicketSheet; name: string }) {
+  const on = useToday()
   const saving = useAppSelector((state) => state.saving)
   const saved =
     saving.waiting > 0 ? `${saving.waiting} kept here, not sent` : saving.failure ? 'not saved' : saving.savedAt ? `saved ${clock(saving.savedAt)}` : ''
@@ -127,7 +133,7 @@ function TicketTitle({ sheet, name }: { sheet: TicketSheet; name: string }) {
             {number}
             {saved && `, ${saved}`}
           </span>
-          <span className="hidden phone:inline">{sheet.dog ? dogLine(sheet.dog, today()) : 'No dog record yet'}</span>
+          <span className="hidden phone:inline">{sheet.dog ? dogLine(sheet.dog, on) : 'No dog record yet'}</span>
         </p>
       </div>
     </div>

@@ -1,19 +1,19 @@
-import { adviseSizes, agree, atHandFirst, families, parseLength, rankTables, type FamilyId } from '@merry-tailor/core'
+import { newestTables, adviseSizes, agree, atHandFirst, families, parseLength, rankTables, type FamilyId } from '@merry-tailor/core'
 import { useMemo, useState, type RefObject } from 'react'
 import { useNavigate } from 'react-router'
 import { v7 as uuid } from 'uuid'
-import { useActMutation, useAddItemMutation, useAddTicketMutation, useSizeTablesQuery } from '../api/shop-api'
+import { useActMutation, useAddTicketMutation, useSizeTablesQuery } from '../api/queries'
 import { useShop } from '../app/use-shop'
+import { useOnce } from '../app/use-once'
 import { readingStyle } from '../app/settings'
 import { useAppSelector } from '../app/store'
 import { KeyCap } from '../ui/controls/KeyCap'
 import { Picker } from '../ui/controls/Picker'
 import { lengthText } from '../ui/length/length-text'
 import { Worded } from '../ui/length/Worded'
-import { lengthProblemWords } from '../words/problems'
+import { lengthProblemWords, problemWords } from '../words/problems'
 import { adviceWords } from '../words/sizes'
 import { familyName, measureName } from '../words/stages'
-import { newestTables } from '../tables/newest-tables'
 
 /** The one number a counter starts from: the girth for a walking Y, the harness neck for a cross-back. */
 const firstTape = (family: FamilyId): string => (['pulling', 'drafting'].includes(families[family].shelf) ? 'M01' : 'M07')
@@ -28,8 +28,8 @@ export function Counter({ inputRef }: { inputRef: RefObject<HTMLInputElement | n
   const [typed, setTyped] = useState('')
   const [problem, setProblem] = useState<string | null>(null)
   const [addTicket] = useAddTicketMutation()
-  const [addItem] = useAddItemMutation()
   const [act] = useActMutation()
+  const once = useOnce()
   const navigate = useNavigate()
   const measure = firstTape(family)
   const read = useMemo(() => parseLength(typed, unit), [typed, unit])
@@ -42,19 +42,16 @@ export function Counter({ inputRef }: { inputRef: RefObject<HTMLInputElement | n
     return best ? adviceWords(best.advice, best.table) : 'No size table for this item yet'
   }, [read, measure, tables, family, views])
 
-  const open = async (): Promise<void> => {
+  const open = async (): Promise<boolean> => {
     if (!read.ok) {
       setProblem(lengthProblemWords(read.problem))
-      return
+      return false
     }
     const [ticketId, at] = [uuid(), new Date().toISOString()]
-    const made = await addTicket({ id: ticketId, body: { dogId: null, ownerId: null, counter: true, at, by: fitter } })
-    if (made.error) {
-      setProblem('Not saved. The number stays here; try again.')
-      return
-    }
-    await addItem({ ticketId, id: uuid(), body: { family, way: 'stock', school: null, at } })
-    await act({
+    // Kept in this order; nobody waits three times for one number.
+    const making = addTicket({ id: ticketId, body: { dogId: null, ownerId: null, kind: 'counter', at, by: fitter } })
+    const itemIn = act({ ticketId, act: { act: 'item', id: uuid(), body: { family, way: 'stock', school: null, at } } })
+    const readIn = act({
       ticketId,
       act: {
         act: 'read',
@@ -62,8 +59,15 @@ export function Counter({ inputRef }: { inputRef: RefObject<HTMLInputElement | n
         body: { measure, mm: read.mm, side: 'both', asTyped: typed.trim(), unit: read.unit, method: 'tape', takenAt: at, by: fitter },
       },
     })
+    const [made, ...parts] = await Promise.all([making, itemIn, readIn])
+    const refused = made.error ?? parts.find((part) => part.error)?.error
+    if (refused) {
+      setProblem(`Not saved. ${problemWords(refused)} The number stays here; try again.`)
+      return false
+    }
     setTyped('')
     await navigate(`/tickets/${ticketId}/choose`)
+    return true
   }
 
   return (
@@ -71,7 +75,7 @@ export function Counter({ inputRef }: { inputRef: RefObject<HTMLInputElement | n
       aria-label="Counter"
       onSubmit={(event) => {
         event.preventDefault()
-        void open()
+        void once(open)
       }}
     >
       <div className="flex min-h-11 flex-wrap items-stretch border-2 border-ink bg-panel focus-within:shadow-[inset_0_0_0_3px_var(--tape)]">

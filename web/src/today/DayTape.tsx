@@ -1,8 +1,8 @@
-import { dayWork, type Stay, type TicketSheet } from '@merry-tailor/core'
+import type { Stay } from '@merry-tailor/core'
 import { format, getHours, getMinutes, parseISO } from 'date-fns'
-import { useEffect, useMemo, useState } from 'react'
+import { useEffect, useState } from 'react'
 import { Link } from 'react-router'
-import { clock, today } from '../app/today'
+import { clock } from '../app/today'
 import { useBox } from '../ui/use-width'
 import { stayWords } from '../words/stages'
 
@@ -10,15 +10,13 @@ const [TAPE, LABEL] = [46, 44]
 const minuteOf = (at: Date): number => getHours(at) * 60 + getMinutes(at)
 
 /** The day as an upright resting tape: what was done at the bench in brackets beside it, and now as a pin. */
-export function DayTape({ sheets }: { sheets: readonly TicketSheet[] }) {
+export function DayTape({ stays }: { stays: readonly Stay[] }) {
   const [now, setNow] = useState(() => new Date())
   useEffect(() => {
     const timer = setInterval(() => setNow(new Date()), 30_000)
     return () => clearInterval(timer)
   }, [])
   const [ref, { height }] = useBox<HTMLDivElement>(170, 640)
-  const on = today()
-  const stays = useMemo(() => dayWork(sheets, on), [sheets, on])
   const minutes = [minuteOf(now), ...stays.flatMap((stay) => [minuteOf(parseISO(stay.fromAt)), minuteOf(parseISO(stay.toAt))])]
   const from = Math.min(8 * 60, Math.floor(Math.min(...minutes) / 60) * 60)
   const to = Math.max(18 * 60, Math.ceil(Math.max(...minutes) / 60) * 60)

@@ -2,8 +2,7 @@ import { Command } from 'cmdk'
 import { Search } from 'lucide-react'
 import { useState, type RefObject } from 'react'
 import { useNavigate } from 'react-router'
-import { skipToken } from '@reduxjs/toolkit/query'
-import { useFindQuery } from '../api/shop-api'
+import { useFindQuery } from '../api/queries'
 import { KeyCap } from '../ui/controls/KeyCap'
 
 const KINDS = { dog: 'Dog', owner: 'Owner', ticket: 'Ticket' } as const
@@ -13,7 +12,8 @@ export function Find({ inputRef }: { inputRef: RefObject<HTMLInputElement | null
   const [typed, setTyped] = useState('')
   const [open, setOpen] = useState(false)
   const wanted = typed.trim()
-  const { currentData: found = [], isFetching } = useFindQuery(wanted === '' ? skipToken : wanted)
+  const { data, isFetching } = useFindQuery(wanted, { skip: wanted === '' })
+  const found = isFetching ? [] : (data ?? [])
   const navigate = useNavigate()
   const go = (kind: string, id: string): void => {
     setOpen(false)

@@ -1,5 +1,5 @@
 import { Link } from 'react-router'
-import { useRemindersQuery } from '../api/shop-api'
+import { useRemindersQuery } from '../api/queries'
 import { dayWords, today } from '../app/today'
 import { useNewTicket } from '../app/use-new-ticket'
 import { useAppSelector } from '../app/store'
@@ -65,7 +65,7 @@ function ReminderLists() {
             </Link>
             <button
               type="button"
-              onClick={() => void openTicket({ counter: false, dogId: reminder.dogId })}
+              onClick={() => void openTicket({ dogId: reminder.dogId })}
               aria-label={`New ticket for ${reminder.dog}`}
               className="min-h-11 px-3.5 text-[14px] font-semibold underline"
             >

@@ -1,12 +1,12 @@
-import { aboutDog, bodyOf, progressOf, promisedOn, stages, urgencyOf, type TicketSheet, type Urgency } from '@merry-tailor/core'
+import { aboutDog, promisedOn, stages, urgencyOf, type DayRow, type Dog, type Urgency } from '@merry-tailor/core'
 import { format } from 'date-fns'
-import { useEffect, useMemo, useRef, useState } from 'react'
+import { memo, useEffect, useMemo, useRef, useState } from 'react'
 import { Link, useLocation, useNavigate } from 'react-router'
-import { useTicketsQuery } from '../api/shop-api'
+import { useDayQuery } from '../api/queries'
 import { PlaceFrame } from '../app/Strip'
-import { dayWords, lateWords, today } from '../app/today'
+import { dayWords, lateWords } from '../app/today'
+import { useToday } from '../app/use-today'
 import { useKeys } from '../app/use-keys'
-import { useShop } from '../app/use-shop'
 import { useNewTicket } from '../app/use-new-ticket'
 import { DogOutline } from '../ui/plates/DogOutline'
 import { Mark } from '../ui/marks/Mark'
@@ -29,42 +29,32 @@ const GROUPS: readonly { urgency: Urgency; title: string }[] = [
 ]
 
 interface Row {
-  sheet: TicketSheet
-  progress: ReturnType<typeof progressOf>
+  row: DayRow
   urgency: Urgency
   due: string | null
 }
 
+/** So many rows are drawn at first; more come as they are scrolled to. */
+const AT_ONCE = 40
+
 /** Today: the tickets in the order they need the fitter, search, and the counter. */
 export function TodayPage() {
-  const { data: sheets, error } = useTicketsQuery(undefined)
+  const on = useToday()
+  const { data: day, error } = useDayQuery(on)
   const navigate = useNavigate()
   const openTicket = useNewTicket()
   const wish = (useLocation().state as { focus?: 'find' | 'counter' } | null)?.focus
   const findRef = useRef<HTMLInputElement>(null)
   const counterRef = useRef<HTMLInputElement>(null)
-  const on = today()
-  const rules = useShop()
 
-  const rows = useMemo(() => {
-    const all = (sheets ?? []).map((sheet): Row => ({
-      sheet,
-      progress: progressOf(sheet, on, rules),
-      urgency: urgencyOf(sheet.ticket, on),
-      due: promisedOn(sheet.ticket),
-    }))
-    const order = GROUPS.map((group) => group.urgency)
-    return all.sort(
-      (a, b) =>
-        order.indexOf(a.urgency) - order.indexOf(b.urgency) ||
-        (a.due ?? '9999').localeCompare(b.due ?? '9999') ||
-        a.sheet.ticket.number - b.sheet.ticket.number,
-    )
-  }, [sheets, on, rules])
+  // The server has them in their order.
+  const rows = useMemo(() => (day?.rows ?? []).map((row): Row => ({ row, urgency: urgencyOf(row, on), due: promisedOn(row) })), [day, on])
   /** The ticket to do now: the first that is due today, else the most overdue. */
   const now = rows.find((row) => row.urgency === 'today') ?? rows[0]
   const [picked, setPicked] = useState<string | null>(null)
-  const current = rows.find((row) => row.sheet.ticket.id === picked) ?? now
+  const [many, setMany] = useState(AT_ONCE)
+  const shown = rows.slice(0, many)
+  const current = rows.find((row) => row.row.ticketId === picked) ?? now
   const count = (urgency: Urgency): number => rows.filter((row) => row.urgency === urgency).length
 
   useEffect(() => {
@@ -76,13 +66,14 @@ export function TodayPage() {
     const at = current ? rows.indexOf(current) : -1
     const next = rows[Math.min(rows.length - 1, Math.max(0, at + by))]
     if (!next) return
-    setPicked(next.sheet.ticket.id)
-    document.getElementById(`ticket-${next.sheet.ticket.id}`)?.scrollIntoView({ block: 'nearest' })
+    setMany((before) => Math.max(before, rows.indexOf(next) + 10))
+    setPicked(next.row.ticketId)
+    document.getElementById(`ticket-${next.row.ticketId}`)?.scrollIntoView({ block: 'nearest' })
   }
   useKeys({
     ArrowDown: move(1),
     ArrowUp: move(-1),
-    Enter: () => current && void navigate(`/tickets/${current.sheet.ticket.id}`),
+    Enter: () => current && void navigate(`/tickets/${current.row.ticketId}`),
     '/': () => findRef.current?.focus(),
     c: () => counterRef.current?.focus(),
   })
@@ -97,7 +88,7 @@ export function TodayPage() {
           <h2 className="shrink-0 px-2 pb-2 text-[19px] leading-6 whitespace-nowrap">
             {format(new Date(), 'EEEE')} <span className="font-text text-[14px] font-normal text-mute">{format(new Date(), 'd MMM')}</span>
           </h2>
-          <DayTape sheets={sheets ?? []} />
+          <DayTape stays={day?.work ?? []} />
         </aside>
         <section aria-label="Tickets" className="flex min-h-0 flex-col bg-panel">
           <div className="grid shrink-0 gap-3 border-b-2 border-ink bg-bench px-4 py-2.5 lg:grid-cols-[236px_1fr]">
@@ -109,28 +100,30 @@ export function TodayPage() {
               <div className="p-4">
                 <Snag title="The tickets can’t be read.">{problemWords(error)} Nothing is lost; try again in a moment.</Snag>
               </div>
-            ) : !sheets ? (
+            ) : !day ? (
               <Unrolling />
             ) : rows.length === 0 ? (
-              <FirstRun onOpen={() => void openTicket({ counter: false })} />
+              <FirstRun onOpen={() => void openTicket({})} />
             ) : (
               GROUPS.map(({ urgency, title }) => {
-                const group = rows.filter((row) => row.urgency === urgency)
+                const group = shown.filter((row) => row.urgency === urgency)
+                const all = count(urgency)
                 return group.length === 0 ? null : (
                   <section key={urgency} aria-label={title}>
                     <h2 className="flex items-baseline gap-3 border-b border-rule px-4 pt-1.5 pb-1 text-[17px] leading-[22px] not-first:border-t-2 not-first:border-t-ink">
                       {title}
-                      <span className="font-text text-[15px] font-normal text-mute">{group.length === 1 ? '1 ticket' : `${group.length} tickets`}</span>
+                      <span className="font-text text-[15px] font-normal text-mute">{all === 1 ? '1 ticket' : `${all} tickets`}</span>
                     </h2>
                     <ul>
                       {group.map((row) => (
-                        <TicketRow key={row.sheet.ticket.id} row={row} now={row === current} on={on} />
+                        <TicketRow key={row.row.ticketId} row={row} now={row === current} on={on} />
                       ))}
                     </ul>
                   </section>
                 )
               })
             )}
+            {many < rows.length && <MoreRows left={rows.length - many} onSeen={() => setMany((before) => before + AT_ONCE)} />}
           </div>
           <FoldedReminders />
           <footer className="hidden h-11 shrink-0 items-center gap-4 border-t-2 border-ink px-4 text-mute phone:flex">
@@ -141,7 +134,7 @@ export function TodayPage() {
             <span className="flex items-center gap-1.5">
               <KeyCap>Enter</KeyCap> do the yellow thing
             </span>
-            <button type="button" className="flex min-h-11 items-center gap-1.5" onClick={() => void openTicket({ counter: false })}>
+            <button type="button" className="flex min-h-11 items-center gap-1.5" onClick={() => void openTicket({})}>
               <KeyCap>N</KeyCap> new ticket
             </button>
             <span className="ml-auto flex items-center gap-1.5">
@@ -149,7 +142,7 @@ export function TodayPage() {
             </span>
           </footer>
           <div className="border-t-2 border-ink p-2 phone:hidden">
-            <Button className="w-full" onClick={() => void openTicket({ counter: false })}>
+            <Button className="w-full" onClick={() => void openTicket({})}>
               New ticket
             </Button>
           </div>
@@ -178,33 +171,47 @@ function FirstRun({ onOpen }: { onOpen: () => void }) {
   )
 }
 
-function TicketRow({ row, now, on }: { row: Row; now: boolean; on: string }) {
-  const { sheet, progress, urgency, due } = row
-  const { ticket, dog } = sheet
-  const body = useMemo(() => bodyOf(sheet.readings), [sheet.readings])
-  const about = useMemo(() => aboutDog(dog, on), [dog, on])
-  const items = sheet.items.filter((item) => !item.removed)
-  const waits = progress.waitsFor
-  const seen = waits.code === 'refit' || waits.code === 'look-again' ? waits.grade : waits.code === 'close' ? 'holds' : null
-  const names = items.map((item) => familyName(item.family)).join(', ') || 'No item yet'
+/** The end of the rows drawn so far: once it comes into sight the next are drawn. */
+function MoreRows({ left, onSeen }: { left: number; onSeen: () => void }) {
+  const ref = useRef<HTMLButtonElement>(null)
+  useEffect(() => {
+    const end = ref.current
+    if (!end || typeof IntersectionObserver === 'undefined') return
+    const watch = new IntersectionObserver((entries) => {
+      if (entries.some((entry) => entry.isIntersecting)) onSeen()
+    })
+    watch.observe(end)
+    return () => watch.disconnect()
+  }, [onSeen])
   return (
-    <li id={`ticket-${ticket.id}`} className="border-b border-rule">
+    <button ref={ref} type="button" onClick={onSeen} className="min-h-11 w-full px-4 text-left font-semibold underline">
+      {left === 1 ? '1 more ticket' : `${left} more tickets`}
+    </button>
+  )
+}
+
+const TicketRow = memo(function TicketRow({ row: { row, urgency, due }, now, on }: { row: Row; now: boolean; on: string }) {
+  const { dog, number } = row
+  const about = useMemo(() => aboutDog(dog as Dog | null, on), [dog, on])
+  const waits = row.waitsFor
+  const ticketName = number === 0 ? 'New ticket' : `Ticket ${number}`
+  const names = row.families.map((family) => familyName(family)).join(', ') || 'No item yet'
+  return (
+    <li id={`ticket-${row.ticketId}`} className="border-b border-rule">
       <Link
-        to={`/tickets/${ticket.id}`}
+        to={`/tickets/${row.ticketId}`}
         className={`grid grid-cols-[78px_1fr_auto] items-center gap-x-2.5 pr-4 pl-[11px] max-md:py-1.5 md:grid-cols-[78px_120px_98px_142px_1fr_96px] ${now ? 'min-h-[66px] border-l-[5px] border-ink bg-bench' : `min-h-[54px] border-l-[5px] ${urgency === 'overdue' ? 'border-snag' : 'border-transparent'}`}`}
       >
-        <DogOutline body={body} about={about} height={now ? 56 : 50} />
+        <DogOutline body={row.body} about={about} height={now ? 56 : 50} />
         <span className="min-w-0">
           <span className="block truncate font-display text-[19px] leading-[22px] font-bold">{dog?.name ?? 'Counter'}</span>
-          <span className="block truncate text-[14px] leading-[18px] text-mute">
-            {dog ? breedWords(dog) || `Ticket ${ticket.number}` : `Ticket ${ticket.number}`}
-          </span>
+          <span className="block truncate text-[14px] leading-[18px] text-mute">{dog ? breedWords(dog as Dog) || ticketName : ticketName}</span>
           <span className="block truncate text-[14px] leading-[18px] md:hidden">{waitsForWords(waits)}</span>
         </span>
         <span className="hidden text-[15px] leading-[18px] md:block">{names}</span>
         <span className="hidden md:block">
-          <MiniStitch states={stages.map((stage) => ({ stage, state: progress.states[stage] }))} current={progress.stage} />
-          <span className="text-[14px] leading-[18px] text-mute">{stageName(progress.stage)}</span>
+          <MiniStitch states={stages.map((stage) => ({ stage, state: row.states[stage] }))} current={row.stage} />
+          <span className="text-[14px] leading-[18px] text-mute">{stageName(row.stage)}</span>
         </span>
         <span className="hidden items-center gap-2 md:flex">
           {now ? (
@@ -213,7 +220,7 @@ function TicketRow({ row, now, on }: { row: Row; now: boolean; on: string }) {
             </span>
           ) : (
             <>
-              {seen && <Mark grade={seen} basis="seen" />}
+              {row.verdict && <Mark grade={row.verdict} basis="seen" />}
               <span className="text-[15px] leading-[18px]">{waitsForWords(waits)}</span>
             </>
           )}
@@ -225,4 +232,4 @@ function TicketRow({ row, now, on }: { row: Row; now: boolean; on: string }) {
       </Link>
     </li>
   )
-}
+})

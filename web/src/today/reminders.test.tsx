@@ -1,17 +1,19 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react'
 import { expect, it } from 'vitest'
-import { renderPage, testShop, withTestShop } from '../test/shop'
+import { aDog, renderPage, testShop, withTestShop } from '../test/shop'
 import { Reminders } from './Reminders'
 
 withTestShop()
+const DOG = '01900000-0000-7000-8000-0000000000d1'
 
 it('says who is to be measured again and why, who comes back, and opens a ticket', async () => {
+  testShop().dogs = [aDog({ id: DOG })]
   testShop().answers['GET /reminders'] = () =>
     new Response(
       JSON.stringify({
         again: [
           {
-            dogId: 'd1',
+            dogId: DOG,
             dog: 'Petrel',
             measuredOn: '2026-08-01',
             reasons: [
@@ -20,7 +22,7 @@ it('says who is to be measured again and why, who comes back, and opens a ticket
             ],
           },
         ],
-        back: [{ ticketId: 't1', number: 104, dogId: 'd2', dog: 'Skua', on: '2001-01-01', state: 'closed' }],
+        back: [{ ticketId: 't1', number: 104, dogId: DOG, dog: 'Skua', on: '2001-01-01', state: 'closed' }],
       }),
     )
   renderPage('/', '/', <Reminders />)
@@ -28,7 +30,7 @@ it('says who is to be measured again and why, who comes back, and opens a ticket
   expect(screen.getByText('before use')).toBeDefined()
   expect(screen.getByText('Ticket 104, a look')).toBeDefined()
   fireEvent.click(screen.getByRole('button', { name: 'New ticket for Petrel' }))
-  await waitFor(() => expect(testShop().sent[0]?.body).toMatchObject({ dogId: 'd1', counter: false, by: 'Ylva' }))
+  await waitFor(() => expect(testShop().sent[0]?.body).toMatchObject({ dogId: DOG, kind: 'real', by: 'Ylva' }))
 })
 
 it('says that nobody waits when nobody does', async () => {

@@ -52,11 +52,11 @@ describe('Today', () => {
     testShop().tickets = []
     show()
     fireEvent.click(await screen.findByRole('button', { name: 'Open the first ticket' }))
-    await waitFor(() => expect(testShop().sent[0]).toMatchObject({ method: 'PUT', body: { dogId: null, counter: false } }))
+    await waitFor(() => expect(testShop().sent[0]).toMatchObject({ method: 'PUT', body: { dogId: null, kind: 'real' } }))
   })
 
   it('says it when the tickets can’t be read', async () => {
-    testShop().answers['GET /tickets'] = () => new Response(JSON.stringify({ code: 'internal', detail: 'The book is shut.' }), { status: 500 })
+    testShop().answers['GET /day'] = () => new Response(JSON.stringify({ code: 'internal', detail: 'The book is shut.' }), { status: 500 })
     show()
     expect((await screen.findByText('The tickets can’t be read.')).parentElement?.textContent).toContain('Nothing is lost')
   })
@@ -79,7 +79,7 @@ describe('the counter', () => {
     fireEvent.submit(screen.getByRole('form', { name: 'Counter' }))
     await waitFor(() => expect(testShop().sent).toHaveLength(3))
     expect(testShop().sent.map((each) => each.body)).toMatchObject([
-      { counter: true, dogId: null },
+      { kind: 'counter', dogId: null },
       { family: 'H11', way: 'stock' },
       { measure: 'M01', mm: 440, asTyped: '44', unit: 'cm', side: 'both' },
     ])

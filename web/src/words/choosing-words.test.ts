@@ -4,7 +4,7 @@ import {
   families,
   hitchLine,
   HITCH_DEFAULTS,
-  HITCHES,
+  HITCH_PLACES,
   measures,
   SURFACES,
   betweenRule,
@@ -106,7 +106,7 @@ describe('the line', () => {
   })
 
   it('has names for every hitch, band, part and ground', () => {
-    for (const hitch of HITCHES) {
+    for (const hitch of HITCH_PLACES) {
       expect(HITCH_NAMES[hitch].length).toBeGreaterThan(3)
       for (const part of HITCH_DEFAULTS[hitch].kit) expect(KIT_NAMES[part].length).toBeGreaterThan(3)
     }

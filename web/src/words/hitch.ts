@@ -1,6 +1,6 @@
-import { formatGap, type Hitch, type HitchBand, type HitchLine, type KitPart, type LengthStyle, type PullPlace, type Surface } from '@merry-tailor/core'
+import { formatGap, type HitchPlace, type HitchBand, type HitchLine, type KitPart, type LengthStyle, type PullPlace, type Surface } from '@merry-tailor/core'
 
-export const HITCH_NAMES: Readonly<Record<Hitch, string>> = {
+export const HITCH_NAMES: Readonly<Record<HitchPlace, string>> = {
   hand: 'A hand',
   belt: 'A belt',
   'bike-front': 'A bike, dog in front',

@@ -1,4 +1,5 @@
 import { families, type BetweenRule, type FamilyId, type SizeAdvice, type SizeTable } from '@merry-tailor/core'
+import { lowerFirst } from './first-letter'
 
 /** What to put on the dog, in the words of the yellow button. */
 export function adviceWords(advice: SizeAdvice, table: Pick<SizeTable, 'family'>): string {
@@ -17,6 +18,13 @@ export function adviceWords(advice: SizeAdvice, table: Pick<SizeTable, 'family'>
     case 'nothing':
       return 'No size here is near'
   }
+}
+
+/** The same within a sentence. */
+export function adviceInLine(advice: SizeAdvice, table: Pick<SizeTable, 'family'>): string {
+  const [first, second] = advice.labels
+  if (advice.kind === 'one' || advice.kind === 'both') return `try ${first ?? ''}${second === undefined ? '' : `, then ${second}`}`
+  return advice.kind === 'guess' && first !== undefined ? `start with ${first}` : lowerFirst(adviceWords(advice, table))
 }
 
 /** Why one of two sizes goes first. */

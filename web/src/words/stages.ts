@@ -25,7 +25,7 @@ export function waitsForWords(waits: WaitsFor): string {
     case 'choice':
       return `Choose a size: ${familyName(waits.family)}`
     case 'try-on':
-      return waits.label === 'To measure' ? 'Try on when it is made' : `Try on ${waits.label}`
+      return waits.kind === 'made' ? 'Try on when it is made' : waits.kind === 'gear' ? 'Try on the piece of ours' : `Try on ${waits.label}`
     case 'refit':
       return `Doesn’t hold: ${(waits.check ? checkById(waits.check)?.name : waits.symptom ? symptoms[waits.symptom]?.name : undefined)?.toLowerCase() ?? 'see try-on'}`
     case 'look-again':

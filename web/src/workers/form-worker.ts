@@ -7,7 +7,7 @@ import {
   type FormQuestion,
   type FormReading,
   type RankAllOptions,
-  type RankedTable,
+  type Offer,
   type SizedBody,
   type SizeTable,
 } from '@merry-tailor/core'
@@ -29,7 +29,7 @@ const work = {
     return readForm(body, about, question)
   },
   /** Every size of every table against one dog. */
-  rankAll(tables: readonly SizeTable[], body: SizedBody, options: RankAllOptions): RankedTable[] {
+  rankAll(tables: readonly SizeTable[], body: SizedBody, options: RankAllOptions): Offer[] {
     return rankAll(tables, body, null, options)
   },
   /** Sets the tables up that the first solve needs. */

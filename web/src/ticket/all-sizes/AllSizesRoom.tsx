@@ -1,15 +1,15 @@
-import { chooseStyles, optionsOf, rankPieces, type FamilyId, type RankedSize, type RankedTable } from '@merry-tailor/core'
+import { chooseStyles, familyOf, newestTables, offerKey, optionsOf, type FamilyId, type Offer, type RankedSize } from '@merry-tailor/core'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
-import { usePiecesQuery, useSizeTablesQuery } from '../../api/shop-api'
+import { usePiecesQuery, useSizeTablesQuery } from '../../api/queries'
 import { today } from '../../app/today'
 import { useShop } from '../../app/use-shop'
 import { useRankAll } from '../../form/ranking-desk'
-import { newestTables } from '../../tables/newest-tables'
 import { Toggles } from '../../ui/controls/Toggles'
 import { Mark } from '../../ui/marks/Mark'
 import { VerdictWord } from '../../ui/marks/VerdictWord'
 import { Unrolling } from '../../ui/State'
+import { faceOf } from '../../words/offer-face'
 import { familyName, measureName, wayName } from '../../words/stages'
 import { titleWords } from '../../words/titles'
 import { verdictWord } from '../../words/verdicts'
@@ -20,10 +20,8 @@ import { useBenchForm } from '../measure/use-bench-form'
 import { useOpenTicket } from '../TicketFrame'
 
 interface Row {
-  table: RankedTable
+  offer: Offer
   size: RankedSize
-  /** One of the shop's own pieces. */
-  own: boolean
 }
 
 const SHOWN = 40
@@ -49,18 +47,24 @@ export function AllSizesRoom() {
     )
     return [...new Set([...onTicket, ...suit])]
   }, [sheet.items, sheet.ticket, sheet.dog, form, solved, views])
-  const question = useMemo(() => (out ? null : { tables: newestTables(tables ?? []), body, families, views }), [out, tables, body, families, views])
+  const question = useMemo(
+    () => (out ? null : { tables: newestTables(tables ?? []), labelTables: tables ?? [], body, families, views, pieces: pieces ?? [] }),
+    [out, tables, pieces, body, families, views],
+  )
   const ranked = useRankAll(question)
   const rows = useMemo(() => {
-    const own = rankPieces(pieces ?? [], tables ?? [], body).filter((each) => families.includes(each.piece.family))
-    const from = (list: readonly RankedTable[], isOwn: boolean): Row[] => list.flatMap((table) => table.sizes.map((size) => ({ table, size, own: isOwn })))
     const ORDER = { holds: 0, doubt: 1, none: 2, fails: 3 }
-    return [...from(own, true), ...from(ranked ?? [], false)].sort(
-      (a, b) => ORDER[a.size.grade] - ORDER[b.size.grade] || Number(b.own) - Number(a.own) || (b.size.chance ?? 0) - (a.size.chance ?? 0),
-    )
-  }, [ranked, pieces, tables, body, families])
-  const shown = rows.filter((row) => only === null || row.table.table.family === only)
-  const present = families.filter((family) => rows.some((row) => row.table.table.family === family))
+    return (ranked ?? [])
+      .flatMap((offer) => offer.sizes.map((size): Row => ({ offer, size })))
+      .sort(
+        (a, b) =>
+          ORDER[a.size.grade] - ORDER[b.size.grade] ||
+          Number(b.offer.kind === 'gear') - Number(a.offer.kind === 'gear') ||
+          (b.size.chance ?? 0) - (a.size.chance ?? 0),
+      )
+  }, [ranked])
+  const shown = rows.filter((row) => only === null || familyOf(row.offer) === only)
+  const present = families.filter((family) => rows.some((row) => familyOf(row.offer) === family))
 
   return (
     <div className="quiet-scroll min-h-0 flex-1">
@@ -94,7 +98,7 @@ export function AllSizesRoom() {
       ) : (
         <ul aria-label="Sizes, best first" className="bg-panel">
           {shown.slice(0, many).map((row) => (
-            <SizeRow key={`${row.table.table.id} ${row.size.label}`} row={row} />
+            <SizeRow key={`${offerKey(row.offer)} ${row.size.label}`} row={row} />
           ))}
         </ul>
       )}
@@ -107,16 +111,17 @@ export function AllSizesRoom() {
   )
 }
 
-function SizeRow({ row: { table, size, own } }: { row: Row }) {
+function SizeRow({ row: { offer, size } }: { row: Row }) {
+  const face = faceOf(offer)
   return (
     <li className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-rule px-5 py-2">
       <span className="w-[220px] max-md:w-full">
-        <b className="block text-[17px] leading-[21px]">{sizeName(table.table, size.label)}</b>
+        <b className="block text-[17px] leading-[21px]">{sizeName(face, size.label)}</b>
         <span className="text-[13.5px] text-mute">
-          {table.table.maker}, {own ? 'ours' : wayName(table.table.way).toLowerCase()}
+          {face.maker}, {offer.kind === 'gear' ? 'ours' : wayName(face.way).toLowerCase()}
         </span>
       </span>
-      <span className="w-[180px] text-[14.5px] max-md:hidden">{familyName(table.table.family)}</span>
+      <span className="w-[180px] text-[14.5px] max-md:hidden">{familyName(face.family)}</span>
       <span className="w-[190px]" title={titleWords(size)}>
         <VerdictWord grade={size.grade} basis="predicted" size={19} />
       </span>

@@ -1,19 +1,19 @@
 import {
-  Activity,
+  ACTIVITIES,
+  cautionKey,
   cautionsFor,
   families,
   hasSchools,
   suits,
   type Activity as ActivityId,
   type Change,
-  FamilyId,
+  FAMILY_IDS,
+  type FamilyId,
   type Item,
   type ItemWay,
   type School,
 } from '@merry-tailor/core'
 import { Link, useNavigate } from 'react-router'
-import { v7 as uuid } from 'uuid'
-import { useAddItemMutation, useChangeItemMutation, useChangeTicketMutation } from '../../api/shop-api'
 import { useAppSelector } from '../../app/store'
 import { today } from '../../app/today'
 import { useShop } from '../../app/use-shop'
@@ -28,6 +28,7 @@ import { activityName } from '../../words/dogs'
 import { wrongWords } from '../../words/kinds'
 import { wayName } from '../../words/stages'
 import { useOpenTicket } from '../TicketFrame'
+import { useActs } from '../use-acts'
 import { CautionBlock } from './CautionBlock'
 import { DogForm } from './DogForm'
 import { DogPicker } from './DogPicker'
@@ -40,12 +41,10 @@ export function AskStage() {
   const { ticket, dog } = sheet
   const items = sheet.items.filter((item) => !item.removed)
   const shop = useShop()
-  const [changeTicket] = useChangeTicketMutation()
-  const [addItem] = useAddItemMutation()
-  const [changeItem] = useChangeItemMutation()
+  const acts = useActs()
   const navigate = useNavigate()
   const fitter = useAppSelector((state) => state.settings.fitter)
-  const send = (changes: Change[]) => changeTicket({ ticketId: ticket.id, changes })
+  const send = (changes: Change[]) => acts.change(changes)
   const next = (): void => void navigate(`/tickets/${ticket.id}/measure`)
   useKeys({ Enter: next })
 
@@ -55,16 +54,11 @@ export function AskStage() {
   }
   const toggleItem = (family: FamilyId): void => {
     const known = items.find((item) => item.family === family)
-    if (known) void changeItem({ ticketId: ticket.id, id: known.id, changes: [{ field: 'removed', from: false, to: true }] })
-    else
-      void addItem({
-        ticketId: ticket.id,
-        id: uuid(),
-        body: { family, way: 'undecided', school: hasSchools(family) && shop.school !== 'both' ? shop.school : null, at: new Date().toISOString() },
-      })
+    if (known) void acts.change([{ field: 'removed', from: false, to: true }], known.id)
+    else void acts.item({ family, way: 'undecided', school: hasSchools(family) && shop.school !== 'both' ? shop.school : null })
   }
   /** Chosen ones, then what suits the work best; with no work named yet, the two asked for most. */
-  const near = FamilyId.options.filter(
+  const near = FAMILY_IDS.filter(
     (family) =>
       items.some((item) => item.family === family) ||
       family === 'H01' ||
@@ -92,7 +86,7 @@ export function AskStage() {
           <h1 className="text-[26px] leading-[34px]">What will {name} do?</h1>
           <Toggles
             label="What it will do"
-            options={Activity.options.map((value) => ({ value, label: activityName(value) }))}
+            options={ACTIVITIES.map((value) => ({ value, label: activityName(value) }))}
             isOn={(activity) => ticket.activities.includes(activity)}
             onToggle={toggle}
             className="mt-1.5"
@@ -113,7 +107,7 @@ export function AskStage() {
                 item={items.find((each) => each.family === family)}
                 activities={ticket.activities}
                 onToggle={() => toggleItem(family)}
-                onChange={(item, field, from, to) => void changeItem({ ticketId: ticket.id, id: item.id, changes: [{ field, from, to }] })}
+                onChange={(item, field, from, to) => void acts.change([{ field, from, to }], item.id)}
               />
             ))}
           </ul>
@@ -123,13 +117,11 @@ export function AskStage() {
               <div key={shelf} role="group" aria-label={title} className="pb-3">
                 <p className="mb-1 text-[13.5px] font-semibold text-mute">{title}</p>
                 <div className="flex flex-wrap gap-1.5">
-                  {FamilyId.options
-                    .filter((family) => families[family].shelf === shelf && !near.includes(family))
-                    .map((family) => (
-                      <Button key={family} tone="quiet" onClick={() => toggleItem(family)} title={families[family].build}>
-                        {families[family].name}
-                      </Button>
-                    ))}
+                  {FAMILY_IDS.filter((family) => families[family].shelf === shelf && !near.includes(family)).map((family) => (
+                    <Button key={family} tone="quiet" onClick={() => toggleItem(family)} title={families[family].build}>
+                      {families[family].name}
+                    </Button>
+                  ))}
                 </div>
               </div>
             ))}
@@ -165,7 +157,7 @@ export function AskStage() {
         {cautions.length === 0 ? (
           <p className="px-[18px] py-4 text-mute">None yet. They follow from the dog, the work and the items.</p>
         ) : (
-          cautions.map((caution) => <CautionBlock key={caution.code} caution={caution} />)
+          cautions.map((caution) => <CautionBlock key={cautionKey(caution)} caution={caution} all={cautions} />)
         )}
       </aside>
     </div>

@@ -1,4 +1,4 @@
-import type { Caution } from '@merry-tailor/core'
+import { cautionKey, readOf, type Caution } from '@merry-tailor/core'
 import { useState } from 'react'
 import { clock } from '../../app/today'
 import { Button } from '../../ui/controls/Button'
@@ -9,7 +9,7 @@ import { useOpenTicket } from '../TicketFrame'
 import { useActs } from '../use-acts'
 
 /** One caution or stop with its reason; reading it is kept with who and when, overruling a stop needs a reason. */
-export function CautionBlock({ caution }: { caution: Caution }) {
+export function CautionBlock({ caution, all }: { caution: Caution; all: readonly Caution[] }) {
   const { sheet } = useOpenTicket()
   const { acknowledge } = useActs()
   const [error, setError] = useState<unknown>(null)
@@ -17,13 +17,13 @@ export function CautionBlock({ caution }: { caution: Caution }) {
   const [problem, setProblem] = useState<string | null>(null)
   const stop = caution.level === 'stop'
   const { title, text } = cautionWords(caution)
-  const ack = sheet.acknowledgements.findLast((each) => each.code === caution.code && each.kind !== 'finding' && !each.struck)
+  const ack = readOf(caution, all, sheet.acknowledgements)
   const keep = (): void => {
     if (stop && reason.trim() === '') {
       setProblem('Type why it does not bind here. It is printed on the docket.')
       return
     }
-    void acknowledge({ kind: caution.level, code: caution.code, text: `${title}. ${text}`, reason: reason.trim() }).then((answer) =>
+    void acknowledge({ kind: caution.level, code: cautionKey(caution), text: `${title}. ${text}`, reason: reason.trim() }).then((answer) =>
       setError(answer.error ?? null),
     )
   }

@@ -1,6 +1,6 @@
-import { ageInMonths, CoatClass, findBreed, formatWeight, parseWeight, type Change, type Dog, type Owner } from '@merry-tailor/core'
+import { ageInMonths, COAT_CLASSES, findBreed, formatWeight, parseWeight, type Change, type Dog, type Owner } from '@merry-tailor/core'
 import { Link } from 'react-router'
-import { useChangeDogMutation } from '../../api/shop-api'
+import { useChangeDogMutation } from '../../api/queries'
 import { today } from '../../app/today'
 import { Picker } from '../../ui/controls/Picker'
 import { SavedField } from '../../ui/controls/SavedField'
@@ -92,7 +92,7 @@ export function DogForm({ dog, owner }: { dog: Dog; owner: Owner | null }) {
           <Picker
             label="Coat"
             value={dog.coat ?? ''}
-            options={CoatClass.options.map((coat) => ({ value: coat, label: coatName(coat) }))}
+            options={COAT_CLASSES.map((coat) => ({ value: coat, label: coatName(coat) }))}
             onChange={(coat) => void save('coat', coat)}
             className="w-full"
           />

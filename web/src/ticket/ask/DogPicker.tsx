@@ -1,13 +1,16 @@
-import { NewDog } from '@merry-tailor/core'
+import { NewDog } from '@merry-tailor/core/schemas'
 import { zodResolver } from '@hookform/resolvers/zod'
+import { useRef } from 'react'
 import { useForm, useWatch } from 'react-hook-form'
 import { v7 as uuid } from 'uuid'
-import { useAddDogMutation, useChangeTicketMutation, useDogsQuery } from '../../api/shop-api'
+import { useAddDogMutation, useDogsQuery } from '../../api/queries'
+import { useOnce } from '../../app/use-once'
 import { Button } from '../../ui/controls/Button'
 import { TextField } from '../../ui/controls/TextField'
 import { breedWords } from '../../words/dogs'
 import { problemWords } from '../../words/problems'
 import { useOpenTicket } from '../TicketFrame'
+import { useActs } from '../use-acts'
 
 const Form = NewDog.pick({ name: true })
 
@@ -16,29 +19,42 @@ export function DogPicker() {
   const { sheet } = useOpenTicket()
   const { data: dogs = [] } = useDogsQuery(undefined)
   const [addDog] = useAddDogMutation()
-  const [changeTicket] = useChangeTicketMutation()
+  const acts = useActs()
+  const once = useOnce()
+  const made = useRef(false)
   const { register, handleSubmit, control, setError, formState } = useForm({ resolver: zodResolver(Form), defaultValues: { name: '' } })
   const typed = useWatch({ control, name: 'name' }).trim().toLowerCase()
   const known = typed === '' ? [] : dogs.filter((dog) => dog.name.toLowerCase().startsWith(typed)).slice(0, 5)
   const give = async (dogId: string): Promise<void> => {
-    const answer = await changeTicket({ ticketId: sheet.ticket.id, changes: [{ field: 'dogId', from: sheet.ticket.dogId, to: dogId }] })
+    const answer = await acts.change([{ field: 'dogId', from: sheet.ticket.dogId, to: dogId }])
     if (answer.error) setError('name', { message: `Not saved. ${problemWords(answer.error)} The name stays here.` })
   }
   const create = handleSubmit(async ({ name }) => {
     const id = uuid()
-    const made = await addDog({ id, body: { name, at: new Date().toISOString() } })
-    if (made.error) setError('name', { message: `Not saved. ${problemWords(made.error)} The name stays here.` })
+    const answer = await addDog({ id, body: { name, at: new Date().toISOString() } })
+    made.current = !answer.error
+    if (answer.error) setError('name', { message: `Not saved. ${problemWords(answer.error)} The name stays here.` })
     else await give(id)
   })
   return (
     <div>
       <h2 className="text-[19px] leading-6">Which dog?</h2>
       <p className="mt-1 mb-3 text-mute">
-        {sheet.ticket.counter
+        {sheet.ticket.kind === 'counter'
           ? 'A counter ticket needs no record. Give it a dog when there is time.'
           : 'Type the name. It can wait; tapes and sizes work without it.'}
       </p>
-      <form onSubmit={(event) => void create(event)} noValidate>
+      <form
+        onSubmit={(event) => {
+          event.preventDefault()
+          void once(async () => {
+            made.current = false
+            await create(event)
+            return made.current
+          })
+        }}
+        noValidate
+      >
         <TextField
           label="Dog’s name"
           autoComplete="off"

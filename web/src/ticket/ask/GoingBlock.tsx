@@ -1,11 +1,11 @@
-import { TeamPlace, Trait, type Change, type TeamPlace as Place, type Trait as TraitId } from '@merry-tailor/core'
+import { TEAM_PLACES, TRAITS, type Change, type TeamPlace as Place, type Trait as TraitId } from '@merry-tailor/core'
 import { Link } from 'react-router'
-import { useChangeTicketMutation } from '../../api/shop-api'
 import { SavedField } from '../../ui/controls/SavedField'
 import { Toggles } from '../../ui/controls/Toggles'
 import { Segmented } from '../../ui/controls/Segmented'
 import { traitName } from '../../words/dogs'
 import { useOpenTicket } from '../TicketFrame'
+import { useActs } from '../use-acts'
 import { saveField } from './use-record'
 
 const PLACES: Readonly<Record<Place, string>> = { lead: 'Lead', middle: 'Middle', wheel: 'Wheel' }
@@ -16,8 +16,8 @@ const PULLS = ['front-of-runner', 'bike-front', 'bike-side', 'ski-front', 'sled-
 export function GoingBlock() {
   const { sheet, name } = useOpenTicket()
   const { ticket } = sheet
-  const [changeTicket] = useChangeTicketMutation()
-  const send = (changes: Change[]) => changeTicket({ ticketId: ticket.id, changes })
+  const acts = useActs()
+  const send = (changes: Change[]) => acts.change(changes)
   const toggle = (trait: TraitId): void => {
     const to = ticket.traits.includes(trait) ? ticket.traits.filter((each) => each !== trait) : [...ticket.traits, trait]
     void send([{ field: 'traits', from: ticket.traits, to }])
@@ -47,7 +47,7 @@ export function GoingBlock() {
       </h2>
       <Toggles
         label="How it goes and dresses"
-        options={Trait.options.map((value) => ({ value, label: traitName(value) }))}
+        options={TRAITS.map((value) => ({ value, label: traitName(value) }))}
         isOn={(trait) => ticket.traits.includes(trait)}
         onToggle={toggle}
         className="mt-1.5"
@@ -58,7 +58,7 @@ export function GoingBlock() {
           <Segmented<Place | 'open'>
             label="Place in the team"
             value={ticket.teamPlace ?? 'open'}
-            options={[...TeamPlace.options.map((place) => ({ value: place, label: PLACES[place] })), { value: 'open' as const, label: 'Not said' }]}
+            options={[...TEAM_PLACES.map((place) => ({ value: place, label: PLACES[place] })), { value: 'open' as const, label: 'Not said' }]}
             onChange={(place) => void send([{ field: 'teamPlace', from: ticket.teamPlace, to: place === 'open' ? null : place }])}
           />
         </div>

@@ -1,7 +1,7 @@
 import type { Change, Dog, Owner } from '@merry-tailor/core'
 import { useState } from 'react'
 import { v7 as uuid } from 'uuid'
-import { useAddOwnerMutation, useChangeDogMutation, useChangeOwnerMutation, useOwnersQuery } from '../../api/shop-api'
+import { useAddOwnerMutation, useChangeDogMutation, useChangeOwnerMutation, useOwnersQuery } from '../../api/queries'
 import { Button } from '../../ui/controls/Button'
 import { Picker } from '../../ui/controls/Picker'
 import { SavedField } from '../../ui/controls/SavedField'

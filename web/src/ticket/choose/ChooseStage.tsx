@@ -1,12 +1,30 @@
-import { cautionsFor, families, formatLength, ringsFor, type Piece } from '@merry-tailor/core'
+import {
+  adviseOffer,
+  cautionsFor,
+  families,
+  familyOf,
+  formatLength,
+  isOf,
+  labelsOf,
+  newestFor,
+  offerKey,
+  predictedOf,
+  proposedChoice,
+  ringsFor,
+  RULES_VERSION,
+  sizeOf,
+  tableIn,
+  type Picked,
+  type Piece,
+} from '@merry-tailor/core'
 import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
-import { v7 as uuid } from 'uuid'
-import { useAddChoiceMutation, useSupplyQuery } from '../../api/shop-api'
+import { useSupplyQuery } from '../../api/queries'
 import { valueStyle } from '../../app/settings'
 import { useAppSelector } from '../../app/store'
 import { today } from '../../app/today'
 import { useKeys } from '../../app/use-keys'
+import { useOnce } from '../../app/use-once'
 import { KeyCap } from '../../ui/controls/KeyCap'
 import { TextField } from '../../ui/controls/TextField'
 import { Worded } from '../../ui/length/Worded'
@@ -17,13 +35,16 @@ import { conflictWords } from '../../words/conflicts'
 import { activityName } from '../../words/dogs'
 import { lowerFirst } from '../../words/first-letter'
 import { HOMES, STATES } from '../../words/pieces'
-import { adviceWords } from '../../words/sizes'
+import { faceOf } from '../../words/offer-face'
+import { problemWords } from '../../words/problems'
+import { adviceInLine, adviceWords } from '../../words/sizes'
 import { familyName } from '../../words/stages'
 import { titleWords } from '../../words/titles'
 import { useBenchForm } from '../measure/use-bench-form'
 import { NoItem } from '../NoItem'
 import { OnTheDog } from '../OnTheDog'
 import { useOpenTicket } from '../TicketFrame'
+import { useActs } from '../use-acts'
 import { becauseWords } from './because-words'
 import { ChooseWords } from './ChooseWords'
 import { ItemTabs } from './ItemTabs'
@@ -44,67 +65,65 @@ export function ChooseStage() {
   const items = sheet.items.filter((item) => !item.removed)
   const [itemId, setItemId] = useState(items[0]?.id ?? '')
   const item = items.find((each) => each.id === itemId) ?? items[0]
-  const { ranked, choice, body, form } = useRanked(item)
+  const { ranked, choice, body, form, out } = useRanked(item)
   const { form: drawn } = useBenchForm()
   const { data: supply = [] } = useSupplyQuery(undefined)
-  const [picked, setPicked] = useState<{ table: string; label: string } | null>(null)
+  const [picked, setPicked] = useState<Picked | null>(null)
   const [why, setWhy] = useState('')
   const [whyProblem, setWhyProblem] = useState<string | null>(null)
+  const [saveError, setSaveError] = useState<string | null>(null)
   const settings = useAppSelector((state) => state.settings)
   const look = { ...valueStyle(settings), unit: settings.unit }
-  const [addChoice, { error: saveError }] = useAddChoiceMutation()
+  const acts = useActs()
+  const once = useOnce()
   const navigate = useNavigate()
   const narrow = useMedia('(max-width: 767px)')
 
   const advised = ranked[0]
-  const table = ranked.find((each) => each.table.id === (picked?.table ?? choice?.tableId)) ?? advised
-  const label = picked?.label ?? (choice && table?.table.id === choice.tableId ? choice.labels[0] : undefined)
-  const size = table?.sizes.find((each) => each.label === label) ?? table?.best ?? undefined
-  const advisedWords = advised ? adviceWords(advised.advice, advised.table) : ''
-  // A maker cuts by what was read: nothing is ordered on guesses alone.
-  const unread = table?.table.way === 'made' && (table.advice.kind === 'guess' || table.advice.kind === 'no-tape')
-  const follows = table !== undefined && size !== undefined && (table.advice.labels[0] === size.label || (table.advice.kind === 'no-tape' && advised === table))
-  const labels = unread ? [] : follows && table.advice.labels.length > 0 ? table.advice.labels : size ? [size.label] : []
-  const overrules = !unread && !follows && table !== undefined && table.advice.kind !== 'no-tape'
+  const proposed = proposedChoice(ranked, picked, choice ?? null, body)
+  const { offer, size } = proposed ?? {}
+  const labels = proposed?.labels ?? []
+  const follows = proposed?.follows ?? false
+  const overrules = proposed?.overrules ?? false
+  const table = offer && faceOf(offer)
+  const advice = offer && adviseOffer(offer)
+  const chosen = choice ? labelsOf(choice) : []
 
-  const choose = async (): Promise<void> => {
-    if (!item || !table || labels.length === 0) return
+  const choose = async (): Promise<boolean> => {
+    if (!item || !offer || !proposed?.settlement || !advice) return false
     if (overrules && why.trim() === '') {
       setWhyProblem('Say why in a few words; it is printed on the docket.')
-      return
+      return false
     }
-    const saved = await addChoice({
-      ticketId: sheet.ticket.id,
-      id: uuid(),
-      body: {
-        itemId: item.id,
-        tableId: table.table.id,
-        tableVersion: table.table.version,
-        labels,
-        overruled: overrules ? { advised: adviceWords(table.advice, table.table).slice(0, 120), why: why.trim() } : null,
-        at: new Date().toISOString(),
-        by: settings.fitter,
-      },
-    })
-    if (saved.error) return
-    const rest = items.find((each) => each.id !== item.id && !sheet.choices.some((made) => made.itemId === each.id))
+    const { error } = await acts.choose({
+      ...proposed.settlement,
+      itemId: item.id,
+      predicted: predictedOf(offer, proposed.settlement),
+      rulesVersion: RULES_VERSION,
+      overruled: overrules ? { advised: adviceWords(advice, { family: familyOf(offer) }).slice(0, 120), why: why.trim() } : null,
+    } as Parameters<typeof acts.choose>[0])
+    setSaveError(error ? problemWords(error) : null)
+    if (error) return false
+    const rest = items.find((each) => each.id !== item.id && !newestFor(sheet.choices, each.id))
     if (rest) {
       setItemId(rest.id)
       setPicked(null)
     } else await navigate(`/tickets/${sheet.ticket.id}/try-on`)
+    return true
   }
-  const rows = ranked.flatMap((each) => each.sizes.map((one) => ({ table: each.table.id, label: one.label })))
+  const rows = ranked.flatMap((each) => each.sizes.map((one): Picked => ({ offer: offerKey(each), label: one.label })))
   const move = (by: number) => () => {
-    const at = rows.findIndex((row) => row.table === table?.table.id && row.label === size?.label)
+    const at = rows.findIndex((row) => row.offer === table?.id && row.label === size?.label)
     const next = rows[Math.min(rows.length - 1, Math.max(0, at + by))]
     if (!next) return
     setPicked(next)
-    document.getElementById(`size-${next.table}-${next.label}`)?.scrollIntoView({ block: 'nearest' })
+    document.getElementById(`size-${next.offer}-${next.label}`)?.scrollIntoView({ block: 'nearest' })
   }
-  useKeys({ Enter: () => void choose(), ArrowDown: move(1), ArrowUp: move(-1) })
+  const press = (): void => void once(choose)
+  useKeys({ Enter: press, ArrowDown: move(1), ArrowUp: move(-1) })
 
   if (!item) return <NoItem title="Nothing to size yet">Choose an item under Ask, then every size of it shows here.</NoItem>
-  const shownSizes = table ? (labels.length === 2 ? labels : [size?.label]).flatMap((one) => table.sizes.filter((each) => each.label === one)) : []
+  const shownSizes = offer ? (labels.length === 2 ? labels : [size?.label]).flatMap((one) => sizeOf(offer, one) ?? []) : []
   const second = shownSizes.find((one) => one !== size)
   const known = Object.values(body).filter((each) => each?.mm != null && !each.guess).length
   // Judged by the whole ticket, as under Ask: work that another piece on it is made for is no misuse of this one.
@@ -116,12 +135,12 @@ export function ChooseStage() {
     <div className="shrink-0 border-t-2 border-ink bg-panel p-3 max-md:sticky max-md:bottom-0 max-md:z-10 max-md:order-3">
       {saveError && (
         <p role="alert" className="mb-2 font-semibold text-snag">
-          Not saved. The choice stays here; try again.
+          Not saved. {saveError} The choice stays here; try again.
         </p>
       )}
-      {overrules && (
+      {overrules && advice && table && (
         <TextField
-          label={`The bench would say: ${adviceWords(table.advice, table.table)}. Why otherwise?`}
+          label={`The bench would say: ${adviceWords(advice, table)}. Why otherwise?`}
           value={why}
           maxLength={300}
           problem={whyProblem ?? undefined}
@@ -134,11 +153,11 @@ export function ChooseStage() {
       )}
       <button
         type="button"
-        disabled={labels.length === 0}
-        onClick={() => void choose()}
+        disabled={!proposed?.settlement}
+        onClick={press}
         className="flex min-h-14 w-full items-center justify-between gap-3 rounded-[2px] border-2 border-ink bg-tape px-4 py-1.5 text-left text-tape-ink disabled:bg-tape-rest"
       >
-        <ChooseWords labels={labels} follows={follows} table={table?.table} known={known} guessed={table?.advice.kind === 'guess'} />
+        <ChooseWords labels={labels} follows={follows} table={table} known={known} guessed={advice?.kind === 'guess'} />
         <KeyCap tone="tape">Enter</KeyCap>
       </button>
     </div>
@@ -170,19 +189,19 @@ export function ChooseStage() {
           </p>
         </header>
         <div className="quiet-scroll min-h-0 flex-1">
-          {ranked.length === 0 && <p className="px-4 py-4 text-mute">No size table here is for this kind in this way.</p>}
+          {ranked.length === 0 && !out && <p className="px-4 py-4 text-mute">No size table here is for this kind in this way.</p>}
           <WaysBlock ranked={ranked} supply={supply} family={item.family} />
           {ranked.map((each) => (
             <TableBlock
-              key={each.table.id}
-              supply={supply.find((heard) => heard.tableId === each.table.id)}
-              {...(each.piece ? { own: pieceWords(each.piece) } : {})}
-              table={each.table}
+              key={offerKey(each)}
+              supply={supply.find((heard) => heard.tableId === tableIn(each)?.id)}
+              {...(each.kind === 'gear' ? { own: pieceWords(each.piece) } : {})}
+              table={faceOf(each)}
               sizes={each.sizes}
               neededOn={sheet.ticket.neededOn}
-              picked={each === table ? size?.label : undefined}
-              chosen={choice?.tableId === each.table.id ? choice.labels : []}
-              onPick={(one) => setPicked({ table: each.table.id, label: one })}
+              picked={each === offer ? size?.label : undefined}
+              chosen={choice && isOf(choice, each) ? (choice.kind === 'gear' || choice.kind === 'made' ? each.sizes.map((one) => one.label) : chosen) : []}
+              onPick={(one) => setPicked({ offer: offerKey(each), label: one })}
             />
           ))}
         </div>
@@ -193,7 +212,7 @@ export function ChooseStage() {
           {table && size ? (
             <div className="flex flex-wrap items-center gap-x-5">
               <h1 className="text-[28px] leading-[34px]">
-                {sizeName(table.table, size.label)} on {name}:
+                {sizeName(table, size.label)} on {name}:
               </h1>
               <p className="max-w-[560px] text-[15px] leading-[19px]">
                 <b>{titleWords(size)}</b>{' '}
@@ -218,34 +237,33 @@ export function ChooseStage() {
               </Snag>
             </div>
           )}
-          {ranked.length === 0 && <NoTable item={item} name={name} form={drawn} />}
-          {table && size && (
+          {ranked.length === 0 && !out && <NoTable item={item} name={name} form={drawn} />}
+          {offer && table && size && (
             // The dog and the first size’s tapes on the left, what to make of them on the right; the second size below.
             <div className="grid gap-4 xl:grid-cols-2 xl:grid-rows-[repeat(9,auto)_1fr]">
               <OnTheDog form={drawn} family={item.family} name={name} fits={size.perMeasure} />
               <div className="flex flex-col gap-4 xl:col-start-2 xl:row-span-10 xl:row-start-1">
-                <SettleBlock table={table.table} body={body} form={form} near={table.advice.labels} />
-                <PawsBlock table={table.table} body={body} />
+                <SettleBlock table={table} body={body} form={form} near={advice?.labels ?? []} />
+                <PawsBlock offer={offer} />
                 {size.conflict && (
                   <article aria-label="Where the tapes disagree" className="border-[1.5px] border-ink bg-panel px-4 py-3">
-                    <h2 className="text-[18px] leading-[22px]">The tapes disagree on {sizeName(table.table, size.label)}</h2>
+                    <h2 className="text-[18px] leading-[22px]">The tapes disagree on {sizeName(table, size.label)}</h2>
                     <p className="mt-1">
                       <Worded text={conflictWords(size.conflict, (mm) => formatLength(mm, look).text)} />
                     </p>
                   </article>
                 )}
-                <OutcomesBlock table={table.table} sizes={shownSizes}>
-                  <MakerSays table={table.table} size={size} weightKg={sheet.dog?.weightKg ?? null} look={look} />
+                <OutcomesBlock table={table} sizes={shownSizes}>
+                  <MakerSays table={table} size={size} weightKg={sheet.dog?.weightKg ?? null} look={look} />
                   {ringsFor(sheet.ticket.activities).length > 1 && families[item.family].shelf !== 'coat' && (
                     <p className="mt-2">Rings: order back, left and right. The side arm wants one on its own side, and the dog may change sides.</p>
                   )}
-                  {advised && advised !== table && (
+                  {advised && advised !== offer && (
                     <p className="mt-2 text-mute">
-                      Nearest over all makers: {advised.table.maker},{' '}
-                      {advisedWords.toLowerCase().replace(/^(try|start with) (.)/, (_, verb: string, c: string) => `${verb} ${c.toUpperCase()}`)}.
+                      Nearest over all makers: {faceOf(advised).maker}, {adviceInLine(adviseOffer(advised), { family: familyOf(advised) })}.
                     </p>
                   )}
-                  {table.table.way !== 'made' && families[item.family].shelf === 'pulling' && (
+                  {table.way !== 'made' && families[item.family].shelf === 'pulling' && (
                     <p className="mt-2">
                       Slack says nothing about a pulling harness: end mid-back and bunched is the normal look. Judge it pulled back by hand.
                     </p>
@@ -253,7 +271,7 @@ export function ChooseStage() {
                 </OutcomesBlock>
               </div>
               {size.perMeasure.map((fit, at) => (
-                <MeasureCard key={fit.measure} n={at + 1} fit={fit} size={size} table={table.table} body={body} first look={look} />
+                <MeasureCard key={fit.measure} n={at + 1} fit={fit} size={size} table={table} body={body} first look={look} />
               ))}
               {size.perMeasure.length === 1 && (
                 <p className="max-w-[420px]">This maker sizes by one measure alone. It is a first filter; the rest shows on the dog.</p>
@@ -267,7 +285,7 @@ export function ChooseStage() {
               </h2>
               <div className="grid gap-4 xl:grid-cols-2">
                 {second.perMeasure.map((fit, at) => (
-                  <MeasureCard key={fit.measure} n={at + 1} fit={fit} size={second} table={table.table} body={body} first={false} look={look} />
+                  <MeasureCard key={fit.measure} n={at + 1} fit={fit} size={second} table={table} body={body} first={false} look={look} />
                 ))}
               </div>
             </>

@@ -1,4 +1,5 @@
-import { families, type SizeTable } from '@merry-tailor/core'
+import { families } from '@merry-tailor/core'
+import type { OfferFace } from '../../words/offer-face'
 
 /** What the yellow button does with the size in question, in its own words. */
 export function ChooseWords({
@@ -10,7 +11,7 @@ export function ChooseWords({
 }: {
   labels: readonly string[]
   follows: boolean
-  table: SizeTable | undefined
+  table: OfferFace | undefined
   known: number
   guessed: boolean
 }) {

@@ -1,4 +1,5 @@
-import { formatWeight, type LengthStyle, type RankedSize, type SizeTable } from '@merry-tailor/core'
+import { formatWeight, type LengthStyle, type RankedSize } from '@merry-tailor/core'
+import type { OfferFace } from '../../words/offer-face'
 import { lengthText } from '../../ui/length/length-text'
 import { Worded } from '../../ui/length/Worded'
 
@@ -11,7 +12,7 @@ export function MakerSays({
   weightKg,
   look,
 }: {
-  table: SizeTable
+  table: Pick<OfferFace, 'rules' | 'between' | 'maker' | 'sizes' | 'family'>
   size: RankedSize | undefined
   weightKg: number | null
   look: LengthStyle & { unit: 'in' | 'cm' }

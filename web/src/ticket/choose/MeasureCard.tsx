@@ -1,4 +1,5 @@
-import { formatLength, spareOf, type LengthStyle, type MeasureFit, type RankedSize, type SizedBody, type SizeTable } from '@merry-tailor/core'
+import { formatLength, spareOf, type LengthStyle, type MeasureFit, type RankedSize, type SizedBody } from '@merry-tailor/core'
+import type { OfferFace } from '../../words/offer-face'
 import { Worded } from '../../ui/length/Worded'
 import { VerdictWord } from '../../ui/marks/VerdictWord'
 import { dangerWords } from '../../words/dangers'
@@ -15,7 +16,7 @@ interface MeasureCardProps {
   n: number
   fit: MeasureFit
   size: RankedSize
-  table: SizeTable
+  table: OfferFace
   body: SizedBody
   first: boolean
   look: LengthStyle & { unit: 'in' | 'cm' }

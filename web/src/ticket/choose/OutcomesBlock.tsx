@@ -1,4 +1,5 @@
-import { betweenRule, type RankedSize, type SizeTable } from '@merry-tailor/core'
+import { betweenRule, type RankedSize } from '@merry-tailor/core'
+import type { OfferFace } from '../../words/offer-face'
 import { useShop } from '../../app/use-shop'
 import { Mark } from '../../ui/marks/Mark'
 import { dangerWords } from '../../words/dangers'
@@ -7,7 +8,7 @@ import { measureName } from '../../words/stages'
 import { lowerFirst } from '../../words/first-letter'
 
 /** Two sizes near each other: what sits well in each and what does not, and the rule that puts one first. */
-export function OutcomesBlock({ table, sizes, children }: { table: SizeTable; sizes: readonly RankedSize[]; children?: React.ReactNode }) {
+export function OutcomesBlock({ table, sizes, children }: { table: OfferFace; sizes: readonly RankedSize[]; children?: React.ReactNode }) {
   const { views } = useShop()
   const rule = betweenRule(table, views)
   return (

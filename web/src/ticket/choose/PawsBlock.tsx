@@ -1,7 +1,5 @@
-import { bootOrder, pawSizes, type Paw, type SizedBody, type SizeTable } from '@merry-tailor/core'
-import { useMemo } from 'react'
+import { bootOrder, type Offer, type Paw } from '@merry-tailor/core'
 import { Link } from 'react-router'
-import { useShop } from '../../app/use-shop'
 import { VerdictWord } from '../../ui/marks/VerdictWord'
 import { bootOrderWords } from '../../words/boots'
 import { pawName } from '../../words/measuring'
@@ -10,11 +8,10 @@ import { useOpenTicket } from '../TicketFrame'
 const firstTape = (paw: Paw): string => `${paw.startsWith('rear') ? 'M34' : 'M32'}/${paw}`
 
 /** Boots paw by paw: the hind pair is often a size smaller, and one of four may differ. */
-export function PawsBlock({ table, body }: { table: SizeTable; body: SizedBody }) {
+export function PawsBlock({ offer }: { offer: Offer }) {
   const { sheet } = useOpenTicket()
-  const { views } = useShop()
-  const sizes = useMemo(() => pawSizes(table, body, views), [table, body, views])
-  if (sizes.length === 0) return null
+  if (offer.kind !== 'paws') return null
+  const { table, paws: sizes } = offer
   const missing = sizes.filter(({ size }) => size === null)
   return (
     <article aria-label="Paw by paw" className="border-[1.5px] border-ink bg-panel px-4 py-3">

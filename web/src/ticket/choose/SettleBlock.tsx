@@ -1,4 +1,5 @@
-import { frontOf, measureCovariance, settle, type Form, type SizedBody, type SizeTable } from '@merry-tailor/core'
+import { frontOf, measureCovariance, settle, type Form, type SizedBody } from '@merry-tailor/core'
+import type { OfferFace } from '../../words/offer-face'
 import { useMemo } from 'react'
 import { Link } from 'react-router'
 import { useShop } from '../../app/use-shop'
@@ -8,7 +9,7 @@ import { useOpenTicket } from '../TicketFrame'
 import { sizeName } from './size-name'
 
 /** What would settle the doubt: the tape whose reading would most be expected to decide, or that only a try-on does. */
-export function SettleBlock({ table: whole, body, form, near }: { table: SizeTable; body: SizedBody; form: Form | null; near: readonly string[] }) {
+export function SettleBlock({ table: whole, body, form, near }: { table: OfferFace; body: SizedBody; form: Form | null; near: readonly string[] }) {
   const { name } = useOpenTicket()
   const { views } = useShop()
   const table = useMemo(() => frontOf(whole), [whole])

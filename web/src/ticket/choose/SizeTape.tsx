@@ -1,11 +1,12 @@
-import type { LengthStyle, SizedBody, SizeTable } from '@merry-tailor/core'
+import type { LengthStyle, SizedBody } from '@merry-tailor/core'
+import type { OfferFace } from '../../words/offer-face'
 import { Tape } from '../../ui/tape/Tape'
 import { tapeRange, type TapeUnit } from '../../ui/tape/scale'
 import { lengthText } from '../../ui/length/length-text'
 import { measureName } from '../../words/stages'
 
 interface SizeTapeProps {
-  table: Pick<SizeTable, 'sizes'>
+  table: Pick<OfferFace, 'sizes'>
   measure: string
   /** The size in question: its band is filled. */
   hit: string | null

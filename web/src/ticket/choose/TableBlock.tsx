@@ -1,4 +1,5 @@
-import { leadOn, orderBy, type RankedSize, type SizeTable, type Supply } from '@merry-tailor/core'
+import { leadOn, orderBy, type RankedSize, type Supply } from '@merry-tailor/core'
+import type { OfferFace } from '../../words/offer-face'
 import { formatDistanceToNowStrict, getMonth, parseISO } from 'date-fns'
 import { dayWords, today } from '../../app/today'
 import { Mark } from '../../ui/marks/Mark'
@@ -7,7 +8,7 @@ import { verdictWord } from '../../words/verdicts'
 import { sizeName } from './size-name'
 
 interface TableBlockProps {
-  table: SizeTable
+  table: OfferFace
   sizes: readonly RankedSize[]
   neededOn: string | null
   picked: string | undefined
@@ -134,7 +135,7 @@ const isOld = (at: string): boolean => Date.now() - parseISO(at).getTime() > 24 
 export const ageWords = (at: string): string => formatDistanceToNowStrict(parseISO(at), { addSuffix: true })
 
 /** Weeks, season and the day to order by; the supplier's weeks go before the table's. */
-export function leadWords(table: SizeTable, neededOn: string | null, supply?: Supply): string {
+export function leadWords(table: Pick<OfferFace, 'way' | 'lead'>, neededOn: string | null, supply?: Supply): string {
   const weeksOf = supply?.lead ?? table.lead
   const lead = leadOn(getMonth(new Date()) + 1, weeksOf)
   if (table.way === 'stock' && lead.maxWeeks <= 1 && table.lead.maxWeeks === 0) return 'At hand today.'

@@ -1,35 +1,50 @@
-import { leadOn, orderBy, rankWays, stillGrows, unusualBody, worstGrade, type RankedWay, type Supply, type WayOption } from '@merry-tailor/core'
+import {
+  families,
+  leadOn,
+  orderBy,
+  rankWays,
+  stillGrows,
+  unusualBody,
+  worstGrade,
+  tableIn,
+  type FamilyId,
+  type Offer,
+  type RankedWay,
+  type Supply,
+  type WayOption,
+} from '@merry-tailor/core'
 import { getMonth } from 'date-fns'
 import { dayWords, today } from '../../app/today'
 import { useShop } from '../../app/use-shop'
 import { Mark } from '../../ui/marks/Mark'
 import { WAY_REASONS, WAY_VERDICTS } from '../../words/ways'
+import { faceOf } from '../../words/offer-face'
 import { wayName } from '../../words/stages'
 import { useBenchForm } from '../measure/use-bench-form'
 import { useOpenTicket } from '../TicketFrame'
-import type { RankedChoice } from './use-ranked'
 
 const MARKS = { first: 'holds', works: 'doubt', 'not-now': 'fails' } as const
 
 /** Each way's best table as an option; second-hand stands for whatever stock size is nearest. */
-export function wayOptions(ranked: readonly RankedChoice[], supply: readonly Supply[], neededOn: string | null): WayOption[] {
+export function wayOptions(ranked: readonly Offer[], supply: readonly Supply[], neededOn: string | null): WayOption[] {
   const month = getMonth(new Date()) + 1
-  const best = (way: 'stock' | 'quick-ship' | 'made') => ranked.find((each) => each.piece === null && each.table.way === way)
+  const best = (way: 'stock' | 'quick-ship' | 'made') => ranked.find((offer) => offer.kind !== 'gear' && faceOf(offer).way === way)
   const options = (['stock', 'quick-ship', 'made'] as const).flatMap((way): WayOption[] => {
     const found = best(way)
     if (!found) return []
-    const heard = supply.find((each) => each.tableId === found.table.id)
-    const lead = heard?.lead ?? found.table.lead
+    const face = faceOf(found)
+    const heard = supply.find((each) => each.tableId === tableIn(found)?.id)
+    const lead = heard?.lead ?? face.lead
     return [
       {
         way,
         grade: found.grade,
         misses: found.best?.perMeasure.filter((fit) => fit.grade === 'fails').length ?? 0,
         // What hangs on our rack needs no ordering.
-        orderBy: neededOn && found.table.lead.maxWeeks > 0 ? orderBy(neededOn, lead, { marginWeeks: way === 'made' ? 2 : 0.5 }) : null,
+        orderBy: neededOn && face.lead.maxWeeks > 0 ? orderBy(neededOn, lead, { marginWeeks: way === 'made' ? 2 : 0.5 }) : null,
         peak: leadOn(month, lead).peak,
         onShelf: heard && way !== 'made' ? (heard.count[found.best?.label ?? ''] ?? null) : null,
-        price: found.table.price?.[0] ?? null,
+        price: face.price?.[0] ?? null,
       },
     ]
   })
@@ -40,7 +55,7 @@ export function wayOptions(ranked: readonly RankedChoice[], supply: readonly Sup
 }
 
 /** Stock, quick-ship, made and second-hand in one table, with the reason in a few words. */
-export function WaysBlock({ ranked, supply, family }: { ranked: readonly RankedChoice[]; supply: readonly Supply[]; family: string }) {
+export function WaysBlock({ ranked, supply, family }: { ranked: readonly Offer[]; supply: readonly Supply[]; family: FamilyId }) {
   const { sheet } = useOpenTicket()
   const { views } = useShop()
   const { neededOn, budget, activities } = sheet.ticket
@@ -56,7 +71,7 @@ export function WaysBlock({ ranked, supply, family }: { ranked: readonly RankedC
     budget,
     views,
     forCar: family === 'H24',
-    isCrate: family.startsWith('K'),
+    isCrate: families[family].shelf === 'crate',
   })
   if (ways.length < 2) return null
   return (

@@ -20,7 +20,8 @@ export function becauseWords(size: RankedSize, look: LengthStyle): string {
       return `${name} lies between ${size.label} and ${other ?? ''}: the smaller first.`
     case 'between-up':
       return `${name} lies between ${other ?? ''} and ${size.label}: the larger first.`
-    default:
+    case 'no-tape':
       return 'No tape this maker sizes by was taken yet.'
   }
+  return code satisfies never
 }

@@ -1,4 +1,4 @@
-import type { SizeTable } from '@merry-tailor/core'
+import type { SizeTable, TicketSheet } from '@merry-tailor/core'
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { aReading, anItem, aTicket, renderStage, testShop, withTestShop } from '../../test/shop'
@@ -171,16 +171,23 @@ describe('Choose', () => {
     testShop().pieces = [
       { id: '01900000-0000-7000-8000-00000000aaaa', tag: 'Peg 1', family: 'H01', maker: 'Harbour Hems', label: 'L', tableId: 'plain-y', flat: { M07: [660, 690] }, sliders: '', home: 'loan', holder: 'Next door', wearerId: null, state: 'worn', wear: '', retired: null, createdAt: '2026-01-01T00:00:00Z' },
     ] // prettier-ignore
-    renderStage(aTicket({ readings: twice('M07', 650) }), 'choose', <ChooseStage />)
+    const sheet = aTicket({ readings: twice('M07', 650) })
+    renderStage(sheet, 'choose', <ChooseStage />)
     expect(await screen.findByRole('heading', { level: 1, name: /Peg 1 on Tern/ })).toBeDefined()
     expect(screen.getByText(/On loan, Next door; worn\. Laid flat and measured\./)).toBeDefined()
     fireEvent.click(screen.getByRole('button', { name: /Try Peg 1/ }))
-    await waitFor(() => expect(choices()[0]).toMatchObject({ tableId: 'piece-01900000-0000-7000-8000-00000000aaaa', labels: ['Peg 1'] }))
+    await waitFor(() => expect(choices()[0]).toMatchObject({ kind: 'gear', pieceId: '01900000-0000-7000-8000-00000000aaaa' }))
+    // The true server takes it, and the sheet it gives has it.
+    const kept = (await (await fetch(`/api/tickets/${sheet.ticket.id}`)).json()) as TicketSheet
+    expect(kept.choices).toMatchObject([{ kind: 'gear', predicted: [{ label: 'Peg 1', grade: 'holds' }], rulesVersion: 1 }])
   })
 
   it('shows shelves and weeks as the supplier has them, or its last word with its age', async () => {
     const heard = { tableId: 'plain-y', count: { S: 0, M: 4, L: 2 }, lead: { minWeeks: 0, maxWeeks: 1 }, countedAt: new Date(Date.now() - 3 * 86_400_000).toISOString(), heardAt: '', reached: false } // prettier-ignore
+    // The true supplier's port: heard once, then away.
     testShop().supply = [heard]
+    await fetch('/api/supply')
+    testShop().supply = []
     renderStage(aTicket({ readings: twice('M07', 650) }), 'choose', <ChooseStage />)
     expect(await screen.findByText('4 on the shelf')).toBeDefined()
     expect(screen.getByText('none on the shelf')).toBeDefined()

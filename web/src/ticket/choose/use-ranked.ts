@@ -1,41 +1,38 @@
 import {
-  adviseSizes,
+  adviseOffer,
   atHandFirst,
-  crateSeries,
-  pieceTableId,
-  rankAll,
-  rankPieces,
+  isOf,
+  newestFor,
+  newestTables,
+  tableIn,
+  tableOf,
   tableServes,
   withGuesses,
   type Choice,
   type Form,
   type Item,
-  type Piece,
-  type RankedTable,
+  type Offer,
   type SizeAdvice,
   type SizedBody,
   type SizeTable,
 } from '@merry-tailor/core'
 import { useMemo } from 'react'
-import { usePiecesQuery, useSizeTablesQuery } from '../../api/shop-api'
+import { usePiecesQuery, useSizeTablesQuery } from '../../api/queries'
 import { useShop } from '../../app/use-shop'
-import { newestTables } from '../../tables/newest-tables'
+import { useRankAll } from '../../form/ranking-desk'
 import { useBenchForm } from '../measure/use-bench-form'
 import { useOpenTicket } from '../TicketFrame'
 
-export type RankedChoice = RankedTable & {
-  advice: SizeAdvice
-  /** One of the shop's own pieces, judged like a size. */
-  piece: Piece | null
-}
-
 export interface RankedItem {
-  ranked: RankedChoice[]
+  /** Everything the item can be settled on, the advised first. */
+  ranked: Offer[]
   choice: Choice | undefined
   /** Readings, and guesses where the form has them. */
   body: SizedBody
   /** The form guesses come from; `null` while nothing is worth guessing from. */
   form: Form | null
+  /** The first answer is not there yet. */
+  out: boolean
 }
 
 /** What is read and what the form expects of the open ticket's dog. Guesses wait for one tape or a breed. */
@@ -46,33 +43,44 @@ export function useSizedBody(): { body: SizedBody; form: Form | null } {
   return useMemo(() => ({ body: withGuesses(body, worth ? form : null), form: worth ? form : null }), [body, form, worth])
 }
 
-/** Every serving table and own piece for one item, ranked; the tables a choice was made by stay in the version it was made by. */
+interface Advised {
+  offer: Offer
+  table: { way: SizeTable['way'] }
+  advice: SizeAdvice
+}
+
+/** Our own pieces among the rest: only those that may fit are worth a hand; the chosen one stays in sight. */
+function inOrder(offers: readonly Offer[], item: Item, choice: Choice | undefined): Offer[] {
+  const advised = (offer: Offer): Advised => ({ offer, table: { way: tableIn(offer)?.way ?? 'stock' }, advice: adviseOffer(offer) })
+  const own = item.way === 'made' || item.way === 'quick-ship' ? [] : offers.filter((offer) => offer.kind === 'gear')
+  const near = own.filter((offer) => offer.grade !== 'fails' || (choice && isOf(choice, offer))).slice(0, 4)
+  const [first, ...rest] = atHandFirst(offers.filter((offer) => offer.kind !== 'gear').map(advised)).map(({ offer }) => offer)
+  // A piece goes before new gear where it should hold and nothing on the shelf does; else it stands beside it.
+  const shelfHolds = first !== undefined && (tableIn(first)?.way ?? 'stock') === 'stock' && first.grade === 'holds'
+  const before = near.filter((offer) => offer.grade === 'holds' && offer.piece.state !== 'to-mend' && !shelfHolds)
+  return [...before, ...(first ? [first] : []), ...near.filter((offer) => !before.includes(offer)), ...rest]
+}
+
+/** Every serving table, own piece and crate for one item, ranked beside the page; a table a choice was made by stays in that version. */
 export function useRanked(item: Item | undefined): RankedItem {
   const { sheet } = useOpenTicket()
-  const { data: tables } = useSizeTablesQuery(undefined)
-  const { data: pieces } = usePiecesQuery(undefined)
+  const { data: tables, isLoading: tablesOut } = useSizeTablesQuery(undefined)
+  const { data: pieces, isLoading: piecesOut } = usePiecesQuery(undefined)
   const { views } = useShop()
   const { body, form } = useSizedBody()
-  return useMemo(() => {
-    if (!item) return { ranked: [], choice: undefined, body, form }
-    const choice = sheet.choices.findLast((each) => each.itemId === item.id)
-    const pinned = choice ? tables?.find((table) => table.id === choice.tableId && table.version === choice.tableVersion) : undefined
-    // Crates come in one series, whoever makes them.
-    const usual = item.family.startsWith('K') ? [crateSeries(item.family as 'K1')] : []
-    const serving = [...usual, ...newestTables(tables ?? [])]
+  const choice = item && newestFor(sheet.choices, item.id)
+  const question = useMemo(() => {
+    if (!item || tablesOut || piecesOut) return null
+    const made = choice && tableOf(choice)
+    const pinned = made ? tables?.find((table) => table.id === made.tableId && table.version === made.tableVersion) : undefined
+    const serving = newestTables(tables ?? [])
       .map((table): SizeTable => (pinned?.id === table.id ? pinned : table))
       .filter((table) => tableServes(table, item) || table === pinned)
-    const advised = (each: RankedTable, piece: Piece | null): RankedChoice => ({ ...each, advice: adviseSizes(each.table, each.sizes), piece })
-    const ranked = rankAll(serving, body, null, { views }).map((each) => advised(each, null))
-    const own = item.way === 'made' || item.way === 'quick-ship' ? [] : rankPieces(pieces ?? [], tables ?? [], body, item.family)
-    // Of our own pieces only those that may fit are worth a hand; the chosen one stays in sight.
-    const near = own.filter((each) => each.grade !== 'fails' || pieceTableId(each.piece.id) === choice?.tableId).slice(0, 4)
-    const ours = near.map((each) => advised(each, each.piece))
-    const [first, ...rest] = atHandFirst(ranked)
-    // A piece goes before new gear where it should hold and nothing on the shelf does; else it stands beside it.
-    const before = ours.filter(
-      (each) => each.grade === 'holds' && each.piece?.state !== 'to-mend' && !(first?.table.way === 'stock' && first.grade === 'holds'),
-    )
-    return { ranked: [...before, ...(first ? [first] : []), ...ours.filter((each) => !before.includes(each)), ...rest], choice, body, form }
-  }, [item, sheet.choices, tables, pieces, body, form, views])
+    return { tables: serving, labelTables: tables ?? [], body, families: [item.family], views, pieces: pieces ?? [] }
+  }, [item, choice, tables, pieces, tablesOut, piecesOut, body, views])
+  const answer = useRankAll(question)
+  return useMemo(() => {
+    const offers = (answer ?? []).filter((offer) => offer.judged.family === item?.family)
+    return { ranked: item ? inOrder(offers, item, choice) : [], choice, body, form, out: item !== undefined && answer === null }
+  }, [answer, item, choice, body, form])
 }

@@ -1,27 +1,32 @@
 import {
+  cautionKey,
   cautionsFor,
   checkById,
   families,
+  FITTERS_WORD,
   formatWeight,
-  frontOf,
   latestObservations,
   measures,
-  pawSizes,
   presentSymptoms,
-  rankSizes,
+  newestFor,
+  readOf,
+  remedyOf,
+  tableOf,
   readingsOf,
   roundVerdict,
   symptoms,
   tapesFor,
+  type Choice,
+  type Grade,
   type Item,
   type Reading,
+  type SizeTable,
   type TicketSheet,
 } from '@merry-tailor/core'
 import { Printer } from 'lucide-react'
 import { Link } from 'react-router'
-import { useSizeTablesQuery } from '../../api/shop-api'
+import { usePiecesQuery, useSizeTablesQuery } from '../../api/queries'
 import { readingStyle, valueStyle } from '../../app/settings'
-import { useShop } from '../../app/use-shop'
 import { useAppSelector } from '../../app/store'
 import { clock, dayWords, longDay, today } from '../../app/today'
 import { useKeys } from '../../app/use-keys'
@@ -30,10 +35,10 @@ import { KeyCap } from '../../ui/controls/KeyCap'
 import { lengthText } from '../../ui/length/length-text'
 import { Mark } from '../../ui/marks/Mark'
 import { cautionWords } from '../../words/cautions'
+import { choiceWords } from '../../words/choices'
 import { ageWords, activityName, breedWords, coatName } from '../../words/dogs'
 import { PLACES } from '../../words/measuring'
 import { familyName, wayName } from '../../words/stages'
-import { titleWords } from '../../words/titles'
 import { verdictWord } from '../../words/verdicts'
 import { ageInMonths } from '@merry-tailor/core'
 import { useOpenTicket } from '../TicketFrame'
@@ -143,9 +148,9 @@ export function DocketPage() {
           <ul className="docket-cautions">
             {cautions.map((caution) => {
               const { title, text } = cautionWords(caution)
-              const ack = sheet.acknowledgements.findLast((each) => each.code === caution.code)
+              const ack = readOf(caution, cautions, sheet.acknowledgements)
               return (
-                <li key={caution.code}>
+                <li key={cautionKey(caution)}>
                   <b>
                     {caution.level === 'stop' ? 'STOP. ' : ''}
                     {title}.
@@ -214,17 +219,23 @@ function TapeLine({ id, readings }: { id: string; readings: readonly Reading[] }
   )
 }
 
+/** Where what was chosen comes from. */
+function fromWords(choice: Choice, table: SizeTable | undefined): string {
+  if (table) return `, ${table.maker} “${table.name}”, version ${table.version}`
+  return choice.kind === 'gear' ? ', one of our own pieces' : choice.kind === 'series' ? ', of the usual series' : ''
+}
+
+const predictedWords = (grade: Grade): string => verdictWord(grade, 'predicted').toLowerCase()
+
 function ItemPart({ item, sheet }: { item: Item; sheet: TicketSheet }) {
-  const { views } = useShop()
-  const { body } = useOpenTicket()
   const { data: tables = [] } = useSizeTablesQuery(undefined)
+  const { data: pieces = [] } = usePiecesQuery(undefined)
   const settings = useAppSelector((state) => state.settings)
-  const choice = sheet.choices.findLast((each) => each.itemId === item.id)
-  const table = tables.find((each) => each.id === choice?.tableId && each.version === choice.tableVersion)
-  const ranked = table ? rankSizes(frontOf(table), body, views) : []
-  const size = ranked.find((each) => each.label === choice?.labels[0])
-  const paws = table ? pawSizes(table, body, views) : []
-  const rounds = sheet.tryOns.filter((round) => round.itemId === item.id)
+  const choice = newestFor(sheet.choices, item.id)
+  const made = choice && tableOf(choice)
+  const table = tables.find((each) => each.id === made?.tableId && each.version === made.tableVersion)
+  const [first] = choice?.predicted ?? []
+  const rounds = sheet.tryOns.filter((round) => round.itemId === item.id && !round.struck)
   return (
     <section>
       <h2>
@@ -232,28 +243,39 @@ function ItemPart({ item, sheet }: { item: Item; sheet: TicketSheet }) {
       </h2>
       <p className="docket-path">{families[item.family].build}</p>
       <p>
-        <b>Size:</b>{' '}
-        {choice
-          ? `${choice.labels.join(', then ')}${table ? `, ${table.maker} “${table.name}”, version ${table.version}` : choice.tableId.startsWith('piece-') ? ', one of our own pieces' : ''}`
-          : 'not chosen'}
+        <b>Size:</b> {choice ? `${choiceWords(choice, pieces)}${fromWords(choice, table)}` : 'not chosen'}
         {choice?.overruled ? `. The bench said: ${choice.overruled.advised}. Chosen because: ${choice.overruled.why}` : ''}
       </p>
       {item.family === 'C1' && item.way === 'made' && <RugPieces />}
-      {paws.length > 0 && (
+      {choice?.kind === 'made' && Object.keys(choice.numbers).length > 0 && (
         <p>
-          <b>Paw by paw, predicted:</b>{' '}
-          {paws.map(({ paw, size: own }) => `${PLACES[paw]} ${own === null ? 'not read' : own.grade === 'fails' ? `past ${own.label}` : own.label}`).join(', ')}
+          <b>Ordered by:</b>{' '}
+          {Object.entries(choice.numbers)
+            .map(([id, mm]) => `${measures[id]?.name ?? id} ${id === 'M00' ? formatWeight(mm) : lengthText(mm, readingStyle(settings), true)}`)
+            .join('; ')}
+          {Object.entries(choice.options)
+            .map(([name, value]) => `; ${name}: ${value}`)
+            .join('')}
           .
         </p>
       )}
-      {size && choice && (
+      {choice?.kind === 'series' && (
         <p>
-          <b>Predicted from the tapes:</b> {choice.labels[0]} {titleWords(size)}{' '}
-          {size.perMeasure
+          <b>Inside:</b> {choice.insideMm.map((mm) => lengthText(mm, readingStyle(settings), true)).join(' x ')}.
+        </p>
+      )}
+      {choice && first && (
+        <p>
+          <b>Predicted when it was chosen:</b>{' '}
+          {choice.predicted
+            .map((size) => `${size.paw ? `${PLACES[size.paw]} ` : ''}${choice.kind === 'made' ? 'made' : size.label} ${predictedWords(size.grade)}`)
+            .join(', ')}
+          .{' '}
+          {first.perMeasure
             .filter((fit) => fit.mm !== null)
             .map(
               (fit) =>
-                `${measures[fit.measure]?.name}: ${verdictWord(fit.grade, 'predicted').toLowerCase()} (band ${lengthText(fit.fromMm, readingStyle(settings))} to ${lengthText(fit.toMm, readingStyle(settings), true)})`,
+                `${measures[fit.measure]?.name}: ${verdictWord(fit.grade, 'predicted').toLowerCase()}${fit.guess ? ', a guess' : ''} (band ${lengthText(fit.fromMm, readingStyle(settings))} to ${lengthText(fit.toMm, readingStyle(settings), true)})`,
             )
             .join('; ')}
         </p>
@@ -272,16 +294,22 @@ function ItemPart({ item, sheet }: { item: Item; sheet: TicketSheet }) {
             <b>{`Seen, round ${i + 1}, ${round.label}, ${clock(round.at)}: ${verdictWord(verdict.grade, 'seen')}.`}</b>{' '}
             {round.changed ? `${round.changed}. ` : ''}
             {[...latestObservations(round.observations).values()]
+              .filter((seen) => seen.check !== FITTERS_WORD)
               .map(
                 (seen) =>
                   `${checkById(seen.check)?.name ?? seen.check} (${seen.state}): ${verdictWord(seen.grade, 'seen').toLowerCase()}${seen.asTyped ? `, ${seen.asTyped}` : ''}`,
               )
               .join('; ')}
-            {verdict.seen < verdict.wanted ? `; ${verdict.wanted - verdict.seen} not looked at` : ''}.{' '}
+            {verdict.word
+              ? ` In ${verdict.word.by || 'the fitter'}’s word; no checks of this kind are known yet`
+              : verdict.seen < verdict.wanted
+                ? `; ${verdict.wanted - verdict.seen} not looked at`
+                : ''}
+            .{' '}
             {present
               .map(
                 (note) =>
-                  `${symptoms[note.symptom]?.name ?? note.symptom}${note.remedy !== null ? `, ${symptoms[note.symptom]?.remedies[note.remedy]?.do.toLowerCase() ?? ''}` : ''}`,
+                  `${symptoms[note.symptom]?.name ?? note.symptom}${note.remedy !== null ? `, ${remedyOf(note.symptom, note.remedy)?.do.toLowerCase() ?? note.remedy}` : ''}`,
               )
               .join('; ')}
           </p>

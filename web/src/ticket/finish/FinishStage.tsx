@@ -1,20 +1,23 @@
-import { cautionsFor, roundVerdict, type Change } from '@merry-tailor/core'
+import { cautionKey, cautionsFor, newestFor, readOf, roundVerdict, type Change } from '@merry-tailor/core'
 import { format } from 'date-fns'
 import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
-import { useChangeTicketMutation } from '../../api/shop-api'
+import { usePiecesQuery } from '../../api/queries'
 import { dayWords, today } from '../../app/today'
 import { useKeys } from '../../app/use-keys'
+import { useOnce } from '../../app/use-once'
 import { Button } from '../../ui/controls/Button'
 import { KeyCap } from '../../ui/controls/KeyCap'
 import { SavedField } from '../../ui/controls/SavedField'
 import { VerdictWord } from '../../ui/marks/VerdictWord'
 import { Snag } from '../../ui/State'
 import { cautionWords } from '../../words/cautions'
+import { choiceWords } from '../../words/choices'
 import { problemWords } from '../../words/problems'
 import { familyName, measureName, wayName } from '../../words/stages'
 import { saveField } from '../ask/use-record'
 import { useOpenTicket } from '../TicketFrame'
+import { useActs } from '../use-acts'
 import { DocketPage } from './Docket'
 import { RugPieces } from './RugPieces'
 
@@ -24,10 +27,12 @@ export function FinishStage() {
   const { ticket } = sheet
   const items = sheet.items.filter((item) => !item.removed)
   const closed = ticket.state === 'closed'
-  const [changeTicket] = useChangeTicketMutation()
+  const acts = useActs()
+  const once = useOnce()
+  const { data: pieces } = usePiecesQuery(undefined)
   const [problem, setProblem] = useState<string | null>(null)
   const navigate = useNavigate()
-  const send = (changes: Change[]) => changeTicket({ ticketId: ticket.id, changes })
+  const send = (changes: Change[]) => acts.change(changes)
   const print = (): void => void navigate(`/tickets/${ticket.id}/docket`)
   useKeys({ Enter: print })
   const setState = async (state: 'open' | 'closed'): Promise<void> => {
@@ -43,9 +48,8 @@ export function FinishStage() {
     ...(progress.counts.chosen < items.length ? ['a size is not chosen yet'] : []),
     ...(progress.counts.fitted < items.length ? ['not every check was seen to hold'] : []),
   ]
-  const stops = cautionsFor({ dog: sheet.dog, activities: ticket.activities, families: items.map((item) => item.family), on: today() }).filter(
-    (caution) => caution.level === 'stop',
-  )
+  const cautions = cautionsFor({ dog: sheet.dog, activities: ticket.activities, families: items.map((item) => item.family), on: today() })
+  const stops = cautions.filter((caution) => caution.level === 'stop')
   return (
     <div className="min-h-0 flex-1 max-lg:overflow-y-auto lg:grid lg:grid-cols-[404px_1fr]">
       <section aria-label="Finish" className="flex min-h-0 flex-col bg-panel lg:border-r-2 lg:border-ink">
@@ -55,20 +59,26 @@ export function FinishStage() {
           </h1>
           <ul className="mt-2">
             {items.map((item) => {
-              const choice = sheet.choices.findLast((each) => each.itemId === item.id)
-              const round = sheet.tryOns.findLast((each) => each.itemId === item.id)
+              const choice = newestFor(sheet.choices, item.id)
+              const round = newestFor(sheet.tryOns, item.id)
               const verdict = round ? roundVerdict(item.family, round) : null
               return (
                 <li key={item.id} className="border-t border-rule py-2.5">
                   <p className="text-[17px] font-bold">{familyName(item.family)}</p>
                   <p className="text-mute">
                     {wayName(item.way)}
-                    {choice ? `. Chosen: ${choice.labels.join(', then ')}` : '. No size chosen yet'}
+                    {choice ? `. Chosen: ${choiceWords(choice, pieces)}` : '. No size chosen yet'}
                   </p>
                   {item.family === 'C1' && item.way === 'made' && <RugPieces />}
                   <p className="mt-1 flex flex-wrap items-center gap-x-3">
                     <VerdictWord grade={verdict?.grade ?? 'none'} basis="seen" />
-                    {round && verdict && <span className="text-mute">{`${round.label}, ${verdict.seen} of ${verdict.wanted} checks seen`}</span>}
+                    {round && verdict && (
+                      <span className="text-mute">
+                        {verdict.word
+                          ? `${round.label}, ${verdict.word.by || 'the fitter'}’s word`
+                          : `${round.label}, ${verdict.seen} of ${verdict.wanted} checks seen`}
+                      </span>
+                    )}
                   </p>
                 </li>
               )
@@ -80,9 +90,9 @@ export function FinishStage() {
             </p>
           )}
           {stops.map((stop) => (
-            <div key={stop.code} className="mb-2">
+            <div key={cautionKey(stop)} className="mb-2">
               <Snag title={cautionWords(stop).title}>
-                {sheet.acknowledgements.some((ack) => ack.code === stop.code)
+                {readOf(stop, cautions, sheet.acknowledgements)
                   ? 'Overruled with a reason; both are on the docket.'
                   : 'Not overruled. It stands on the docket.'}
               </Snag>
@@ -114,7 +124,7 @@ export function FinishStage() {
           >
             Docket <KeyCap tone="tape">Enter</KeyCap>
           </Link>
-          <Button className="min-h-14" onClick={() => void setState(closed ? 'open' : 'closed')}>
+          <Button className="min-h-14" onClick={() => void once(() => setState(closed ? 'open' : 'closed'))}>
             {closed ? 'Open again' : 'Close the ticket'}
           </Button>
         </footer>

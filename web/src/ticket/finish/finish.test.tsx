@@ -66,13 +66,13 @@ describe('the docket', () => {
         {
           id: nextId(),
           itemId: item.id,
-          tableId: '',
-          tableVersion: null,
+          of: { named: true },
+          settings: [],
           label: 'M',
           changed: '',
           at: AT,
           by: 'Ylva',
-          symptoms: [{ id: nextId(), symptom: 'S25', remedy: 0, present: true, at: AT, by: '' }],
+          symptoms: [{ id: nextId(), symptom: 'S25', remedy: 'equalise-left-and-right', present: true, at: AT, by: '' }],
           observations: [{ id: nextId(), check: 'no-sway', state: 'slack', grade: 'holds', asTyped: '', mm: null, fingers: null, at: AT, by: 'Ylva' }],
         },
       ],
@@ -98,11 +98,11 @@ describe('the docket', () => {
     const sheet = aTicket({
       items: [item],
       readings: [aReading('M32', 65, { place }), aReading('M33', 75, { place }), aReading('M34', 55, { place: hind }), aReading('M35', 65, { place: hind })],
-      choices: [{ id: nextId(), itemId: item.id, tableId: 'boots', tableVersion: 2, labels: ['Tall'], overruled: null, at: AT, by: 'Ylva' }],
+      choices: [{ id: nextId(), itemId: item.id, kind: 'paws', tableId: 'boots', tableVersion: 2, labels: { 'front-left': 'Tall', 'rear-right': 'Low' }, predicted: [], rulesVersion: 1, overruled: null, at: AT, by: 'Ylva' }], // prettier-ignore
     })
     renderStage(sheet, 'docket', <Docket />)
     const page = await screen.findByRole('article', { name: 'Docket of ticket 101' })
-    await waitFor(() => expect(page.textContent).toContain('Paw by paw, predicted: left front Tall, right front not read, left hind not read, right hind Low.'))
+    await waitFor(() => expect(page.textContent).toContain('left front Tall, right hind Low, Test “Boots”, version 2'))
   })
 
   it('prints on one key', async () => {

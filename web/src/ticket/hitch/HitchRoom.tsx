@@ -3,7 +3,7 @@ import {
   FAMILIES_AT,
   formatLength,
   HITCH_DEFAULTS,
-  HITCHES,
+  HITCH_PLACES,
   hitchFor,
   hitchLine,
   lineBandsOf,
@@ -13,7 +13,7 @@ import {
   pullPointOf,
   type FamilyId,
   type Grade,
-  type Hitch,
+  type HitchPlace,
   type HitchBand,
   type HitchLine,
 } from '@merry-tailor/core'
@@ -29,7 +29,9 @@ import { VerdictWord } from '../../ui/marks/VerdictWord'
 import { Worded } from '../../ui/length/Worded'
 import { useBox } from '../../ui/use-width'
 import { useKeys } from '../../app/use-keys'
+import { useOnce } from '../../app/use-once'
 import { BAND_NAMES, HITCH_NAMES, KIT_NAMES, lineWords, PLACE_NAMES, pressWords, pullWords, riseWords } from '../../words/hitch'
+import { problemWords } from '../../words/problems'
 import { familyName } from '../../words/stages'
 import { ItemTabs } from '../choose/ItemTabs'
 import { HitchDrawing } from './HitchDrawing'
@@ -51,14 +53,17 @@ export function HitchRoom() {
   const { sheet, name, body } = useOpenTicket()
   const { form } = useBenchForm()
   const acts = useActs()
+  const once = useOnce()
+  const [refused, setRefused] = useState<string | null>(null)
   const settings = useAppSelector((state) => state.settings)
   const look = { ...valueStyle(settings), unit: settings.unit }
   const items = sheet.items.filter((item) => !item.removed)
   const [itemId, setItemId] = useState(items[0]?.id ?? '')
   const family = (items.find((item) => item.id === itemId) ?? items[0])?.family ?? null
-  const [hitch, setHitch] = useState<Hitch>(() => hitchFor(sheet.ticket.activities))
-  const [hitchMm, setHitchMm] = useState(() => body['M48/height']?.mm ?? HITCH_DEFAULTS[hitch].heightMm)
-  const [lineMm, setLineMm] = useState(() => body['M48/line']?.mm ?? HITCH_DEFAULTS[hitch].lineMm)
+  const locked = sheet.hitches.findLast((each) => !each.struck && (each.family === null || each.family === family))
+  const [hitch, setHitch] = useState<HitchPlace>(() => locked?.where ?? hitchFor(sheet.ticket.activities))
+  const [hitchMm, setHitchMm] = useState(() => locked?.heightMm ?? HITCH_DEFAULTS[hitch].heightMm)
+  const [lineMm, setLineMm] = useState(() => locked?.lineMm ?? HITCH_DEFAULTS[hitch].lineMm)
   const bands = lineBandsOf(useShop().lineBands)
   const [ref, box] = useBox<HTMLDivElement>(900, 420)
   const pull = pullPointOf(form, family)
@@ -67,18 +72,17 @@ export function HitchRoom() {
   const kg = body.M00?.mm ?? sheet.dog?.weightKg ?? form.measures.M00?.mm ?? 20
   const words = line ? riseWords(line, look) : 'The line is too short'
 
-  const choose = (next: Hitch): void => {
+  const choose = (next: HitchPlace): void => {
     setHitch(next)
     setHitchMm(HITCH_DEFAULTS[next].heightMm)
     setLineMm(HITCH_DEFAULTS[next].lineMm)
   }
-  const lock = (): void => {
-    const base = { measure: 'M48', side: 'both', unit: 'mm', method: 'tape', takenAt: new Date().toISOString(), by: settings.fitter } as const
-    void acts.read({ ...base, place: 'height', mm: Math.round(hitchMm), asTyped: String(Math.round(hitchMm)) })
-    void acts.read({ ...base, place: 'line', mm: Math.round(lineMm), asTyped: String(Math.round(lineMm)) })
-  }
-  const locked = sheet.readings.filter((reading) => reading.measure === 'M48' && !reading.struck)
-  const isLocked = ([['height', hitchMm], ['line', lineMm]] as const).every(([place, mm]) => locked.findLast((reading) => reading.place === place)?.mm === Math.round(mm)) // prettier-ignore
+  const isLocked = locked !== undefined && locked.where === hitch && locked.heightMm === Math.round(hitchMm) && locked.lineMm === Math.round(lineMm)
+  const lock = (): void =>
+    void once(async () => {
+      const { error } = await acts.hitch({ where: hitch, heightMm: Math.round(hitchMm), lineMm: Math.round(lineMm), family })
+      setRefused(error ? `Not kept. ${problemWords(error)}` : null)
+    })
   useKeys({ Enter: isLocked || tooShort ? undefined : lock })
 
   return (
@@ -90,7 +94,7 @@ export function HitchRoom() {
           <Picker
             label="Hitched to"
             value={hitch}
-            options={HITCHES.map((value) => ({ value, label: HITCH_NAMES[value] }))}
+            options={HITCH_PLACES.map((value) => ({ value, label: HITCH_NAMES[value] }))}
             onChange={choose}
             className="w-full"
           />
@@ -112,6 +116,11 @@ export function HitchRoom() {
           <Lunge kg={kg} lineMm={lineMm} unit={look.unit} />
         </div>
         <div className="border-t-2 border-ink p-3">
+          {refused !== null && (
+            <p role="alert" className="mb-2 font-semibold text-snag">
+              {refused}
+            </p>
+          )}
           <button
             type="button"
             disabled={tooShort || isLocked}
@@ -276,7 +285,7 @@ function MadeFor({ band }: { band: HitchBand }) {
   return <p>{ids.length === 0 ? 'No harness is made for so steep a line.' : `Made for this line: ${ids.map((id) => familyName(id)).join(', ')}.`}</p>
 }
 
-function Kit({ hitch }: { hitch: Hitch }) {
+function Kit({ hitch }: { hitch: HitchPlace }) {
   return (
     <section aria-label="What belongs between">
       <h3 className="border-t border-rule pt-2 text-[17px] leading-[22px]">What belongs between</h3>

@@ -1,13 +1,13 @@
-import { formatWeight, parseWeight, rollingPull, SURFACES, SUSTAINED_PULL, type Hitch, type Surface } from '@merry-tailor/core'
+import { formatWeight, parseWeight, rollingPull, SURFACES, SUSTAINED_PULL, type HitchPlace, type Surface } from '@merry-tailor/core'
 import { useState } from 'react'
 import { Picker } from '../../ui/controls/Picker'
 import { TextField } from '../../ui/controls/TextField'
 import { SURFACE_NAMES } from '../../words/hitch'
 
-const USUAL: Partial<Readonly<Record<Hitch, Surface>>> = { sled: 'packed-snow', wheel: 'packed-snow', cart: 'hard-tyre', 'bike-front': 'dirt-road' }
+const USUAL: Partial<Readonly<Record<HitchPlace, Surface>>> = { sled: 'packed-snow', wheel: 'packed-snow', cart: 'hard-tyre', 'bike-front': 'dirt-road' }
 
 /** What the load behind asks of this dog: level or up a grade, beside what a conditioned dog is planned with. */
-export function LoadBlock({ hitch, dogKg, unit }: { hitch: Hitch; dogKg: number; unit: 'in' | 'cm' }) {
+export function LoadBlock({ hitch, dogKg, unit }: { hitch: HitchPlace; dogKg: number; unit: 'in' | 'cm' }) {
   const [typed, setTyped] = useState('')
   const [picked, setPicked] = useState<Surface | null>(null)
   const [grade, setGrade] = useState('0')

@@ -51,12 +51,12 @@ describe('the hitch', () => {
     expect(screen.getByText('Should hold')).toBeTruthy()
   })
 
-  it('locks height and line as readings of M48 on the ticket', async () => {
+  it('C06 locks the hitch as a record of the ticket, no reading of the dog', async () => {
     await open()
     fireEvent.click(screen.getByRole('button', { name: /Lock this hitch/ }))
-    await waitFor(() => expect(testShop().sent.filter(({ path }) => path.includes('/readings/'))).toHaveLength(2))
-    const sent = testShop().sent.map(({ body }) => body as { measure?: string; place?: string; mm?: number }).filter(({ measure }) => measure === 'M48') // prettier-ignore
-    expect(sent.map(({ place, mm }) => [place, mm])).toEqual([['height', 200], ['line', 3000]]) // prettier-ignore
+    await waitFor(() => expect(testShop().sent.filter(({ path }) => path.includes('/hitches/'))).toHaveLength(1))
+    expect(testShop().sent[0]?.body).toMatchObject({ where: 'sled', heightMm: 200, lineMm: 3000 })
+    expect(testShop().sent.some(({ path }) => path.includes('/readings/'))).toBe(false)
     await screen.findByRole('button', { name: /This hitch is on the ticket/ })
   })
 

@@ -22,8 +22,6 @@ import {
 } from '@merry-tailor/core'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
-import { v7 as uuid } from 'uuid'
-import { useAddItemMutation } from '../../api/shop-api'
 import { today } from '../../app/today'
 import { useShop } from '../../app/use-shop'
 import { GearSketch } from '../../ui/plates/GearSketch'
@@ -32,11 +30,13 @@ import { Mark } from '../../ui/marks/Mark'
 import { activityName } from '../../words/dogs'
 import { RANK_GRADES, RANK_WORDS, reasonWords, stopWords } from '../../words/kinds'
 import { PLACE_NAMES } from '../../words/hitch'
+import { problemWords } from '../../words/problems'
 import { familyName, measureName } from '../../words/stages'
 import { useBenchForm } from '../measure/use-bench-form'
 import { NoItem } from '../NoItem'
 import { OnTheDog } from '../OnTheDog'
 import { useOpenTicket } from '../TicketFrame'
+import { useActs } from '../use-acts'
 
 const MARK_COLOUR = { holds: 'text-holds', doubt: 'text-chalk', fails: 'text-snag', none: 'text-mute' } as const
 
@@ -44,15 +44,17 @@ const COLUMNS: Readonly<Record<number, string>> = { 2: 'lg:grid-cols-2', 3: 'lg:
 
 /** Which kind of harness suits this dog and this work: three best with their reasons, the rest with why not; any two beside each other. */
 export function KindsRoom() {
-  const { sheet, body, name } = useOpenTicket()
+  const { sheet, name } = useOpenTicket()
   const { form, solved } = useBenchForm()
   const shop = useShop()
-  const [addItem] = useAddItemMutation()
+  const acts = useActs()
+  const [refused, setRefused] = useState<string | null>(null)
   const { activities } = sheet.ticket
   const [picked, setPicked] = useState<Activity | null>(null)
   const [beside, setBeside] = useState<FamilyId[]>([])
   const purpose = picked ?? activities[0] ?? null
-  const [hitchMm, lineMm] = [body['M48/height']?.mm, body['M48/line']?.mm]
+  const hitched = sheet.hitches.findLast((each) => !each.struck)
+  const [hitchMm, lineMm] = [hitched?.heightMm, hitched?.lineMm]
   const styles = useMemo(() => {
     if (!purpose) return []
     const own = solved ? form : null
@@ -73,15 +75,18 @@ export function KindsRoom() {
   const items = sheet.items.filter((item) => !item.removed)
   const toggle = (family: FamilyId): void => setBeside(beside.includes(family) ? beside.filter((each) => each !== family) : [...beside.slice(-1), family])
   const add = (family: FamilyId): void =>
-    void addItem({
-      ticketId: sheet.ticket.id,
-      id: uuid(),
-      body: { family, way: 'undecided', school: hasSchools(family) && shop.school !== 'both' ? shop.school : null, at: new Date().toISOString() },
+    void acts.item({ family, way: 'undecided', school: hasSchools(family) && shop.school !== 'both' ? shop.school : null }).then(({ error }) => {
+      setRefused(error ? `Not put on the ticket. ${problemWords(error)}` : null)
     })
   const bearing = (id: ViewId): boolean => viewBears(id, purpose, sheet.ticket)
   const compared = beside.flatMap((family) => styles.filter((style) => style.family === family))
   return (
     <div className="quiet-scroll min-h-0 flex-1">
+      {refused !== null && (
+        <p role="alert" className="border-b-2 border-snag bg-snag-bg px-5 py-2 font-semibold">
+          {refused}
+        </p>
+      )}
       <header className="border-b-2 border-ink bg-bench px-5 py-2.5">
         <h1 className="text-[26px] leading-[34px]">
           Which kind for {name}: {activityName(purpose).toLowerCase()}

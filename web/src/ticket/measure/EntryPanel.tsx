@@ -1,4 +1,4 @@
-import { Dewclaw, formatLength, formatWeight, type FormMeasure, type Reading } from '@merry-tailor/core'
+import { DEWCLAWS as DEWCLAW_KINDS, formatLength, formatWeight, type FormMeasure, type Reading } from '@merry-tailor/core'
 import type { KeyboardEvent } from 'react'
 import { valueStyle } from '../../app/settings'
 import { useAppSelector } from '../../app/store'
@@ -123,13 +123,11 @@ export function EntryPanel({ entry, row, kept, pin, onKey, onUnit }: EntryPanelP
         </p>
         <div className="flex shrink-0 gap-2">
           {dewclaw &&
-            Dewclaw.options
-              .filter((each) => each !== 'single')
-              .map((each) => (
-                <Button key={each} tone="quiet" onClick={() => entry.pinDewclaw(each)}>
-                  {DEWCLAWS[each]}
-                </Button>
-              ))}
+            DEWCLAW_KINDS.filter((each) => each !== 'single').map((each) => (
+              <Button key={each} tone="quiet" onClick={() => entry.pinDewclaw(each)}>
+                {DEWCLAWS[each]}
+              </Button>
+            ))}
           {entry.doubling && <SwitchBox label="One side, doubled" checked={entry.oneSide} onChange={entry.setOneSide} cap={<KeyCap>D</KeyCap>} />}
           <button type="button" onClick={onUnit} className="inline-flex min-h-11 items-center gap-2 border border-edge px-3 font-semibold">
             {unit} <KeyCap>U</KeyCap>

@@ -1,4 +1,4 @@
-import type { Item, MeasureFit, RankedTable } from '@merry-tailor/core'
+import type { Item, MeasureFit, Offer } from '@merry-tailor/core'
 import { Link } from 'react-router'
 import { DevicePanel } from '../../device/DevicePanel'
 import type { Device } from '../../device/use-device'
@@ -6,6 +6,7 @@ import { valueStyle } from '../../app/settings'
 import { useAppSelector } from '../../app/store'
 import { KeyCap } from '../../ui/controls/KeyCap'
 import { VerdictWord } from '../../ui/marks/VerdictWord'
+import { faceOf } from '../../words/offer-face'
 import { familyName, measureName, wayName } from '../../words/stages'
 import { SizeTape } from '../choose/SizeTape'
 import { useRanked } from '../choose/use-ranked'
@@ -70,7 +71,7 @@ export function SoFar({ active, onAgain, device, waitsFor }: SoFarProps) {
 function ItemSoFar({ item }: { item: Item }) {
   const settings = useAppSelector((state) => state.settings)
   const look = { ...valueStyle(settings), unit: settings.unit }
-  const { ranked, body } = useRanked(item)
+  const { ranked, body, out } = useRanked(item)
   const best = ranked[0]
   const fit = best ? tellingFit(best) : null
   return (
@@ -79,15 +80,15 @@ function ItemSoFar({ item }: { item: Item }) {
         <h3 className="text-[18px] leading-[22px]">{familyName(item.family)}</h3>
         <VerdictWord grade={best?.grade ?? 'none'} basis="predicted" size={19} />
       </div>
-      {!best ? (
+      {out ? null : !best ? (
         <p className="text-mute">No size table for it yet. Bring one in under Sizes.</p>
       ) : (
         <>
           <p className="text-[13.5px] text-mute">
-            {best.table.maker}, {wayName(best.table.way).toLowerCase()}
+            {faceOf(best).maker}, {best.kind === 'gear' ? 'ours' : wayName(faceOf(best).way).toLowerCase()}
             {fit ? `; ${measureName(fit.measure)}` : ''}
           </p>
-          {fit && <SizeTape table={best.table} measure={fit.measure} hit={best.best?.label ?? null} body={body} look={look} />}
+          {fit && <SizeTape table={best.judged} measure={fit.measure} hit={best.best?.label ?? null} body={body} look={look} />}
           <p className="mt-0.5">{saysWords(best)}</p>
         </>
       )}
@@ -96,16 +97,16 @@ function ItemSoFar({ item }: { item: Item }) {
 }
 
 /** The measure that tells most about the best size: the one that decides it, else the first. */
-function tellingFit(ranked: RankedTable): MeasureFit | null {
+function tellingFit(ranked: Offer): MeasureFit | null {
   const { best } = ranked
   return best?.perMeasure.find((fit) => fit.measure === best.because.measure) ?? best?.perMeasure.find((fit) => fit.mm !== null) ?? best?.perMeasure[0] ?? null
 }
 
 /** `Neck says Cedar. Overall length says Birch.`: each measure's own best size. */
-function saysWords(ranked: RankedTable) {
+function saysWords(ranked: Offer) {
   const ids = ranked.best?.perMeasure.filter((fit) => fit.mm !== null && !fit.guess).map((fit) => fit.measure) ?? []
   if (ids.length === 0) return 'No tape yet that this maker sizes by.'
-  if (ranked.table.way === 'made') return ranked.grade === 'fails' ? 'Outside what this maker cuts.' : 'Within what this maker cuts.'
+  if (ranked.kind === 'made') return ranked.grade === 'fails' ? 'Outside what this maker cuts.' : 'Within what this maker cuts.'
   return ids.map((id) => {
     const near = ranked.sizes
       .map((size) => ({ label: size.label, fit: size.perMeasure.find((each) => each.measure === id) }))

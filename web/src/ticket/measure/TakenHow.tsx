@@ -1,8 +1,8 @@
-import { CoatState, measures, Method, PAW_LIFTED, type Place } from '@merry-tailor/core'
+import { COAT_STATES, measures, type Method, PAW_LIFTED, type Place } from '@merry-tailor/core'
 import { Popover } from 'radix-ui'
 import { settingsChanged } from '../../app/settings'
 import { useAppDispatch, useAppSelector } from '../../app/store'
-import { useFittersQuery } from '../../api/shop-api'
+import { useFittersQuery } from '../../api/queries'
 import { Picker } from '../../ui/controls/Picker'
 import { Segmented } from '../../ui/controls/Segmented'
 import { SwitchBox } from '../../ui/controls/SwitchBox'
@@ -72,7 +72,7 @@ export function TakenHow({ row }: { row: TapeRow }) {
               <Chip on={bench.coat === null} onClick={() => change({ coat: null })}>
                 not said
               </Chip>
-              {CoatState.options.map((coat) => (
+              {COAT_STATES.map((coat) => (
                 <Chip key={coat} on={bench.coat === coat} onClick={() => change({ coat })}>
                   {COATS[coat]}
                 </Chip>

@@ -1,4 +1,4 @@
-import { useChangeDogMutation } from '../../api/shop-api'
+import { useChangeDogMutation } from '../../api/queries'
 import { useAppSelector } from '../../app/store'
 import { Button } from '../../ui/controls/Button'
 import { weightText } from '../../words/measuring'

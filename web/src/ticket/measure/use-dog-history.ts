@@ -1,7 +1,7 @@
 import { visitsOf, withOwnError, type EarlierVisit, type Reading } from '@merry-tailor/core'
 import { differenceInDays, parseISO } from 'date-fns'
 import { useMemo } from 'react'
-import { useDogQuery } from '../../api/shop-api'
+import { useDogQuery } from '../../api/queries'
 import { useShop } from '../../app/use-shop'
 import { useOpenTicket } from '../TicketFrame'
 

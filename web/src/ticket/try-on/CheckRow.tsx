@@ -1,12 +1,10 @@
 import { judgeAnswer, type Check, type Observation, type PullState, type TryOn } from '@merry-tailor/core'
 import { useState } from 'react'
-import { v7 as uuid } from 'uuid'
-import { useAddObservationMutation } from '../../api/shop-api'
 import { useAppSelector } from '../../app/store'
 import { Mark } from '../../ui/marks/Mark'
 import { problemWords } from '../../words/problems'
 import { verdictWord } from '../../words/verdicts'
-import { useOpenTicket } from '../TicketFrame'
+import { useActs } from '../use-acts'
 
 const GRADES = ['holds', 'doubt', 'fails'] as const
 const ON: Readonly<Record<(typeof GRADES)[number], string>> = {
@@ -24,18 +22,12 @@ const PROBLEMS = {
 
 /** One check in one state, answered by a verdict or by a number. */
 export function CheckRow({ check, state, round, answer }: { check: Check; state: PullState; round: TryOn; answer: Observation | undefined }) {
-  const { sheet } = useOpenTicket()
-  const { unit, fitter } = useAppSelector((store) => store.settings)
-  const [addObservation] = useAddObservationMutation()
+  const { unit } = useAppSelector((store) => store.settings)
+  const acts = useActs()
   const [typed, setTyped] = useState('')
   const [problem, setProblem] = useState<string | null>(null)
   const keep = async (seen: Pick<Observation, 'grade' | 'asTyped' | 'mm' | 'fingers'>): Promise<void> => {
-    const made = await addObservation({
-      ticketId: sheet.ticket.id,
-      roundId: round.id,
-      id: uuid(),
-      body: { check: check.id, state, ...seen, at: new Date().toISOString(), by: fitter },
-    })
+    const made = await acts.observe(round.id, { check: check.id, state, ...seen })
     if (made.error) {
       setTyped(seen.asTyped)
       setProblem(`Not saved. ${problemWords(made.error)} The answer stays here.`)

@@ -1,71 +1,99 @@
-import type { Item } from '@merry-tailor/core'
+import { isOf, labelsOf, offerKey, tableIn, type Choice, type Item, type Offer, type TryOn } from '@merry-tailor/core'
 import { useState } from 'react'
 import { v7 as uuid } from 'uuid'
-import { useAddTryOnMutation } from '../../api/shop-api'
-import { useAppSelector } from '../../app/store'
+import { useOnce } from '../../app/use-once'
 import { Picker } from '../../ui/controls/Picker'
 import { TextField } from '../../ui/controls/TextField'
+import { faceOf } from '../../words/offer-face'
 import { problemWords } from '../../words/problems'
 import { useRanked } from '../choose/use-ranked'
 import { useOpenTicket } from '../TicketFrame'
+import { useActs } from '../use-acts'
 
-/** Begins a round: the size put on, and what was changed since the one before. */
+/** Something that can be put on: what it is called, whose it is, and what the round will name. */
+interface Wearable {
+  value: string
+  label: string
+  note: string
+  of: TryOn['of']
+}
+
+/** What is named when this size of this offer is worn: the choice it is of, the piece, or the table. */
+function ofWhat(offer: Offer, label: string, choice: Choice | undefined): TryOn['of'] {
+  const chosen = choice && isOf(choice, offer) && (choice.kind === 'gear' || choice.kind === 'made' || labelsOf(choice).includes(label))
+  if (chosen) return { choiceId: choice.id }
+  if (offer.kind === 'gear') return { pieceId: offer.piece.id }
+  const table = tableIn(offer)
+  return table ? { tableId: table.id, tableVersion: table.version } : { named: true }
+}
+
+const wearables = (ranked: readonly Offer[], choice: Choice | undefined): Wearable[] =>
+  ranked.flatMap((offer) => {
+    const face = faceOf(offer)
+    return face.sizes.map((size): Wearable => {
+      const label = offer.kind === 'made' ? 'Made to measure' : size.label
+      return { value: `${offerKey(offer)}|${size.label}`, label, note: face.maker, of: ofWhat(offer, size.label, choice) }
+    })
+  })
+
+/** Begins a round: what is put on, and what was changed since the one before. */
 export function NewRound({ item, onMade }: { item: Item; onMade: (id: string) => void }) {
   const { sheet, name } = useOpenTicket()
   const { ranked, choice } = useRanked(item)
-  const fitter = useAppSelector((state) => state.settings.fitter)
-  const [addTryOn] = useAddTryOnMutation()
-  const rounds = sheet.tryOns.filter((round) => round.itemId === item.id)
-  const tried = rounds.map((round) => round.label)
-  const wish = choice?.labels.find((label) => !tried.includes(label)) ?? rounds.at(-1)?.label ?? choice?.labels[0] ?? ranked[0]?.best?.label ?? ''
-  const wishTable = choice?.tableId ?? rounds.at(-1)?.tableId ?? ranked[0]?.table.id ?? ''
+  const acts = useActs()
+  const once = useOnce()
+  const rounds = sheet.tryOns.filter((round) => round.itemId === item.id && !round.struck)
   const [picked, setPicked] = useState<string | null>(null)
   const [other, setOther] = useState('')
   const [changed, setChanged] = useState('')
   const [problem, setProblem] = useState<string | null>(null)
-  const sizes = ranked.flatMap((each) =>
-    each.table.sizes.map((size) => ({ value: `${each.table.id}|${size.label}`, label: size.label, note: each.table.maker, table: each.table })),
-  )
-  const value = picked ?? (sizes.some((size) => size.value === `${wishTable}|${wish}`) ? `${wishTable}|${wish}` : (sizes[0]?.value ?? 'other'))
+
+  const sizes = wearables(ranked, choice)
+  const tried = rounds.map((round) => round.label)
+  /** What was chosen and not tried yet, then what was worn last, then the best there is. */
+  const chosen = sizes.filter((size) => 'choiceId' in size.of)
+  const wish =
+    chosen.find((size) => !tried.includes(size.label)) ??
+    sizes.find((size) => size.label === rounds.at(-1)?.label) ??
+    chosen[0] ??
+    sizes.find((size) => size.value === `${ranked[0] ? offerKey(ranked[0]) : ''}|${ranked[0]?.best?.label ?? ''}`)
+  const value = picked ?? wish?.value ?? sizes[0]?.value ?? 'other'
   const size = sizes.find((each) => each.value === value)
   const label = size?.label ?? other.trim()
 
-  const begin = async (): Promise<void> => {
+  const begin = async (): Promise<boolean> => {
     if (!label) {
       setProblem('Name the size that is on the dog.')
-      return
+      return false
     }
     const id = uuid()
-    const made = await addTryOn({
-      ticketId: sheet.ticket.id,
-      id,
-      body: {
-        itemId: item.id,
-        tableId: size?.table.id ?? '',
-        tableVersion: size?.table.version ?? null,
-        label,
-        changed: changed.trim(),
-        at: new Date().toISOString(),
-        by: fitter,
-      },
-    })
-    if (made.error) {
-      setProblem(`Not saved. ${problemWords(made.error)}`)
-      return
+    const settings = sheet.settings.filter((each) => !each.struck && 'itemId' in each.of && each.of.itemId === item.id).map((each) => each.id)
+    const { error } = await acts.tryOn({ itemId: item.id, of: size?.of ?? { named: true }, label: label.slice(0, 40), settings, changed: changed.trim() }, id)
+    if (error) {
+      setProblem(`Not saved. ${problemWords(error)}`)
+      return false
     }
     setChanged('')
     setPicked(null)
+    setProblem(null)
     onMade(id)
+    return true
   }
   return (
     <form
       className="shrink-0 space-y-2 border-t-2 border-ink p-3"
       onSubmit={(event) => {
         event.preventDefault()
-        void begin()
+        void once(begin)
       }}
     >
-      <Picker label="Size to put on" value={value} options={[...sizes, { value: 'other', label: 'Another piece' }]} onChange={setPicked} className="w-full" />
+      <Picker
+        label="Size to put on"
+        value={value}
+        options={[...sizes.map(({ value: each, label: says, note }) => ({ value: each, label: says, note })), { value: 'other', label: 'Another piece' }]}
+        onChange={setPicked}
+        className="w-full"
+      />
       {!size && <TextField label="Its name or size" value={other} maxLength={40} onChange={(event) => setOther(event.target.value)} />}
       {rounds.length > 0 && (
         <TextField

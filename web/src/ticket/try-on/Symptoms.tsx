@@ -10,11 +10,9 @@ import {
   type TryOn,
 } from '@merry-tailor/core'
 import { useState } from 'react'
-import { v7 as uuid } from 'uuid'
-import { useAddSymptomNoteMutation } from '../../api/shop-api'
-import { useAppSelector } from '../../app/store'
 import { Mark } from '../../ui/marks/Mark'
-import { useOpenTicket } from '../TicketFrame'
+import { problemWords } from '../../words/problems'
+import { useActs } from '../use-acts'
 import { lowerFirst } from '../../words/first-letter'
 
 const KINDS: Readonly<Record<RemedyKind, string>> = { adjust: 'Adjust', resize: 'Resize', change: 'Change style', procedure: 'Do' }
@@ -51,17 +49,10 @@ export function Symptoms({ family, round }: { family: FamilyId; round: TryOn }) 
 }
 
 function SymptomRow({ symptom, note, round }: { symptom: Symptom; note: SymptomNote | undefined; round: TryOn }) {
-  const { sheet } = useOpenTicket()
-  const fitter = useAppSelector((state) => state.settings.fitter)
-  const [addNote] = useAddSymptomNoteMutation()
-  const keep = (present: boolean, remedy: number | null): void => {
-    void addNote({
-      ticketId: sheet.ticket.id,
-      roundId: round.id,
-      id: uuid(),
-      body: { symptom: symptom.id, remedy, present, at: new Date().toISOString(), by: fitter },
-    })
-  }
+  const acts = useActs()
+  const [refused, setRefused] = useState<string | null>(null)
+  const keep = (present: boolean, remedy: string | null): void =>
+    void acts.symptom(round.id, { symptom: symptom.id, remedy, present }).then(({ error }) => setRefused(error ? `Not saved. ${problemWords(error)}` : null))
   return (
     <li className={`border-b border-rule px-[18px] py-2 ${note && symptom.stop ? 'bg-snag-bg' : ''}`}>
       <button
@@ -77,6 +68,11 @@ function SymptomRow({ symptom, note, round }: { symptom: Symptom; note: SymptomN
           <span className="font-bold">{symptom.name}</span> <span className="text-[13.5px] text-mute">{symptom.cause}.</span>
         </span>
       </button>
+      {refused !== null && (
+        <p role="alert" className="font-semibold text-snag">
+          {refused}
+        </p>
+      )}
       {note && symptom.stop && (
         <p className="flex items-center gap-2 font-bold text-snag">
           <Mark grade="fails" basis="seen" size={18} /> Stop and refit now. If it goes on without gear, ask the vet.
@@ -85,17 +81,17 @@ function SymptomRow({ symptom, note, round }: { symptom: Symptom; note: SymptomN
       {note && (
         <ol className="mt-1 space-y-1 pl-8">
           {symptom.remedies.map((remedy, i) => (
-            <li key={remedy.do}>
+            <li key={remedy.code}>
               <button
                 type="button"
-                aria-pressed={note.remedy === i}
-                onClick={() => keep(true, note.remedy === i ? null : i)}
+                aria-pressed={note.remedy === remedy.code}
+                onClick={() => keep(true, note.remedy === remedy.code ? null : remedy.code)}
                 className="flex min-h-11 w-full items-center gap-2 border border-edge px-2.5 text-left aria-pressed:border-2 aria-pressed:border-ink aria-pressed:bg-bench"
               >
                 <span className="text-mute">{i + 1}.</span>
                 <span>
                   <b>{KINDS[remedy.kind]}:</b> {lowerFirst(remedy.do)}
-                  {note.remedy === i && <span className="text-mute"> (done)</span>}
+                  {note.remedy === remedy.code && <span className="text-mute"> (done)</span>}
                 </span>
               </button>
             </li>

@@ -1,6 +1,18 @@
-import { checkByMaker, checksFor, families, latestObservations, roundVerdict, type FamilyId, type PullState, type TryOn } from '@merry-tailor/core'
+import {
+  checkByMaker,
+  checksFor,
+  families,
+  latestObservations,
+  roundVerdict,
+  tableOf,
+  hasOwnChecks,
+  type Choice,
+  type FamilyId,
+  type PullState,
+  type TryOn,
+} from '@merry-tailor/core'
 import { useState } from 'react'
-import { useSizeTablesQuery } from '../../api/shop-api'
+import { useSizeTablesQuery } from '../../api/queries'
 import { useAppSelector } from '../../app/store'
 import { clock } from '../../app/today'
 import { useKeys } from '../../app/use-keys'
@@ -12,6 +24,7 @@ import { ItemTabs } from '../choose/ItemTabs'
 import { NoItem } from '../NoItem'
 import { useOpenTicket } from '../TicketFrame'
 import { CheckRow } from './CheckRow'
+import { FittersWord } from './FittersWord'
 import { NewRound } from './NewRound'
 import { Symptoms } from './Symptoms'
 
@@ -27,12 +40,13 @@ export function TryOnStage() {
   const items = sheet.items.filter((item) => !item.removed)
   const [itemId, setItemId] = useState(items[0]?.id ?? '')
   const item = items.find((each) => each.id === itemId) ?? items[0]
-  const rounds = sheet.tryOns.filter((round) => round.itemId === item?.id)
+  const rounds = sheet.tryOns.filter((round) => round.itemId === item?.id && !round.struck)
   const [roundId, setRoundId] = useState<string | null>(null)
   const round = rounds.find((each) => each.id === roundId) ?? rounds.at(-1)
   const [state, setState] = useState<PullState>('slack')
   const { data: tables = [] } = useSizeTablesQuery(undefined)
-  const rules = tables.find((table) => table.id === round?.tableId && table.version === round.tableVersion)?.rules
+  const worn = round && wornTable(round, sheet.choices)
+  const rules = tables.find((table) => table.id === worn?.tableId && table.version === worn.tableVersion)?.rules
   const cycle = (): void => setState(state === 'slack' ? 'pulling' : 'slack')
   useKeys({ p: cycle })
 
@@ -70,7 +84,11 @@ export function TryOnStage() {
             {round && verdict && (
               <p className="flex flex-wrap items-center gap-x-3">
                 <VerdictWord grade={verdict.grade} basis="seen" />{' '}
-                <span className="text-mute">{`${verdict.seen} of ${verdict.wanted} seen, since ${clock(round.at)}`}</span>
+                <span className="text-mute">
+                  {verdict.word
+                    ? `${verdict.word.by || 'The fitter'}’s word, ${clock(verdict.word.at)}`
+                    : `${verdict.seen} of ${verdict.wanted} seen, since ${clock(round.at)}`}
+                </span>
               </p>
             )}
           </div>
@@ -109,6 +127,7 @@ export function TryOnStage() {
                 />
               ))}
             </ul>
+            {!hasOwnChecks(item.family) && verdict && <FittersWord family={item.family} round={round} word={verdict.word} />}
           </div>
         ) : (
           <div className="mat flex-1 p-4">
@@ -121,6 +140,13 @@ export function TryOnStage() {
       {round && <Symptoms family={item.family} round={round} />}
     </div>
   )
+}
+
+/** The table of what is on the dog, where it has one: the maker's own rules go before the family's. */
+function wornTable({ of }: TryOn, choices: readonly Choice[]): { tableId: string; tableVersion: number } | null {
+  if ('tableId' in of) return of
+  const choice = 'choiceId' in of ? choices.find((each) => each.id === of.choiceId) : undefined
+  return choice ? tableOf(choice) : null
 }
 
 function RoundRow({ round, number, family, current, onPick }: { round: TryOn; number: number; family: FamilyId; current: boolean; onPick: () => void }) {

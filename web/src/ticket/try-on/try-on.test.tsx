@@ -11,8 +11,8 @@ const withRound = (over: Partial<TryOn> = {}, family: 'H01' | 'H11' = 'H01') => 
   const round: TryOn = {
     id: nextId(),
     itemId: item.id,
-    tableId: '',
-    tableVersion: null,
+    of: { named: true },
+    settings: [],
     label: 'M',
     changed: '',
     at: AT,
@@ -35,7 +35,7 @@ describe('Try on', () => {
     expect((await screen.findByRole('alert')).textContent).toBe('Name the size that is on the dog.')
     fireEvent.change(screen.getByLabelText('Its name or size'), { target: { value: 'Old blue' } })
     fireEvent.click(screen.getByRole('button', { name: 'Put Old blue on Tern' }))
-    await waitFor(() => expect(sent('/try-ons/')[0]).toMatchObject({ label: 'Old blue', tableId: '', tableVersion: null, by: 'Ylva' }))
+    await waitFor(() => expect(sent('/try-ons/')[0]).toMatchObject({ label: 'Old blue', of: { named: true }, by: 'Ylva' }))
     expect(await screen.findByRole('heading', { level: 1, name: 'Old blue on Tern' })).toBeDefined()
   })
 
@@ -77,7 +77,7 @@ describe('Try on', () => {
     await waitFor(() => expect(sent('/symptoms/')[0]).toMatchObject({ symptom: 'S25', present: true, remedy: null }))
     const remedy = await within(aside).findByRole('button', { name: /^1\./ })
     fireEvent.click(remedy)
-    await waitFor(() => expect(sent('/symptoms/').at(-1)).toMatchObject({ symptom: 'S25', remedy: 0 }))
+    await waitFor(() => expect(sent('/symptoms/').at(-1)).toMatchObject({ symptom: 'S25', remedy: 'equalise-left-and-right' }))
     expect((await within(aside).findAllByText('(done)', { exact: false })).length).toBeGreaterThan(0)
     fireEvent.click(within(aside).getByRole('button', { name: /^All \d+ symptoms$/ }))
     expect(within(aside).getAllByRole('listitem').length).toBeGreaterThan(3)

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { FAMILY_IDS } from './lists.ts'
 
 /** Client-made UUID, version 7, so that a repeated request changes nothing and rows sort by time. */
 export const Id = z.uuid()
@@ -7,45 +8,7 @@ export const Id = z.uuid()
 export const MeasureId = z.string().regex(/^M[0-4]\d$/, 'a measure ID is M00 to M49')
 export type MeasureId = z.infer<typeof MeasureId>
 
-/** Gear families and other items (handbook 5.2 and 5.5). */
-export const FamilyId = z.enum([
-  'H01',
-  'H02',
-  'H03',
-  'H04',
-  'H05',
-  'H06',
-  'H07',
-  'H08',
-  'H09',
-  'H10',
-  'H11',
-  'H12',
-  'H13',
-  'H14',
-  'H15',
-  'H16',
-  'H17',
-  'H18',
-  'H19',
-  'H20',
-  'H21',
-  'H22',
-  'H23',
-  'H24',
-  'C1',
-  'C2',
-  'C3',
-  'C4',
-  'C5',
-  'B1',
-  'B2',
-  'B3',
-  'K1',
-  'K2',
-  'K3',
-  'K4',
-])
+export const FamilyId = z.enum(FAMILY_IDS)
 export type FamilyId = z.infer<typeof FamilyId>
 
 export const Day = z.iso.date()

@@ -1,0 +1,51 @@
+import { acknowledge } from './acknowledge.ts'
+import type { Act, ActKind, ActName, ActSheet, Address, Signed } from './act.ts'
+import { answer } from './answer.ts'
+import { change } from './change.ts'
+import { choose } from './choose.ts'
+import { hitch } from './hitch.ts'
+import { item } from './item.ts'
+import { mark } from './mark.ts'
+import { observe } from './observe.ts'
+import { read } from './read.ts'
+import { set } from './set.ts'
+import { symptom } from './symptom.ts'
+import { tryOn } from './try-on.ts'
+import { writeDown } from './write-down.ts'
+
+/** Every act by its name. */
+export const actKinds: { readonly [N in ActName]: ActKind<N> } = {
+  read,
+  mark,
+  acknowledge,
+  change,
+  'write-down': writeDown,
+  answer,
+  item,
+  choose,
+  hitch,
+  'try-on': tryOn,
+  observe,
+  symptom,
+  set,
+}
+
+const kindOf = <N extends ActName>(name: N): ActKind<N> => actKinds[name]
+
+/**
+ * Does one act to a ticket's sheet, in place (a draft or a copy of your own). The same act again changes nothing; marks
+ * decide in the order in which they arrive.
+ */
+export const applyAct = (sheet: ActSheet, act: Act): void => (kindOf(act.act) as ActKind<ActName>).apply(sheet, act)
+
+/** The act that takes `act` back: facts stay and are struck, marks are answered by their opposite, fields go back. */
+export const inverseOf = (act: Act, signed: Signed): Act => (kindOf(act.act) as ActKind<ActName>).inverse(act, signed)
+
+/** The act that does again what its inverse took back. */
+export const againOf = (act: Act, signed: Signed): Act => (kindOf(act.act) as ActKind<ActName>).again(act, signed)
+
+/** Where an act on a ticket is sent, and what is sent. */
+export function addressOf(ticketId: string, act: Act): Address {
+  const { method, path, body } = (kindOf(act.act) as ActKind<ActName>).address(act)
+  return { method, path: `/tickets/${ticketId}${path}`, body }
+}

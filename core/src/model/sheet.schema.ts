@@ -1,0 +1,50 @@
+import { z } from 'zod'
+import { AsWritten } from './as-written.schema.ts'
+import { Dog } from './dog.schema.ts'
+import { DogNote, Photo } from './dog-note.schema.ts'
+import { Mark } from './mark.schema.ts'
+import { Owner } from './owner.schema.ts'
+import { Reading } from './reading.schema.ts'
+import { Choice } from './choice.schema.ts'
+import { Hitch } from './hitch.schema.ts'
+import { Setting } from './setting.schema.ts'
+import { Acknowledgement, Item, Ticket } from './ticket.schema.ts'
+import { TryOn } from './try-on.schema.ts'
+
+/** A ticket with everything that hangs on it: what one screen needs, in one piece. */
+export const TicketSheet = z.object({
+  ticket: Ticket,
+  dog: Dog.nullable(),
+  owner: Owner.nullable(),
+  items: z.array(Item),
+  readings: z.array(Reading),
+  choices: z.array(Choice),
+  hitches: z.array(Hitch),
+  tryOns: z.array(TryOn),
+  /** Where straps, cords and rows of holes stand, of this ticket's items and of the pieces this dog wears. */
+  settings: z.array(Setting),
+  acknowledgements: z.array(Acknowledgement),
+  asWritten: z.array(AsWritten),
+  /** Every strike and restoring on this ticket, oldest first. */
+  marks: z.array(Mark),
+})
+export type TicketSheet = z.infer<typeof TicketSheet>
+
+/** A dog with every ticket it has had. */
+export const DogSheet = z.object({
+  dog: Dog,
+  owner: Owner.nullable(),
+  tickets: z.array(TicketSheet),
+  notes: z.array(DogNote),
+  photos: z.array(Photo),
+})
+export type DogSheet = z.infer<typeof DogSheet>
+
+/** One line of an answer to a search. */
+export const Found = z.object({
+  kind: z.enum(['dog', 'owner', 'ticket']),
+  id: z.string(),
+  title: z.string(),
+  detail: z.string(),
+})
+export type Found = z.infer<typeof Found>

@@ -1,0 +1,80 @@
+import { z } from 'zod'
+import { Id, Moment, line } from './ids.schema.ts'
+import { VIEW_IDS } from './lists.ts'
+
+/**
+ * The shop's repeat rule for measures whose middle value counts (handbook 4.3): twice with a third on doubt, or three
+ * times and averaged.
+ */
+export const RepeatRule = z.enum(['twice', 'three'])
+export type RepeatRule = z.infer<typeof RepeatRule>
+
+/** Questions on which practitioners disagree and the shop may take a side (handbook 13). */
+export const ViewId = z.enum(VIEW_IDS)
+export type ViewId = z.infer<typeof ViewId>
+
+/** The angles at which one kind of harness gives way to the next, degrees above the horizontal from the dog. */
+export const LineBands = z
+  .object({ wheelBelowDeg: z.number().min(-60).max(0), fullToDeg: z.number().min(-30).max(45), halfToDeg: z.number().min(0).max(80) })
+  .refine((bands) => bands.wheelBelowDeg < bands.fullToDeg && bands.fullToDeg < bands.halfToDeg, { message: 'the three angles rise one after the other' })
+export type LineBands = z.infer<typeof LineBands>
+
+/** A name the calendar of this machine knows, or nothing. */
+function isTimeZone(name: string): boolean {
+  if (name === '') return true
+  try {
+    return new Intl.DateTimeFormat('en', { timeZone: name }).resolvedOptions().timeZone !== ''
+  } catch {
+    return false
+  }
+}
+
+/** What the whole shop has agreed on; every device follows. */
+export const ShopFields = z.object({
+  name: line(80),
+  unit: z.enum(['in', 'cm']),
+  inchStep: z.union([z.literal(0.125), z.literal(0.0625)]),
+  cmStep: z.union([z.literal(0.5), z.literal(0.1)]),
+  /** The school asked for first on a custom cross-back. */
+  school: z.enum(['A', 'B', 'both']),
+  repeat: RepeatRule,
+  /** For largest rings keep the maximum of several, not the middle. */
+  largestCounts: z.boolean(),
+  /** For lengths that must not be too long keep the shorter on doubt. */
+  shorterOnDoubt: z.boolean(),
+  /** Two readings may differ by the larger of these. */
+  toleranceMm: z.number().min(1).max(50),
+  toleranceShare: z.number().min(0).max(0.1),
+  /** Rest between the first round and the second, seconds. */
+  restSeconds: z.int().min(0).max(1800),
+  paper: z.enum(['A4', 'Letter']),
+  letterKeys: z.boolean(),
+  /** The shop's side where it takes one; the recommendation holds elsewhere. */
+  views: z.partialRecord(ViewId, z.enum(['A', 'B'])),
+  lineBands: LineBands,
+  /** The shop's own time zone, by its name: its days begin and end there. `''`: the server's. */
+  timeZone: line(60).refine(isTimeZone, { message: 'no time zone is known by this name' }),
+  /** Folder the nightly copies go to, on the server's computer. `''`: beside the book. */
+  copyFolder: line(300),
+})
+export type ShopFields = z.infer<typeof ShopFields>
+
+/** A fitter's own fingers (M49), mm: the shop's only gauge at the dog. */
+export const FingerGauge = z.object({
+  /** Thickness of the flat index finger. */
+  indexMm: z.number().min(5).max(40),
+  /** Width of two fingers, of four, side by side. */
+  twoMm: z.number().min(15).max(80),
+  fourMm: z.number().min(40).max(140),
+  /** Thickness of the flat hand. */
+  handMm: z.number().min(8).max(60),
+  at: Moment,
+})
+export type FingerGauge = z.infer<typeof FingerGauge>
+
+export const FitterFields = z.object({ name: line(60).min(1), gauge: FingerGauge.nullable(), left: z.boolean() })
+export type FitterFields = z.infer<typeof FitterFields>
+export const NewFitter = z.object({ name: line(60).min(1), at: Moment })
+export type NewFitter = z.infer<typeof NewFitter>
+export const Fitter = FitterFields.extend({ id: Id, createdAt: Moment })
+export type Fitter = z.infer<typeof Fitter>

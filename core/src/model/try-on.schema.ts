@@ -1,0 +1,72 @@
+import { z } from 'zod'
+import { Day, Id, Moment, line } from './ids.schema.ts'
+import { PULL_STATES } from './lists.ts'
+import { Strike } from './reading.schema.ts'
+
+/** What is on the dog: what was chosen, a piece of ours, or a size from the rack that nobody chose. */
+export const Worn = z.union([
+  z.object({ choiceId: Id }),
+  z.object({ pieceId: Id }),
+  z.object({ tableId: line(60).min(1), tableVersion: z.int().min(1) }),
+  z.object({ named: z.literal(true) }),
+])
+export type Worn = z.infer<typeof Worn>
+
+const fields = {
+  itemId: Id,
+  of: Worn,
+  /** As it is called at the bench: a size, a tag, a maker's word. */
+  label: line(40).min(1),
+  /** The settings it was worn with. */
+  settings: z.array(Id).max(60),
+  /** What was changed since the round before, in the fitter's words. */
+  changed: line(300),
+  at: Moment,
+  by: line(60),
+}
+
+/** One thing put on the dog once. A change of setting or size is a new round. */
+export const NewTryOn = z.object({ ...fields, on: Day.optional() })
+export type NewTryOn = z.infer<typeof NewTryOn>
+
+export const PullState = z.enum(PULL_STATES)
+export type PullState = z.infer<typeof PullState>
+
+/** One answer at the dog. The newest answer to a check and state counts; older ones are kept. */
+export const NewObservation = z.object({
+  check: line(60).min(1),
+  state: PullState,
+  grade: z.enum(['holds', 'doubt', 'fails']),
+  /** As typed when the answer was a number: `2 fingers`, `1 1/2 in`. */
+  asTyped: line(40),
+  mm: z.number().nullable(),
+  fingers: z.number().min(0).max(12).nullable(),
+  at: Moment,
+  by: line(60),
+})
+export type NewObservation = z.infer<typeof NewObservation>
+export const Observation = NewObservation.extend({ id: Id, struck: Strike.optional() })
+export type Observation = z.infer<typeof Observation>
+
+export const NewSymptomNote = z.object({
+  symptom: z.string().regex(/^S\d\d$/),
+  /** Which remedy of the symptom was taken, by its code; `null` when none yet. */
+  remedy: line(60).min(1).nullable(),
+  /** Newest note of a symptom counts: `false` once it is gone. */
+  present: z.boolean(),
+  at: Moment,
+  by: line(60),
+})
+export type NewSymptomNote = z.infer<typeof NewSymptomNote>
+export const SymptomNote = NewSymptomNote.extend({ id: Id, struck: Strike.optional() })
+export type SymptomNote = z.infer<typeof SymptomNote>
+
+export const TryOn = z.object({
+  ...fields,
+  on: Day.optional(),
+  id: Id,
+  struck: Strike.optional(),
+  observations: z.array(Observation),
+  symptoms: z.array(SymptomNote),
+})
+export type TryOn = z.infer<typeof TryOn>

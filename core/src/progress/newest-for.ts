@@ -1,0 +1,8 @@
+import type { Strike } from '../model/index.ts'
+
+/**
+ * The newest of the choices or rounds of an item: the one the server took last and nobody took back, whatever a device's
+ * clock says.
+ */
+export const newestFor = <T extends { itemId: string; struck?: Strike | undefined }>(list: readonly T[], itemId: string): T | undefined =>
+  list.findLast((each) => each.itemId === itemId && !each.struck)

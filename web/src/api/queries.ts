@@ -1,0 +1,156 @@
+import {
+  byUrgency,
+  dayRow,
+  USUAL_SHOP,
+  type ComingBack,
+  type Day,
+  type Dog,
+  type DogSheet,
+  type Fitter,
+  type Found,
+  type Owner,
+  type Piece,
+  type Reminder,
+  type ShopFields,
+  type SizeTable,
+  type Supply,
+  type TicketSheet,
+} from '@merry-tailor/core'
+import { useEffect, useMemo, useSyncExternalStore } from 'react'
+import { useDispatch, useSelector } from 'react-redux'
+import type { NamedWrite, Writes } from './named-writes'
+import { outbox } from './outbox'
+import { withWrites } from './recipes'
+import { pathOf, shopApi, type Drawer, type QueryName } from './shop-api'
+
+/** What a screen is told of a question: the server's answer with everything done over it that waits here. */
+export interface Shown<T> {
+  data: T | undefined
+  error: unknown
+  isLoading: boolean
+  isFetching: boolean
+  refetch: () => unknown
+}
+
+interface Options {
+  skip?: boolean
+  refetchOnMountOrArgChange?: boolean
+}
+
+/** Everything done here that no answer has come for, in order. */
+const useWaiting = (): readonly NamedWrite[] => useSyncExternalStore(subscribe, () => outbox.state.writes)
+const subscribe = (listener: () => void): (() => void) => outbox.onChange(listener)
+
+type RawHook<A> = (arg: A, options?: Options) => { data?: unknown; error?: unknown; isLoading: boolean; isFetching: boolean; refetch: () => unknown }
+
+/** The one place where what waits is done over what the server said. */
+function shown<T, A>(name: QueryName, raw: RawHook<A>) {
+  return (arg: A, options?: Options): Shown<T> => {
+    const { data, error, isLoading, isFetching, refetch } = raw(arg, options)
+    const writes = useWaiting()
+    const path = pathOf(name, arg)
+    const known = options?.skip ? undefined : data
+    const over = useMemo(
+      () =>
+        (options?.skip || (known === undefined && error === undefined) ? known : (withWrites(path, known ?? null, writes) ?? known)) as T | undefined | null,
+      [path, known, error, writes, options?.skip],
+    )
+    const found = over ?? undefined
+    return { data: found, error: found === undefined ? error : undefined, isLoading, isFetching, refetch }
+  }
+}
+
+export const useTicketQuery = shown<TicketSheet, string>('ticket', shopApi.useTicketQuery)
+export const useDogsQuery = shown<Dog[], undefined>('dogs', shopApi.useDogsQuery)
+export const useDogQuery = shown<DogSheet, string>('dog', shopApi.useDogQuery)
+export const useOwnersQuery = shown<Owner[], undefined>('owners', shopApi.useOwnersQuery)
+export const useSizeTablesQuery = shown<SizeTable[], undefined>('sizeTables', shopApi.useSizeTablesQuery)
+export const usePiecesQuery = shown<Piece[], undefined>('pieces', shopApi.usePiecesQuery)
+export const useFittersQuery = shown<Fitter[], undefined>('fitters', shopApi.useFittersQuery)
+export const useShopQuery = shown<ShopFields, undefined>('shop', shopApi.useShopQuery)
+export const useSupplyQuery = shown<Supply[], undefined>('supply', shopApi.useSupplyQuery)
+export const useFindQuery = shown<Found[], string>('find', shopApi.useFindQuery)
+export const useCopiesQuery = shown<Drawer, undefined>('copies', shopApi.useCopiesQuery)
+export const useRemindersQuery = shown<{ again: Reminder[]; back: ComingBack[] }, string>('reminders', shopApi.useRemindersQuery)
+
+interface CachedState {
+  [shopApi.reducerPath]: ReturnType<typeof shopApi.reducer>
+}
+
+/** Tickets of the day's list with what waits here done to them: rows are worked out anew where a sheet is at hand. */
+function overDay(day: Day, writes: readonly NamedWrite[], sheetOf: (id: string) => TicketSheet | undefined, rules: ShopFields): Day {
+  const touched = new Set(
+    writes.flatMap(({ endpoint, arg }) =>
+      endpoint === 'act' ? [(arg as Writes['act']).ticketId] : endpoint === 'addTicket' ? [(arg as Writes['addTicket']).id] : [],
+    ),
+  )
+  if (touched.size === 0) return day
+  const rows = new Map(day.rows.map((row) => [row.ticketId, row]))
+  for (const id of touched) {
+    const sheet = withWrites(`/tickets/${id}`, sheetOf(id) ?? null, writes) as TicketSheet | null
+    if (!sheet) continue
+    if (sheet.ticket.state === 'closed') rows.delete(id)
+    else rows.set(id, dayRow(sheet, day.on, rules))
+  }
+  return { ...day, rows: [...rows.values()].sort(byUrgency(day.on)) }
+}
+
+/** Today's list, with what waits here in it. */
+export function useDayQuery(on: string): Shown<Day> {
+  const { data, error, isLoading, isFetching, refetch } = shopApi.useDayQuery(on, { refetchOnMountOrArgChange: true })
+  const writes = useWaiting()
+  const rules = useShopQuery(undefined).data ?? USUAL_SHOP
+  const cache = useSelector((state: CachedState) => state[shopApi.reducerPath])
+  const over = useMemo(() => {
+    if (!data)
+      return writes.some((write) => write.endpoint === 'addTicket') && error ? overDay({ on, rows: [], work: [] }, writes, () => undefined, rules) : data
+    return overDay(data, writes, (id) => shopApi.endpoints.ticket.select(id)({ [shopApi.reducerPath]: cache } as never).data, rules)
+  }, [data, error, on, writes, rules, cache])
+  return { data: over, error: over ? undefined : error, isLoading, isFetching, refetch }
+}
+
+export const {
+  useActMutation,
+  useAddTicketMutation,
+  useAddDogMutation,
+  useChangeDogMutation,
+  useAddDogNoteMutation,
+  useChangeDogNoteMutation,
+  useAddPhotoMutation,
+  useRemovePhotoMutation,
+  useAddOwnerMutation,
+  useChangeOwnerMutation,
+  useAddSizeTableMutation,
+  useChangeShopMutation,
+  useAddFitterMutation,
+  useChangeFitterMutation,
+  useAddPieceMutation,
+  useChangePieceMutation,
+  useTakeKennelListMutation,
+  useTakeBodySheetMutation,
+  useMakeCopyMutation,
+} = shopApi
+
+/** Several tickets' sheets at once, by their ids; those not there yet are left out. */
+export function useSheets(ids: readonly string[]): ReadonlyMap<string, TicketSheet> {
+  const dispatch = useDispatch() as (action: unknown) => { unsubscribe: () => void }
+  const key = ids.join(' ')
+  useEffect(() => {
+    const asked = key === '' ? [] : key.split(' ').map((id) => dispatch(shopApi.endpoints.ticket.initiate(id)))
+    return () => {
+      for (const each of asked) each.unsubscribe()
+    }
+  }, [dispatch, key])
+  const writes = useWaiting()
+  const cache = useSelector((state: CachedState) => state[shopApi.reducerPath])
+  return useMemo(() => {
+    const found = key === '' ? [] : key.split(' ')
+    return new Map(
+      found.flatMap((id) => {
+        const known = shopApi.endpoints.ticket.select(id)({ [shopApi.reducerPath]: cache } as never).data
+        const sheet = withWrites(`/tickets/${id}`, known ?? null, writes) as TicketSheet | null
+        return sheet ? [[id, sheet] as const] : []
+      }),
+    )
+  }, [key, cache, writes])
+}

@@ -1,0 +1,98 @@
+import { format, parseISO } from 'date-fns'
+import { useState } from 'react'
+import { useCopiesQuery, useMakeCopyMutation } from '../api/queries'
+import { Button } from '../ui/controls/Button'
+import { Snag } from '../ui/State'
+import { problemWords } from '../words/problems'
+import { CopySays } from './WholeBook'
+
+/** The copies in the drawer: made every night, kept a week, a month and a year long, each checked; one is brought back in one act. */
+export function Drawer({ onBack }: { onBack: () => void }) {
+  const { data, refetch } = useCopiesQuery(undefined)
+  const [make, { isLoading }] = useMakeCopyMutation()
+  const [asked, setAsked] = useState<{ name: string; at: string; newer: Record<string, number> } | null>(null)
+  const [said, setSaid] = useState<{ good: boolean; text: string } | null>(null)
+  const copies = data?.copies ?? []
+  const look = async (name: string): Promise<void> => {
+    const answer = await fetch(`/api/copies/${name}`).catch(() => null)
+    if (answer?.ok) setAsked((await answer.json()) as { name: string; at: string; newer: Record<string, number> })
+    else setSaid({ good: false, text: 'The copy can’t be looked at just now.' })
+  }
+  const bring = async (name: string): Promise<void> => {
+    const answer = await fetch(`/api/copies/${name}/bring-back?replace=yes`, { method: 'PUT' }).catch(() => null)
+    const body = (await answer?.json().catch(() => ({}))) as { detail?: string } | undefined
+    setAsked(null)
+    if (!answer?.ok) return setSaid({ good: false, text: `${body?.detail ?? 'The server does not answer.'} Nothing was changed.` })
+    setSaid({ good: true, text: 'The book is back as it was then.' })
+    refetch()
+    onBack()
+  }
+  return (
+    <section aria-label="Copies in the drawer" className="border-t-2 border-ink pt-3">
+      <h2 className="text-[19px] leading-6">Copies in the drawer</h2>
+      {data && !data.canCopy ? (
+        <p className="text-mute">This book is kept in memory only and has no copies.</p>
+      ) : (
+        <>
+          <p className="text-mute">
+            Made every night by itself and before anything that changes all; checked; kept for 7 days, 4 weeks and 12 months
+            {data ? `, in ${data.folder}` : ''}. A stick or a folder another computer keeps in step is a safer place: name it below.
+          </p>
+          {data?.failure && (
+            <p role="alert" className="mt-2 border-l-[5px] border-snag bg-snag-bg px-3 py-2">
+              <b>The last copy could not be made.</b> {data.failure}
+            </p>
+          )}
+          <ul className="mt-2">
+            {copies.slice(0, 12).map((copy) => (
+              <li key={copy.name} className="flex flex-wrap items-center justify-between gap-x-3 border-b border-rule py-1">
+                <span>
+                  <b>{format(parseISO(copy.at), 'd MMM yyyy, HH:mm')}</b>{' '}
+                  <span className="text-mute">{copy.records < 0 ? 'damaged' : `${copy.records.toLocaleString('en')} records, checked`}</span>
+                </span>
+                {copy.records >= 0 && (
+                  <button type="button" onClick={() => void look(copy.name)} className="min-h-11 px-2 font-semibold underline">
+                    Bring back
+                  </button>
+                )}
+              </li>
+            ))}
+            {copies.length === 0 && <li className="py-1 text-mute">None yet. The first is made tonight.</li>}
+          </ul>
+          <Button
+            className="mt-2"
+            onClick={() => {
+              if (!isLoading) void make(undefined).then(({ error }) => setSaid(error ? { good: false, text: problemWords(error) } : null))
+            }}
+          >
+            {isLoading ? 'Copying' : 'Make a copy now'}
+          </Button>
+        </>
+      )}
+      {asked && (
+        <div className="mt-3">
+          <Snag title="Bring this copy back?">
+            <CopySays look={asked} />
+            <p>Every record is replaced by the copy’s. The book as it is now goes into the drawer first.</p>
+            <div className="mt-2 flex gap-2">
+              <Button tone="snag" onClick={() => void bring(asked.name)}>
+                Bring it back
+              </Button>
+              <Button tone="quiet" onClick={() => setAsked(null)}>
+                Leave it
+              </Button>
+            </div>
+          </Snag>
+        </div>
+      )}
+      {said && (
+        <p
+          role={said.good ? 'status' : 'alert'}
+          className={`mt-2 border-l-[5px] px-3 py-2 ${said.good ? 'border-holds bg-holds-bg' : 'border-snag bg-snag-bg'}`}
+        >
+          {said.text}
+        </p>
+      )}
+    </section>
+  )
+}
