@@ -9,12 +9,14 @@ export default tseslint.config(
     rules: {
       '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
       '@typescript-eslint/no-confusing-void-expression': 'off',
+      // A name of underscores is a field left out on purpose.
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_+$', varsIgnorePattern: '^_+$', ignoreRestSiblings: true }],
       '@typescript-eslint/no-unnecessary-condition': ['error', { allowConstantLoopConditions: true }],
     },
   },
   { files: ['web/**/*.{ts,tsx}'], plugins: { 'react-hooks': hooks }, rules: { ...hooks.configs.recommended.rules } },
   {
-    files: ['**/*.test.ts', '**/*.test.tsx', 'e2e/**', 'bench/**'],
+    files: ['**/*.test.ts', '**/*.test.tsx', 'web/src/test/**', 'e2e/**', 'bench/**'],
     rules: {
       '@typescript-eslint/no-non-null-assertion': 'off',
       '@typescript-eslint/no-unsafe-assignment': 'off',

@@ -243,7 +243,7 @@ const CANNOT: Readonly<Record<string, string>> = {
 
 function toProblem(error: FastifyError | ProblemError): ProblemError {
   if (error instanceof ProblemError) return error
-  const sqlite = /^SQLITE_[A-Z]+/.exec(error.code ?? '')?.[0]
+  const sqlite = /^SQLITE_[A-Z]+/.exec(error.code)?.[0]
   if (sqlite && CANNOT[sqlite]) return new ProblemError('cannot-keep-now', CANNOT[sqlite])
   if (sqlite === 'SQLITE_CORRUPT' || sqlite === 'SQLITE_NOTADB')
     return new ProblemError('damaged-book', 'Part of the book’s file cannot be read. Bring the newest copy back under Shop.')

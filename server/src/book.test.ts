@@ -13,8 +13,8 @@ import { markOpen, openElsewhere } from './one-at-a-time.ts'
 import { AT, nextId, openTestShop, openTicket, reading, round, send, sizeChoice, sizeTable } from './test/shop.ts'
 
 const LINES = { 'content-type': 'application/x-ndjson' }
-/** The smallest JPEG that is one: a frame of one pixel. */
-const JPEG = Buffer.from('/9j/4AAQSkZJRgABAQEASABIAAD/2wBDAP//////////////////////////////////////////////////////////////////////////////////////wgALCAABAAEBAREA/8QAFBABAAAAAAAAAAAAAAAAAAAAAP/aAAgBAQABPxA=', 'base64') // prettier-ignore
+/** As little of a JPEG as makes one. */
+const JPEG = Buffer.from([0xff, 0xd8, 0xff, 0xda, 0, 4, 1, 2, ...Array.from({ length: 24 }, () => 7), 0xff, 0xd9])
 
 let app: FastifyInstance
 let close: () => Promise<void>
@@ -25,7 +25,13 @@ beforeAll(async () => {
   await send(app, 'PUT', '/api/size-tables/test-table/1', sizeTable())
   await send(app, 'PUT', `/api/owners/${owner}`, { name: 'Runa', at: AT })
   await send(app, 'PUT', `/api/dogs/${dog}`, { name: 'Gull', ownerId: owner, at: AT })
-  await app.inject({ method: 'PUT', url: `/api/dogs/${dog}/photos/${nextId()}?view=side&at=${AT}&by=Test`, headers: { host: 'localhost', 'content-type': 'image/jpeg' }, payload: JPEG })
+  const photo = await app.inject({
+    method: 'PUT',
+    url: `/api/dogs/${dog}/photos/${nextId()}?view=side&at=${AT}&by=Test`,
+    headers: { host: 'localhost', 'content-type': 'image/jpeg' },
+    payload: JPEG,
+  })
+  expect(photo.body).toContain('image/jpeg')
   await send(app, 'PUT', `/api/fitters/${nextId()}`, { name: 'Ylva', at: AT })
   await send(app, 'PATCH', '/api/shop', { changes: [{ field: 'name', from: '', to: 'The quay' }] })
   ticket = await openTicket(app, { dogId: dog, kind: 'real' })
@@ -36,9 +42,29 @@ beforeAll(async () => {
   await send(app, 'PUT', `${base}/marks/${nextId()}`, { what: 'reading', about: taken, kind: 'struck', why: 'moved', at: AT, by: 'Test' })
   await send(app, 'PUT', `${base}/choices/${nextId()}`, sizeChoice(item))
   await send(app, 'PUT', `${base}/try-ons/${roundId}`, round(item))
-  await send(app, 'PUT', `${base}/try-ons/${roundId}/symptoms/${nextId()}`, { symptom: 'S25', remedy: 'equalise-left-and-right', present: true, at: AT, by: '' })
+  await send(app, 'PUT', `${base}/try-ons/${roundId}/symptoms/${nextId()}`, {
+    symptom: 'S25',
+    remedy: 'equalise-left-and-right',
+    present: true,
+    at: AT,
+    by: '',
+  })
   await send(app, 'PUT', `${base}/hitches/${nextId()}`, { where: 'sled', heightMm: 200, lineMm: 3000, family: null, at: AT, by: '' })
-  await send(app, 'PUT', `/api/pieces/${nextId()}`, { tag: 'Peg', family: 'H01', maker: '', label: '', tableId: null, flat: { M07: [600, 700] }, sliders: '', home: 'shop', holder: '', wearerId: dog, state: 'good', wear: '', at: AT })
+  await send(app, 'PUT', `/api/pieces/${nextId()}`, {
+    tag: 'Peg',
+    family: 'H01',
+    maker: '',
+    label: '',
+    tableId: null,
+    flat: { M07: [600, 700] },
+    sliders: '',
+    home: 'shop',
+    holder: '',
+    wearerId: dog,
+    state: 'good',
+    wear: '',
+    at: AT,
+  })
 })
 afterAll(() => close())
 
@@ -62,7 +88,13 @@ describe('a copy of the book', () => {
   it('says whose, of when, how much, and comes back the same, with every photograph and write', async () => {
     const copy = await copyOf(app)
     const head = JSON.parse(copy.split('\n')[0] ?? '') as Record<string, unknown>
-    expect(head).toMatchObject({ format: 'merry-tailor/book', version: 4, epoch: 1, shop: 'The quay', counts: { dogs: 1, photos: 1, readings: 1, marks: 1, hitches: 1 } })
+    expect(head).toMatchObject({
+      format: 'merry-tailor/book',
+      version: 4,
+      epoch: 1,
+      shop: 'The quay',
+      counts: { dogs: 1, photos: 1, readings: 1, marks: 1, hitches: 1 },
+    })
     const other = await openTestShop()
     expect((await bring(other.app, copy, 'no')).status).toBe(200)
     expect(records(await copyOf(other.app))).toEqual(records(copy))
@@ -73,7 +105,21 @@ describe('a copy of the book', () => {
 
   it('C07 is not brought back over a shop that has gear only, unless that is said', async () => {
     const other = await openTestShop()
-    await send(other.app, 'PUT', `/api/pieces/${nextId()}`, { tag: 'Peg', family: 'H01', maker: '', label: '', tableId: null, flat: {}, sliders: '', home: 'shop', holder: '', wearerId: null, state: 'good', wear: '', at: AT })
+    await send(other.app, 'PUT', `/api/pieces/${nextId()}`, {
+      tag: 'Peg',
+      family: 'H01',
+      maker: '',
+      label: '',
+      tableId: null,
+      flat: {},
+      sliders: '',
+      home: 'shop',
+      holder: '',
+      wearerId: null,
+      state: 'good',
+      wear: '',
+      at: AT,
+    })
     expect((await bring(other.app, await copyOf(app), 'no')).body).toMatchObject({ code: 'shop-not-empty' })
     expect((await send(other.app, 'GET', '/api/pieces')).body).toHaveLength(1)
     await other.close()
@@ -87,7 +133,8 @@ describe('a copy of the book', () => {
     const before = await send(other.app, 'GET', '/api/health')
     const late = await openTicket(other.app, { at: new Date(Date.now() + 60_000).toISOString() })
     await send(other.app, 'PUT', `/api/tickets/${late}/readings/${nextId()}`, reading({ takenAt: new Date(Date.now() + 60_000).toISOString() }))
-    const number = (id: string) => send(other.app, 'GET', `/api/tickets/${id}`).then(({ body }) => (body as unknown as { ticket: { number: number } }).ticket.number)
+    const number = (id: string) =>
+      send(other.app, 'GET', `/api/tickets/${id}`).then(({ body }) => (body as unknown as { ticket: { number: number } }).ticket.number)
     const given = await number(late)
     expect((await send(other.app, 'POST', '/api/book/look', head)).body).toMatchObject({ shop: 'The quay', same: true, newer: { readings: 1, tickets: 1 } })
     const write = nextId()
@@ -147,8 +194,12 @@ describe('a copy of the book', () => {
     expect(await says(copy.replace('Gull', 'Gall'))).toContain('damaged or changed')
     expect(await says('{"format":"other"}\n')).toContain('no copy')
     expect(await says('')).toContain('empty')
-    expect((await send(app, 'PUT', '/api/book?replace=yes', `${head.slice(0, 60)}`, { 'content-type': 'application/json' })).body).toMatchObject({ detail: 'This file ends in the middle.' })
-    expect((await send(app, 'PUT', '/api/book?replace=yes', { format: 'merry-tailor/book', version: 9, tables: {} })).body).toMatchObject({ detail: expect.stringContaining('newer Merry Tailor') })
+    expect((await send(app, 'PUT', '/api/book?replace=yes', head.slice(0, 60), { 'content-type': 'application/json' })).body).toMatchObject({
+      detail: 'This file ends in the middle.',
+    })
+    expect((await send(app, 'PUT', '/api/book?replace=yes', { format: 'merry-tailor/book', version: 9, tables: {} })).body).toMatchObject({
+      detail: expect.stringContaining('newer Merry Tailor'),
+    })
   })
 })
 
@@ -159,7 +210,8 @@ describe('a book of before', () => {
     const to = join(folder, `steps-${upTo}`)
     mkdirSync(to, { recursive: true })
     const from = join(import.meta.dirname, 'db', 'migrations')
-    for (const name of readdirSync(from).filter((each) => each.endsWith('.sql') && Number(each.slice(0, 4)) <= upTo)) writeFileSync(join(to, name), readFileSync(join(from, name)))
+    for (const name of readdirSync(from).filter((each) => each.endsWith('.sql') && Number(each.slice(0, 4)) <= upTo))
+      writeFileSync(join(to, name), readFileSync(join(from, name)))
     return to
   }
   const [dog, item, item2, tryOn] = Array.from({ length: 4 }, nextId) as [string, string, string, string]
@@ -190,7 +242,12 @@ describe('a book of before', () => {
         { kind: 'made', tableId: 'y', numbers: {} },
       ],
       tryOns: [
-        { label: 'M', of: { choiceId: (sheet['choices'] as { id: string }[])[0]!.id }, observations: [{ check: 'no-sway' }], symptoms: [{ symptom: 'S28', remedy: 'next-size-up' }] },
+        {
+          label: 'M',
+          of: { choiceId: (sheet['choices'] as { id: string }[])[0]!.id },
+          observations: [{ check: 'no-sway' }],
+          symptoms: [{ symptom: 'S28', remedy: 'next-size-up' }],
+        },
         { label: 'Old blue', of: { named: true } },
       ],
       hitches: [{ where: 'sled', heightMm: 210, lineMm: 2900, by: 'Ylva' }],
@@ -216,13 +273,24 @@ describe('a book of before', () => {
     fill(file)
     const db = new Database(file)
     const tables = Object.fromEntries(
-      db.prepare<[], { name: string }>("SELECT name FROM sqlite_master WHERE type = 'table' AND name <> 'search_words'").all().map(({ name }) => [name, db.prepare(`SELECT * FROM ${name}`).all()]),
+      db
+        .prepare<[], { name: string }>("SELECT name FROM sqlite_master WHERE type = 'table' AND name <> 'search_words'")
+        .all()
+        .map(({ name }) => [name, db.prepare(`SELECT * FROM ${name}`).all()]),
     )
     db.close()
     const other = await openTestShop()
     expect((await send(other.app, 'PUT', '/api/book?replace=no', { format: 'merry-tailor/book', version: 3, tables })).status).toBe(200)
     await whole(other.app)
-    expect((await send(other.app, 'PUT', '/api/book?replace=yes', { format: 'merry-tailor/book', version: 3, tables: { ...tables, dogs: [{ id: 'd', tail: 'long' }] } })).body).toMatchObject({ code: 'bad-document' })
+    expect(
+      (
+        await send(other.app, 'PUT', '/api/book?replace=yes', {
+          format: 'merry-tailor/book',
+          version: 3,
+          tables: { ...tables, dogs: [{ id: 'd', tail: 'long' }] },
+        })
+      ).body,
+    ).toMatchObject({ code: 'bad-document' })
     await other.close()
   })
 })
@@ -248,8 +316,8 @@ describe('the copies in the drawer', () => {
 
   it('say so when the folder cannot be written', async () => {
     const other = await openTestShop()
-    await send(other.app, 'PATCH', '/api/shop', { changes: [{ field: 'copyFolder', from: '', to: '/proc/nowhere' }] })
-    expect(await send(other.app, 'POST', '/api/copies')).toMatchObject({ status: 503, body: { detail: expect.stringContaining('/proc/nowhere') } })
+    await send(other.app, 'PATCH', '/api/shop', { changes: [{ field: 'copyFolder', from: '', to: '/dev/null/copies' }] })
+    expect(await send(other.app, 'POST', '/api/copies')).toMatchObject({ status: 503, body: { detail: expect.stringContaining('/dev/null/copies') } })
     expect((await send(other.app, 'GET', '/api/copies')).body).toMatchObject({ failure: expect.any(String) })
     await other.close()
   })

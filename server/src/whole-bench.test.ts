@@ -5,7 +5,7 @@ import type { FastifyInstance } from 'fastify'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { buildApp } from './app.ts'
 import { StandIn } from './stand-ins/device.ts'
-import { AT, nextId, openTestShop, openTicket, reading, send, sizeTable } from './test/shop.ts'
+import { AT, nextId, openTestShop, openTicket, reading, send } from './test/shop.ts'
 
 let app: FastifyInstance
 let close: () => Promise<void>

@@ -10,7 +10,17 @@ let file: string
 let close: () => Promise<void>
 beforeAll(async () => {
   ;({ app, file, close } = await openTestShop())
-  await send(app, 'PUT', '/api/size-tables/test-table/1', sizeTable({ sizes: [{ label: 'M', bands: { M01: [500, 600] } }, { label: 'L', bands: { M01: [601, 700] } }] }))
+  await send(
+    app,
+    'PUT',
+    '/api/size-tables/test-table/1',
+    sizeTable({
+      sizes: [
+        { label: 'M', bands: { M01: [500, 600] } },
+        { label: 'L', bands: { M01: [601, 700] } },
+      ],
+    }),
+  )
 })
 afterAll(() => close())
 
@@ -31,7 +41,11 @@ const commands = fc.array(fc.record({ kind: fc.nat(22), pick: fc.nat(1000), mm: 
 /** Turns commands into writes on one ticket and dog of their own, some of which the server must refuse. */
 function writesOf(list: readonly { kind: number; pick: number; mm: number }[]): { writes: Write[]; ticket: string } {
   const [ticket, dog, owner] = [nextId(), nextId(), nextId()]
-  const [items, readings, rounds, chosen, written]: string[][] = [[], [], [], [], []]
+  const items: string[] = []
+  const readings: string[] = []
+  const rounds: string[] = []
+  const chosen: string[] = []
+  const written: string[] = []
   const any = (list: string[], pick: number): string => list[pick % Math.max(1, list.length)] ?? nextId()
   const writes: Write[] = [
     { id: nextId(), method: 'PUT', url: `/api/owners/${owner}`, body: { name: 'Runa', at: AT } },
@@ -53,21 +67,61 @@ function writesOf(list: readonly { kind: number; pick: number; mm: number }[]): 
     if (kind === 0) act({ act: 'item', id: fresh(items), body: { family: pick % 2 ? 'H11' : 'H01', way: 'stock', school: null, at: AT } })
     else if (kind === 1) act({ act: 'change', itemId: any(items, pick), changes: [{ field: 'way', from: 'stock', to: 'made' }] })
     else if (kind <= 4) act({ act: 'read', id: fresh(readings), body: reading({ measure: 'M07', mm, side: 'both' }) })
-    else if (kind === 5) act({ act: 'mark', id, body: { what: 'reading', about: any(readings, pick), kind: pick % 3 ? 'struck' : 'restored', why: 'slipped', ...by } })
-    else if (kind === 6) act({ act: 'acknowledge', id, body: { kind: 'stop', code: 'growing-no-load', text: 'No load.', reason: pick % 2 ? 'fitted only' : '', ...by } })
+    else if (kind === 5)
+      act({ act: 'mark', id, body: { what: 'reading', about: any(readings, pick), kind: pick % 3 ? 'struck' : 'restored', why: 'slipped', ...by } })
+    else if (kind === 6)
+      act({ act: 'acknowledge', id, body: { kind: 'stop', code: 'growing-no-load', text: 'No load.', reason: pick % 2 ? 'fitted only' : '', ...by } })
     else if (kind === 7) act({ act: 'write-down', id: fresh(written), body: { letters: 'A', asWritten: '34', came: 'mail', wanted: null, remark: '', ...by } })
     else if (kind === 8) act({ act: 'answer', id: any(written, pick), body: { readingId: any(readings, pick), ...by } })
     else if (kind <= 10) act({ act: 'choose', id: fresh(chosen), body: sizeChoice(any(items, pick), { labels: [pick % 5 ? 'M' : 'XS'] }) as never })
     else if (kind === 11) act({ act: 'hitch', id, body: { where: 'sled', heightMm: mm, lineMm: 3000, family: null, ...by } })
-    else if (kind <= 13) act({ act: 'try-on', id: fresh(rounds), body: round(any(items, pick), pick % 2 && chosen.length > 0 ? { of: { choiceId: any(chosen, pick) } } : {}) as never })
-    else if (kind === 14) act({ act: 'observe', id, roundId: any(rounds, pick), body: { check: 'no-sway', state: 'slack', grade: 'holds', asTyped: '', mm: null, fingers: null, ...by } })
+    else if (kind <= 13)
+      act({
+        act: 'try-on',
+        id: fresh(rounds),
+        body: round(any(items, pick), pick % 2 && chosen.length > 0 ? { of: { choiceId: any(chosen, pick) } } : {}) as never,
+      })
+    else if (kind === 14)
+      act({
+        act: 'observe',
+        id,
+        roundId: any(rounds, pick),
+        body: { check: 'no-sway', state: 'slack', grade: 'holds', asTyped: '', mm: null, fingers: null, ...by },
+      })
     else if (kind === 15) act({ act: 'symptom', id, roundId: any(rounds, pick), body: { symptom: 'S25', remedy: null, present: pick % 2 === 0, ...by } })
     else if (kind === 16) act({ act: 'set', id, body: { of: { itemId: any(items, pick) }, dogId: dog, part: 'girth', side: 'left', mm, mark: '', ...by } })
     else if (kind === 17) act({ act: 'change', changes: [{ field: 'wholeBody', from: false, to: true }] })
     else if (kind === 18) act({ act: 'change', changes: [{ field: 'state', from: pick % 2 ? 'open' : 'closed', to: pick % 2 ? 'closed' : 'open' }] })
-    else if (kind === 19) writes.push({ id, method: 'PATCH', url: `/api/dogs/${dog}`, body: { changes: [{ field: 'weightKg', from: pick % 2 ? null : 20, to: 10 + (pick % 30) }] } })
-    else if (kind === 20) writes.push({ id, method: 'PUT', url: `/api/dogs/${dog}/notes/${nextId()}`, body: { kind: 'scar', text: 'x', on: '2026-10-01', ...by } })
-    else if (kind === 21) writes.push({ id, method: 'PUT', url: `/api/pieces/${nextId()}`, body: { tag: `Peg ${pick}`, family: 'H11', maker: '', label: '', tableId: null, flat: {}, sliders: '', home: 'shop', holder: '', wearerId: pick % 3 ? null : nextId(), state: 'good', wear: '', at: AT } })
+    else if (kind === 19)
+      writes.push({
+        id,
+        method: 'PATCH',
+        url: `/api/dogs/${dog}`,
+        body: { changes: [{ field: 'weightKg', from: pick % 2 ? null : 20, to: 10 + (pick % 30) }] },
+      })
+    else if (kind === 20)
+      writes.push({ id, method: 'PUT', url: `/api/dogs/${dog}/notes/${nextId()}`, body: { kind: 'scar', text: 'x', on: '2026-10-01', ...by } })
+    else if (kind === 21)
+      writes.push({
+        id,
+        method: 'PUT',
+        url: `/api/pieces/${nextId()}`,
+        body: {
+          tag: `Peg ${pick}`,
+          family: 'H11',
+          maker: '',
+          label: '',
+          tableId: null,
+          flat: {},
+          sliders: '',
+          home: 'shop',
+          holder: '',
+          wearerId: pick % 3 ? null : nextId(),
+          state: 'good',
+          wear: '',
+          at: AT,
+        },
+      })
     else writes.push({ id, method: 'PUT', url: `/api/fitters/${nextId()}`, body: { name: `Fitter ${pick % 4}`, at: AT } })
   }
   return { writes, ticket }
@@ -101,7 +155,11 @@ describe('a write counts once', () => {
     const { headers } = await send(app, 'PUT', `/api/owners/${nextId()}`, { name: 'Runa', at: AT }, { 'merry-write': id })
     expect(headers['merry-write']).toBe(id)
     expect(headers['merry-book']).toMatch(/^[0-9a-f-]{36}$/)
-    expect([headers['merry-epoch'], Number(headers['merry-seq']) > 0, Math.abs(Date.now() - new Date(String(headers['merry-time'])).getTime()) < 60_000]).toEqual(['1', true, true])
+    expect([
+      headers['merry-epoch'],
+      Number(headers['merry-seq']) > 0,
+      Math.abs(Date.now() - new Date(String(headers['merry-time'])).getTime()) < 60_000,
+    ]).toEqual(['1', true, true])
   })
 
   it('gives a refusal again, also one for what cannot be read, and keeps no id that is none', async () => {
@@ -116,7 +174,12 @@ describe('a write counts once', () => {
   it('A32 an older write sent again never wins over a newer one', async () => {
     const dog = nextId()
     await send(app, 'PUT', `/api/dogs/${dog}`, { name: 'Tern', weightKg: 20, at: AT })
-    const change = (from: number, to: number): Write => ({ id: nextId(), method: 'PATCH', url: `/api/dogs/${dog}`, body: { changes: [{ field: 'weightKg', from, to }] } })
+    const change = (from: number, to: number): Write => ({
+      id: nextId(),
+      method: 'PATCH',
+      url: `/api/dogs/${dog}`,
+      body: { changes: [{ field: 'weightKg', from, to }] },
+    })
     const first = change(20, 21)
     await sent(first)
     await sent(change(21, 20))
@@ -174,7 +237,7 @@ function actOf(ticket: string, { method, url, body }: Write): Act {
   if (part === 'symptoms') return { act: 'symptom', id: noteId, roundId: id, body: body as never }
   if (part === 'answer') return { act: 'answer', id, body: body as never }
   const names = { items: 'item', readings: 'read', marks: 'mark', acknowledgements: 'acknowledge', 'as-written': 'write-down', choices: 'choose', hitches: 'hitch', 'try-ons': 'try-on', settings: 'set' } as const // prettier-ignore
-  return { act: names[kind as keyof typeof names], id, body: body as never } as Act
+  return { act: names[kind as keyof typeof names], id, body: body as never }
 }
 
 describe('what is newest', () => {
@@ -198,7 +261,9 @@ describe('a closed ticket', () => {
     const ticket = await openTicket(app)
     const change = (...changes: { field: string; from: unknown; to: unknown }[]) => send(app, 'PATCH', `/api/tickets/${ticket}`, { changes })
     expect((await change({ field: 'state', from: 'open', to: 'closed' })).body).toMatchObject({ state: 'closed', closedAt: expect.stringMatching(/^\d{4}/) })
-    expect((await change({ field: 'state', from: 'closed', to: 'closed' }, { field: 'notes', from: '', to: 'x' })).body).toMatchObject({ code: 'ticket-closed' })
+    expect((await change({ field: 'state', from: 'closed', to: 'closed' }, { field: 'notes', from: '', to: 'x' })).body).toMatchObject({
+      code: 'ticket-closed',
+    })
     expect((await change({ field: 'state', from: 'closed', to: 'open' }, { field: 'notes', from: '', to: 'x' })).body).toMatchObject({ code: 'ticket-closed' })
     expect((await change({ field: 'state', from: 'closed', to: 'open' })).body).toMatchObject({ state: 'open', closedAt: null })
   })
@@ -230,7 +295,21 @@ describe('choosing each kind of thing', () => {
     const ticket = await openTicket(app)
     const [item, piece] = [nextId(), nextId()]
     await send(app, 'PUT', `/api/tickets/${ticket}/items/${item}`, { family: 'H01', way: 'stock', school: null, at: AT })
-    await send(app, 'PUT', `/api/pieces/${piece}`, { tag: 'Peg', family: 'H01', maker: '', label: '', tableId: null, flat: {}, sliders: '', home: 'shop', holder: '', wearerId: null, state: 'good', wear: '', at: AT })
+    await send(app, 'PUT', `/api/pieces/${piece}`, {
+      tag: 'Peg',
+      family: 'H01',
+      maker: '',
+      label: '',
+      tableId: null,
+      flat: {},
+      sliders: '',
+      home: 'shop',
+      holder: '',
+      wearerId: null,
+      state: 'good',
+      wear: '',
+      at: AT,
+    })
     const { labels: _, kind: __, tableId: ___, tableVersion: ____, ...plainChoice } = sizeChoice(item)
     const table = { tableId: 'test-table', tableVersion: 1 }
     const kinds = [
@@ -239,10 +318,15 @@ describe('choosing each kind of thing', () => {
       { kind: 'paws', ...table, labels: { 'front-left': 'M', 'rear-left': 'L' } },
       { kind: 'made', ...table, numbers: { M01: 540 }, options: { colour: 'red' } },
     ]
-    for (const kind of kinds) expect((await send(app, 'PUT', `/api/tickets/${ticket}/choices/${nextId()}`, { ...plainChoice, ...kind })).body).toMatchObject(kind)
+    for (const kind of kinds)
+      expect((await send(app, 'PUT', `/api/tickets/${ticket}/choices/${nextId()}`, { ...plainChoice, ...kind })).body).toMatchObject(kind)
     expect((await sheetOf(ticket)).choices).toMatchObject(kinds)
-    expect((await send(app, 'PUT', `/api/tickets/${ticket}/choices/${nextId()}`, { ...plainChoice, kind: 'gear', pieceId: nextId() })).body).toMatchObject({ code: 'unknown-reference' })
-    expect((await send(app, 'PUT', `/api/tickets/${ticket}/choices/${nextId()}`, { ...plainChoice, kind: 'size', ...table, labels: ['Nobody'] })).body).toMatchObject({ code: 'unknown-reference' })
+    expect((await send(app, 'PUT', `/api/tickets/${ticket}/choices/${nextId()}`, { ...plainChoice, kind: 'gear', pieceId: nextId() })).body).toMatchObject({
+      code: 'unknown-reference',
+    })
+    expect(
+      (await send(app, 'PUT', `/api/tickets/${ticket}/choices/${nextId()}`, { ...plainChoice, kind: 'size', ...table, labels: ['Nobody'] })).body,
+    ).toMatchObject({ code: 'unknown-reference' })
   })
 })
 
@@ -266,7 +350,9 @@ describe('a file that takes nothing just now', () => {
     const full = await openTestShop()
     const pages = full.app.desk.db.pragma('page_count', { simple: true }) as number
     full.app.desk.db.pragma(`max_page_count = ${pages + 2}`)
-    const answers = await Promise.all(Array.from({ length: 12 }, () => send(full.app, 'PUT', `/api/owners/${nextId()}`, { name: 'Runa', notes: 'n'.repeat(900), at: AT })))
+    const answers = await Promise.all(
+      Array.from({ length: 12 }, () => send(full.app, 'PUT', `/api/owners/${nextId()}`, { name: 'Runa', notes: 'n'.repeat(900), at: AT })),
+    )
     expect(answers.at(-1)).toMatchObject({ status: 503, body: { code: 'cannot-keep-now', detail: expect.stringContaining('disk') } })
     await full.close()
   })
@@ -289,5 +375,12 @@ describe('what is nested too deep', () => {
 
 it('a new record is what was said over what nobody said', () => {
   expect(freshOf(resources.dogs, 'd', { name: 'Tern', at: AT })).toMatchObject({ id: 'd', name: 'Tern', breed: '', weightKg: null, createdAt: AT })
-  expect(freshOf(resources.items, 'i', { family: 'H01', way: 'stock', school: null, at: AT })).toEqual({ id: 'i', family: 'H01', way: 'stock', school: null, removed: false, createdAt: AT })
+  expect(freshOf(resources.items, 'i', { family: 'H01', way: 'stock', school: null, at: AT })).toEqual({
+    id: 'i',
+    family: 'H01',
+    way: 'stock',
+    school: null,
+    removed: false,
+    createdAt: AT,
+  })
 })

@@ -6,10 +6,10 @@ const missing = <T extends { id: string }>(held: readonly T[], kept: readonly T[
 }
 
 /** The same without what is no part of the body that was sent. */
-function bodyOf<T extends object>(record: T): never {
+function bodyOf(record: object): never {
   const body = { ...record } as Record<string, unknown>
   for (const field of ['id', 'struck', 'observations', 'symptoms', 'became', 'removed', 'createdAt']) Reflect.deleteProperty(body, field)
-  if ('createdAt' in record) body['at'] = record.createdAt
+  if ('createdAt' in record) body['at'] = (record as { createdAt: string }).createdAt
   return body as never
 }
 

@@ -36,7 +36,7 @@ export const choices = resource<StoredChoice>({
 /** The choice as it is spoken of, from the form it is kept in, and back. */
 export const choiceOf = ({ what, ...common }: StoredChoice): Choice => ({ ...common, ...what }) as Choice
 export function storedChoice({ id, itemId, kind, predicted, rulesVersion, overruled, at, on, by, ...what }: Choice): StoredChoice {
-  const { struck: _, ...own } = what as typeof what & { struck?: unknown }
+  const { struck: _, ...own } = what
   return { id, itemId, kind, predicted, rulesVersion, overruled, at, on, by, what: own }
 }
 

@@ -34,7 +34,7 @@ export interface BookTable {
   schema: z.ZodType
 }
 
-const table = <T extends object>(resource: Resource<T>, schema: z.ZodType): BookTable => ({ resource: resource as unknown as Resource<object>, schema })
+const table = <T extends object>(resource: Resource<T>, schema: z.ZodType): BookTable => ({ resource: resource, schema })
 const on = (field: string) => z.object({ [field]: Id })
 
 /** A choice is read as it is spoken of, since what its kind needs is said there. */

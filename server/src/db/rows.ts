@@ -84,6 +84,6 @@ const texts = new WeakMap<object, string>()
  */
 export function insert<T extends object>(db: Db, resource: Resource<T>, record: T, within: Readonly<Record<string, string>> = {}): boolean {
   let text = texts.get(resource)
-  if (text === undefined) texts.set(resource, (text = insertText(resource as unknown as Resource<object>)))
+  if (text === undefined) texts.set(resource, (text = insertText(resource)))
   return db.prepare(text).run(rowOf(resource, record, within)).changes > 0
 }

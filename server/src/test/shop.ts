@@ -66,7 +66,7 @@ export async function send(app: FastifyInstance, method: Method, url: string, bo
   return {
     status: answer.statusCode,
     type: answer.headers['content-type'],
-    body: (json ? answer.json() : {}) as Record<string, never>,
+    body: json ? answer.json<Record<string, never>>() : ({} as Record<string, never>),
     text: answer.body,
     headers: answer.headers,
   }

@@ -59,15 +59,24 @@ export function watchArrivals({ dispatch, getState }: Shop): () => void {
   return outbox.onArrived((arrived, late) => {
     for (const write of arrived) doOver(write)
     // Nobody waited for it any more: its questions are asked anew by whoever still shows them.
+    const renewed = arrived.filter(namesAnother)
+    if (renewed.length > 0) send(shopApi.util.invalidateTags(tagsOf(renewed)))
     if (late) send(shopApi.util.invalidateTags(tagsOf(arrived)))
   })
+}
+
+/** A ticket that was given another dog or owner: only the server has all of them. */
+const namesAnother = ({ endpoint, arg }: Arrived): boolean => {
+  if (endpoint !== 'act') return false
+  const { act } = arg as Writes['act']
+  return act.act === 'change' && act.changes.some(({ field }) => field === 'dogId' || field === 'ownerId')
 }
 
 /** What is asked anew for writes that came in late: not everything for each. */
 const tagsOf = (arrived: readonly Arrived[]): ({ type: Tag; id: string } | Tag)[] => [
   ...new Set(
     arrived.flatMap(({ endpoint, arg }): ({ type: Tag; id: string } | Tag)[] =>
-      endpoint === 'act' ? [{ type: 'Tickets', id: (arg as Writes['act']).ticketId }, 'Reminders'] : [...(RENEWS[endpoint as keyof Writes] ?? [])],
+      endpoint === 'act' ? [{ type: 'Tickets', id: (arg as Writes['act']).ticketId }, 'Reminders'] : [...RENEWS[endpoint as keyof Writes]],
     ),
   ),
 ]

@@ -1,6 +1,7 @@
 import type { BaseQueryFn, FetchBaseQueryError } from '@reduxjs/toolkit/query'
 import { deviceBook, isOfBook } from './book-mark'
-import { deviceStore, SHAPE, type BookMark, type KeptAnswer, type WriteRequest } from './device-store'
+import { deviceStore } from './device-store'
+import { SHAPE, type BookMark, type KeptAnswer, type WriteRequest } from './kept'
 import type { NamedWrite } from './named-writes'
 import { outbox, type Arrived } from './outbox'
 import { meant, TIMEOUT_MS, toldBy } from './post'

@@ -88,7 +88,7 @@ export async function beyondOf(): Promise<Beyond> {
 const actWrite = (ticketId: string, act: Act): Beyond['writes'][number] => ({
   endpoint: 'act',
   arg: { ticketId, act },
-  request: requestOf(ticketId, act) as ReturnType<typeof put>,
+  request: requestOf(ticketId, act),
 })
 
 /** Puts it in, in order, through the outbox: what the book refuses is named like any other refusal. */

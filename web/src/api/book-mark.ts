@@ -1,4 +1,4 @@
-import type { BookMark } from './device-store'
+import type { BookMark } from './kept'
 import { toldBy, type Told } from './post'
 
 const KEY = 'merry-tailor-book'

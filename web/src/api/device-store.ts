@@ -1,53 +1,6 @@
 import { openDB, type DBSchema, type IDBPDatabase, type IDBPTransaction } from 'idb'
-import type { Problem } from '@merry-tailor/core'
-import { keptOfBefore, writeOfBefore, type KeptBefore, type WriteBefore } from './of-before'
-
-/** A request as it will be sent. A photograph's body is the picture itself. */
-export interface WriteRequest {
-  url: string
-  method: 'PUT' | 'PATCH' | 'POST' | 'DELETE'
-  body: unknown
-}
-
-/** Which book a device works with, and how often that was brought back. */
-export interface BookMark {
-  book: string
-  epoch: number
-}
-
-/** The shape of what is kept here; raised when it changes, and then what is of before is brought up or set aside. */
-export const SHAPE = 2
-
-/** A write kept on this device until an answer that names its id has come. */
-export interface WaitingWrite {
-  seq: number
-  shape: number
-  /** Made at the keystroke: sent again under it, the write still counts once. */
-  id: string
-  /** The book it was done in; `null` before this device has heard of any. */
-  book: BookMark | null
-  /** What was done, so that it can be shown over what the server last said. */
-  endpoint: string
-  arg: unknown
-  request: WriteRequest
-  at: string
-  /** How far this device's clock was behind the server's, ms. */
-  skewMs: number
-}
-
-/** A write the server refused when it was sent later: it stays until somebody decides. */
-export interface RefusedWrite extends WaitingWrite {
-  problem: Partial<Problem>
-}
-
-/** The last answer to a question, with the book it is of. */
-export interface KeptAnswer {
-  shape: number
-  book: BookMark | null
-  seq: number
-  at: string
-  data: unknown
-}
+import { SHAPE, type KeptAnswer, type RefusedWrite, type WaitingWrite } from './kept'
+import { keptOfBefore, writeOfBefore, type WriteBefore } from './of-before'
 
 interface Shelves extends DBSchema {
   outbox: { key: number; value: Omit<WaitingWrite, 'seq'> & { seq?: number } }
@@ -79,7 +32,7 @@ export function deviceStore(): Promise<IDBPDatabase<Shelves>> {
 
 async function open(): Promise<IDBPDatabase<Shelves>> {
   const db = await openDB<Shelves>('merry-tailor', SHAPE, {
-    upgrade: async (store, from, _to, transaction) => {
+    upgrade: (store, from, _to, transaction) => {
       if (from < 1) {
         store.createObjectStore('outbox', { keyPath: 'seq', autoIncrement: true })
         store.createObjectStore('refused', { keyPath: 'seq' })
@@ -89,7 +42,7 @@ async function open(): Promise<IDBPDatabase<Shelves>> {
         store.createObjectStore('aside')
         store.createObjectStore('unread', { autoIncrement: true })
         store.createObjectStore('outlines')
-        if (from === 1) await bringUp(transaction as unknown as IDBPTransaction<Shelves, ('outbox' | 'refused' | 'kept' | 'unread')[], 'versionchange'>)
+        if (from === 1) void bringUp(transaction as unknown as IDBPTransaction<Shelves, ('outbox' | 'refused' | 'kept' | 'unread')[], 'versionchange'>)
       }
     },
     // A newer page wants to change the shelves: this connection gives way, and is opened anew when it is needed.
@@ -111,7 +64,7 @@ async function bringUp(transaction: IDBPTransaction<Shelves, ('outbox' | 'refuse
     const shelf = transaction.objectStore(name)
     for (const old of (await shelf.getAll()) as unknown as WriteBefore[]) {
       const write = writeOfBefore(old)
-      if (write) await shelf.put(write as RefusedWrite)
+      if (write) await shelf.put(write)
       else {
         await unread.add(old)
         await shelf.delete(old.seq)
@@ -120,7 +73,7 @@ async function bringUp(transaction: IDBPTransaction<Shelves, ('outbox' | 'refuse
   }
   const kept = transaction.objectStore('kept')
   for (const path of await kept.getAllKeys()) {
-    const copy = keptOfBefore(path, (await kept.get(path)) as unknown as KeptBefore)
+    const copy = keptOfBefore(path, (await kept.get(path)))
     if (copy) await kept.put(copy, path)
     else await kept.delete(path)
   }

@@ -1,4 +1,4 @@
-import type { RefusedWrite, WaitingWrite } from './device-store'
+import type { RefusedWrite, WaitingWrite } from './kept'
 import { touchedBy } from './named-writes'
 
 /**

@@ -1,4 +1,4 @@
-import type { WaitingWrite } from './device-store'
+import type { WaitingWrite } from './kept'
 
 const KEY = 'merry-tailor-left-over'
 

@@ -1,6 +1,6 @@
 import type { Act, Choice, TicketSheet, TryOn } from '@merry-tailor/core'
 import { v7 as uuid } from 'uuid'
-import type { KeptAnswer, RefusedWrite, WaitingWrite, WriteRequest } from './device-store'
+import type { KeptAnswer, RefusedWrite, WaitingWrite, WriteRequest } from './kept'
 import { requestOf } from './requests'
 
 /** A write as the first pages kept it. */
@@ -103,12 +103,12 @@ type SheetBefore = Omit<TicketSheet, 'hitches' | 'settings' | 'choices' | 'tryOn
 
 /** A ticket's sheet of before, with what has come to it since. */
 export function sheetOfBefore(sheet: SheetBefore): TicketSheet {
-  const { counter, ...ticket } = sheet.ticket as SheetBefore['ticket'] & TicketSheet['ticket']
+  const { counter, ...ticket } = sheet.ticket
   return {
     hitches: [],
     settings: [],
     ...sheet,
-    ticket: { ...ticket, kind: ticket.kind ?? (counter ? 'counter' : 'real') },
+    ticket: { ...ticket, kind: 'kind' in ticket ? ticket.kind : counter ? 'counter' : 'real' },
     choices: sheet.choices.map((choice) => choiceOfBefore(choice) as unknown as Choice),
     tryOns: sheet.tryOns.map((round) => ({ ...roundOfBefore(round), symptoms: round.symptoms.map(noteOfBefore) }) as unknown as TryOn),
   }

@@ -2,7 +2,8 @@ import type { NewReading, TicketSheet } from '@merry-tailor/core'
 import { describe, expect, it, vi } from 'vitest'
 import { aDog, anItem, AT, aTicket, nextId, testShop, withTestShop } from '../test/shop'
 import { deviceBook } from './book-mark'
-import { deviceStore, type WaitingWrite } from './device-store'
+import { deviceStore } from './device-store'
+import type { WaitingWrite } from './kept'
 import { takeLeftOver } from './left-over'
 import { outbox } from './outbox'
 import { toldBy } from './post'
@@ -95,7 +96,7 @@ describe('the outbox', () => {
     testShop().dogs.push(dog)
     const change = (from: number, to: number) => ({ url: `/dogs/${dog.id}`, method: 'PATCH' as const, body: { changes: [{ field: 'weightKg', from, to }] } })
     await outbox.write('changeDog', { id: dog.id, changes: [] }, change(20, 21))
-    const first = vi.mocked(fetch).mock.calls.find(([url, init]) => String(url).includes(dog.id) && init?.method === 'PATCH')
+    const first = vi.mocked(fetch).mock.calls.find(([url, init]) => (url as string).includes(dog.id) && init?.method === 'PATCH')
     await outbox.write('changeDog', { id: dog.id, changes: [] }, change(21, 20))
     const again = await fetch(first![0], first![1])
     expect([again.status, ((await again.json()) as { weightKg: number }).weightKg]).toEqual([200, 21])

@@ -1,7 +1,8 @@
 import type { Problem } from '@merry-tailor/core'
 import { v7 as uuid } from 'uuid'
 import { deviceBook, isOfBook } from './book-mark'
-import { deviceStore, SHAPE, type BookMark, type RefusedWrite, type WaitingWrite, type WriteRequest } from './device-store'
+import { deviceStore } from './device-store'
+import { SHAPE, type BookMark, type RefusedWrite, type WaitingWrite, type WriteRequest } from './kept'
 import { heldBack } from './held-back'
 import { leaveOver, takeLeftOver } from './left-over'
 import type { NamedWrite } from './named-writes'
@@ -254,6 +255,11 @@ class Outbox {
     return draining
   }
 
+  /** Was everything begun anew since? */
+  #isOver(life: number): boolean {
+    return life !== this.#life
+  }
+
   async #locked(work: () => Promise<void>): Promise<void> {
     // Without locks (an old browser) ids still make a doubled write count once.
     if ('locks' in navigator) await navigator.locks.request('merry-tailor-outbox', work)
@@ -265,12 +271,12 @@ class Outbox {
     const life = this.#life
     for (;;) {
       await this.refresh()
-      if (life !== this.#life) return
+      if (this.#isOver(life)) return
       const next = this.#sendable().find((write) => !sent.has(write.id))
       if (!next) return
       sent.add(next.id)
       const posted = await post(next, next.book ?? deviceBook.mark)
-      if (life !== this.#life || !(await this.#take(next, posted))) return
+      if (this.#isOver(life) || !(await this.#take(next, posted))) return
     }
   }
 

@@ -1,5 +1,5 @@
 import type { Problem } from '@merry-tailor/core'
-import type { BookMark, WaitingWrite, WriteRequest } from './device-store'
+import type { BookMark, WaitingWrite, WriteRequest } from './kept'
 
 /** What a server said beside its answer: which book, how many writes it has taken, its clock. */
 export interface Told extends BookMark {

@@ -104,7 +104,7 @@ export function useDayQuery(on: string): Shown<Day> {
   const over = useMemo(() => {
     if (!data)
       return writes.some((write) => write.endpoint === 'addTicket') && error ? overDay({ on, rows: [], work: [] }, writes, () => undefined, rules) : data
-    return overDay(data, writes, (id) => shopApi.endpoints.ticket.select(id)({ [shopApi.reducerPath]: cache } as never).data, rules)
+    return overDay(data, writes, (id) => shopApi.endpoints.ticket.select(id)({ [shopApi.reducerPath]: cache }).data, rules)
   }, [data, error, on, writes, rules, cache])
   return { data: over, error: over ? undefined : error, isLoading, isFetching, refetch }
 }
@@ -147,7 +147,7 @@ export function useSheets(ids: readonly string[]): ReadonlyMap<string, TicketShe
     const found = key === '' ? [] : key.split(' ')
     return new Map(
       found.flatMap((id) => {
-        const known = shopApi.endpoints.ticket.select(id)({ [shopApi.reducerPath]: cache } as never).data
+        const known = shopApi.endpoints.ticket.select(id)({ [shopApi.reducerPath]: cache }).data
         const sheet = withWrites(`/tickets/${id}`, known ?? null, writes) as TicketSheet | null
         return sheet ? [[id, sheet] as const] : []
       }),

@@ -26,7 +26,7 @@ const LISTS: readonly { path: string; add: string; change: string; resource: Res
     ['addPiece', 'changePiece', resources.pieces],
     ['addFitter', 'changeFitter', resources.fitters],
   ] as const
-).map(([add, change, resource]) => ({ path: resource.address, add, change, resource: resource as unknown as Resource<{ id: string }> }))
+).map(([add, change, resource]) => ({ path: resource.address, add, change, resource: resource }))
 
 /** A ticket that no server has numbered yet. */
 export const freshSheet = (id: string, body: NewTicket, dog: Dog | null, owner: Owner | null): TicketSheet => ({

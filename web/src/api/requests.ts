@@ -1,5 +1,5 @@
 import { addressOf, type Act, type Change } from '@merry-tailor/core'
-import type { WriteRequest } from './device-store'
+import type { WriteRequest } from './kept'
 
 export const put = (url: string, body: unknown): WriteRequest => ({ url, method: 'PUT', body })
 export const patch = (url: string, changes: readonly Change[]): WriteRequest => ({ url, method: 'PATCH', body: { changes } })

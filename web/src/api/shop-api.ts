@@ -2,7 +2,7 @@ import type { ComingBack, Day, Dog, DogSheet, Fitter, Found, Owner, Piece, Remin
 import { TAGS, resources } from '@merry-tailor/core'
 import { createApi } from '@reduxjs/toolkit/query/react'
 import { baseQuery, type Request } from './base-query'
-import type { WriteRequest } from './device-store'
+import type { WriteRequest } from './kept'
 import type { WriteName, Writes } from './named-writes'
 import { patch, put, requestOf } from './requests'
 

@@ -1,6 +1,6 @@
 import { measures, type Act, type Change, type NewReading } from '@merry-tailor/core'
 import { formatLength } from '@merry-tailor/core'
-import type { RefusedWrite, WriteRequest } from '../api/device-store'
+import type { RefusedWrite, WriteRequest } from '../api/kept'
 import { outbox } from '../api/outbox'
 import { Button } from '../ui/controls/Button'
 import { readingStyle } from './settings'
@@ -87,7 +87,7 @@ function Decision({ write, said, held }: { write: RefusedWrite; said: string; he
       body: {
         changes: changes.map((change) => ({
           ...change,
-          from: (conflicts.find((each) => each.field === change.field)?.theirs ?? change.from) as Change['from'],
+          from: (conflicts.find((each) => each.field === change.field)?.theirs ?? change.from),
         })),
       },
     }

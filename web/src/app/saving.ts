@@ -1,5 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
-import type { RefusedWrite } from '../api/device-store'
+import type { RefusedWrite } from '../api/kept'
 import type { OutboxState } from '../api/outbox'
 
 /** What the header says: when the server last kept something, what waits on this device, and what was refused. */

@@ -8,7 +8,7 @@ const REST_MS = 350
  *
  * @returns wraps an act; one that gives `false` did nothing, and may be tried again at once
  */
-export function useOnce(): (act: () => Promise<unknown> | unknown) => Promise<void> {
+export function useOnce(): (act: () => unknown) => Promise<void> {
   const busyUntil = useRef(0)
   return useCallback(async (act) => {
     if (Date.now() < busyUntil.current) return

@@ -24,7 +24,7 @@ export function PieceView({ piece }: { piece: Piece }) {
   const [refused, setRefused] = useState<string | null>(null)
   const send = (changes: Change[]) => changePiece({ id: piece.id, changes })
   const set = async (field: keyof Piece, to: unknown): Promise<string | null> => {
-    const answer = await send([{ field, from: piece[field], to: to as Change['to'] }])
+    const answer = await send([{ field, from: piece[field], to: to }])
     const says = answer.error ? problemWords(answer.error) : null
     setRefused(says)
     return says

@@ -205,7 +205,7 @@ const TicketRow = memo(function TicketRow({ row: { row, urgency, due }, now, on 
         <DogOutline body={row.body} about={about} height={now ? 56 : 50} />
         <span className="min-w-0">
           <span className="block truncate font-display text-[19px] leading-[22px] font-bold">{dog?.name ?? 'Counter'}</span>
-          <span className="block truncate text-[14px] leading-[18px] text-mute">{dog ? breedWords(dog as Dog) || ticketName : ticketName}</span>
+          <span className="block truncate text-[14px] leading-[18px] text-mute">{dog ? breedWords(dog) || ticketName : ticketName}</span>
           <span className="block truncate text-[14px] leading-[18px] md:hidden">{waitsForWords(waits)}</span>
         </span>
         <span className="hidden text-[15px] leading-[18px] md:block">{names}</span>

@@ -1,6 +1,6 @@
 import { dayOf, hitchFor, type Activity } from '@merry-tailor/core'
 import { randomUUID } from 'node:crypto'
-import type { Db } from '../open.ts'
+import type Database from 'better-sqlite3'
 
 /** A moment of a row of before, with the day it bears so far. */
 interface Dated {
@@ -12,7 +12,7 @@ interface Dated {
  * What SQL alone cannot say of the rows of before: the shop's day of each moment (its zone was the server's), the hitch
  * each pair of M48 was, and the book's own id.
  */
-export function run(db: Db): void {
+export function run(db: Database.Database): void {
   for (const [table, moment] of [
     ['tickets', 'created_at'],
     ['readings', 'taken_at'],
@@ -41,7 +41,7 @@ interface LineRow {
 }
 
 /** Height and line were locked together, one right after the other: the newest of each, where both count. */
-function hitchesOfBefore(db: Db): void {
+function hitchesOfBefore(db: Database.Database): void {
   const rows = db
     .prepare<[], LineRow>(
       `SELECT readings.id, readings.ticket_id, place, mm, taken_at, readings.by_whom, tickets.activities FROM readings

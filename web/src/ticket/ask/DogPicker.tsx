@@ -1,6 +1,5 @@
 import { NewDog } from '@merry-tailor/core/schemas'
 import { zodResolver } from '@hookform/resolvers/zod'
-import { useRef } from 'react'
 import { useForm, useWatch } from 'react-hook-form'
 import { v7 as uuid } from 'uuid'
 import { useAddDogMutation, useDogsQuery } from '../../api/queries'
@@ -21,7 +20,6 @@ export function DogPicker() {
   const [addDog] = useAddDogMutation()
   const acts = useActs()
   const once = useOnce()
-  const made = useRef(false)
   const { register, handleSubmit, control, setError, formState } = useForm({ resolver: zodResolver(Form), defaultValues: { name: '' } })
   const typed = useWatch({ control, name: 'name' }).trim().toLowerCase()
   const known = typed === '' ? [] : dogs.filter((dog) => dog.name.toLowerCase().startsWith(typed)).slice(0, 5)
@@ -32,7 +30,6 @@ export function DogPicker() {
   const create = handleSubmit(async ({ name }) => {
     const id = uuid()
     const answer = await addDog({ id, body: { name, at: new Date().toISOString() } })
-    made.current = !answer.error
     if (answer.error) setError('name', { message: `Not saved. ${problemWords(answer.error)} The name stays here.` })
     else await give(id)
   })
@@ -47,11 +44,7 @@ export function DogPicker() {
       <form
         onSubmit={(event) => {
           event.preventDefault()
-          void once(async () => {
-            made.current = false
-            await create(event)
-            return made.current
-          })
+          void once(() => create(event).then(() => false))
         }}
         noValidate
       >

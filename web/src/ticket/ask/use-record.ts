@@ -10,7 +10,7 @@ const asText = (value: unknown): string => (value === null || value === undefine
 
 /** Sends one field's change and turns the answer into what the field shows. */
 export async function saveField(send: (changes: Change[]) => PromiseLike<Answer>, field: string, from: unknown, to: unknown): Promise<SaveResult> {
-  const { error } = await send([{ field, from: from as Change['from'], to: to as Change['to'] }])
+  const { error } = await send([{ field, from: from, to: to }])
   if (!error) return { kept: true }
   const conflict = problemOf(error)?.conflicts?.find((each) => each.field === field)
   if (conflict) return { kept: false, problem: 'Changed meanwhile.', theirs: asText(conflict.theirs) }

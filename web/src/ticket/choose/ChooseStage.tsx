@@ -101,7 +101,7 @@ export function ChooseStage() {
       predicted: predictedOf(offer, proposed.settlement),
       rulesVersion: RULES_VERSION,
       overruled: overrules ? { advised: adviceWords(advice, { family: familyOf(offer) }).slice(0, 120), why: why.trim() } : null,
-    } as Parameters<typeof acts.choose>[0])
+    })
     setSaveError(error ? problemWords(error) : null)
     if (error) return false
     const rest = items.find((each) => each.id !== item.id && !newestFor(sheet.choices, each.id))
