@@ -1,5 +1,5 @@
 import type { Form } from '../form/index.ts'
-import { adjustersOf, families, type Suits } from '../gear/index.ts'
+import { families, settableStraps, type Suits } from '../gear/index.ts'
 import { FAMILIES_AT, type HitchBand } from '../hitch/index.ts'
 import type { Activity, Dog, FamilyId, ShopFields, Ticket } from '../model/index.ts'
 import { findBreed } from '../reference/index.ts'
@@ -89,8 +89,8 @@ const FLAT: Partial<Readonly<Record<FamilyId, Suits>>> = {
 
 /** Handbook 5.4 and 6.4: what a way of going, a body or a temper speaks for and against. */
 const OVER_THE_HEAD: readonly FamilyId[] = ['H05', 'H07', 'H11', 'H12', 'H13', 'H16', 'H17', 'H18', 'H19', 'H20']
-/** Set at the dog over a wide range: three sliders or more. */
-const WIDE_RANGE: readonly FamilyId[] = (Object.keys(families) as FamilyId[]).filter((id) => adjustersOf(id) >= 3)
+/** Set at the dog over a wide range: three straps or more. */
+const WIDE_RANGE: readonly FamilyId[] = (Object.keys(families) as FamilyId[]).filter((id) => settableStraps(id) >= 3)
 /** One buckle, or quick over the head. */
 const EASY: readonly FamilyId[] = ['H03', 'H04', 'H05', 'H06']
 const NO_HEAD: readonly FamilyId[] = ['H04', 'H06']

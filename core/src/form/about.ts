@@ -42,7 +42,10 @@ const DROP = [
 const CURLED = ['Pug', 'Basenji', 'Schipperke', 'Kleinspitz', 'Zwergspitz', 'Shih Tzu', 'Lhasa', 'Pekingese', 'Tibetan', 'Maltese', 'Havanese', 'Finnish Spitz']
 const LOW = ['Cavalier', 'King Charles', 'Boston', 'French Bulldog', 'Bull Terrier', 'Bulldog', 'Pembroke', 'Yorkshire']
 
-const among = (names: readonly string[], breed: Breed | undefined): boolean => breed !== undefined && names.some((name) => breed.name.includes(name))
+/** How long the longest of the names is that the breed's name has in it: a longer one says more of it. */
+const named = (names: readonly string[], breed: Breed | undefined): number =>
+  breed === undefined ? 0 : Math.max(0, ...names.filter((name) => breed.name.includes(name)).map((name) => name.length))
+const among = (names: readonly string[], breed: Breed | undefined): boolean => named(names, breed) > 0
 
 /** Grown, as far as the form cares: heights stand by about a year. Source: common practice. */
 const GROWN_MONTHS = 12
@@ -59,7 +62,8 @@ export function kindOf(about: About | null): Kind {
     breed: alone,
     flatFace: about?.flatFace ?? alone?.flatFace ?? false,
     coat: about?.coat ?? alone?.coat ?? null,
-    ears: among(ERECT, alone) ? 'erect' : among(DROP, alone) ? 'drop' : builds.length === 1 && builds[0] ? buildTypes[builds[0]].ears : null,
+    ears:
+      named(ERECT, alone) > named(DROP, alone) ? 'erect' : among(DROP, alone) ? 'drop' : builds.length === 1 && builds[0] ? buildTypes[builds[0]].ears : null,
     tail: among(CURLED, alone) ? 'curled' : among(LOW, alone) ? 'low' : builds[0] ? buildTypes[builds[0]].tail : null,
     growing: typeof about?.ageMonths === 'number' && about.ageMonths < GROWN_MONTHS,
     sex: about?.sex ?? null,

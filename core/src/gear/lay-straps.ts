@@ -39,5 +39,8 @@ export function layStraps(form: Pick<Form, 'landmarks' | 'sections'>, family: Fa
   }
 }
 
-/** Sliders of a family, as many as its build has. */
-export const adjustersOf = (family: FamilyId): number => strapGraphs[family].edges.filter((edge) => edge.adjusts).length
+/** Sliders of a family, as many as its build has: those of both sides. */
+export const adjustersOf = (family: FamilyId): number => strapGraphs[family].edges.reduce((sum, edge) => sum + (edge.adjusts ? (edge.sliders ?? 1) : 0), 0)
+
+/** Straps of a family that can be set. */
+export const settableStraps = (family: FamilyId): number => strapGraphs[family].edges.filter((edge) => edge.adjusts).length

@@ -55,6 +55,12 @@ describe('strap graphs', () => {
     expect(strapGraphs.H08.pull).toBe('lump')
   })
 
+  it('T39 counts sliders on both sides: V22 four, V42 four, V20 five with two leash points, and none of the walking kinds is sewn fixed', () => {
+    expect([adjustersOf('H01'), adjustersOf('H24'), adjustersOf('H09')]).toEqual([4, 4, 5])
+    expect(new Set([strapGraphs.H09.pull, ...strapGraphs.H09.rings]).size).toBe(2)
+    for (const family of ['H04', 'H05', 'H06'] as const) expect([family, adjustersOf(family) > 0]).toEqual([family, true])
+  })
+
   it('adjusters: two to five on what is set at the dog, none on what is sewn fixed', () => {
     for (const family of ['H01', 'H02', 'H03', 'H07', 'H08', 'H09', 'H10'] as const)
       expect([family, adjustersOf(family) >= 2 && adjustersOf(family) <= 5]).toEqual([family, true])

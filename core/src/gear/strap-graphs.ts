@@ -11,6 +11,8 @@ export interface StrapEdge {
   padded?: true
   /** Shortest and longest setting, shares of the middle one, where it can be set. */
   adjusts?: readonly [number, number]
+  /** Sliders on it, where it has more than one: one on each side. */
+  sliders?: number
   /** Runs between the legs: under the blade. */
   hidden?: true
 }
@@ -37,6 +39,7 @@ export interface StrapGraph {
 const SLIDER = [0.88, 1.14] as const
 const strap = (role: StrapRole, through: readonly StrapNode[], more: Omit<StrapEdge, 'role' | 'through'> = {}): StrapEdge => ({ role, through, ...more })
 const set = { adjusts: SLIDER }
+const setBothSides = { adjusts: SLIDER, sliders: 2 }
 const pad = { padded: true } as const
 const graph = (edges: readonly StrapEdge[], pull: StrapNode | null, more: Partial<StrapGraph> = {}): StrapGraph => ({
   edges,
@@ -47,7 +50,7 @@ const graph = (edges: readonly StrapEdge[], pull: StrapNode | null, more: Partia
 })
 
 const neckRing = strap('neck-ring', ['lump', 'front', 'withers'], pad)
-const neckRingSet = strap('neck-ring', ['lump', 'front', 'withers'], set)
+const neckRingSet = strap('neck-ring', ['lump', 'front', 'withers'], setBothSides)
 const pullNeck = strap('neck-ring', ['lump', 'front', 'aheadOfWithers'], pad)
 const sternum = strap('sternum', ['lump', 'betweenLegs', 'girthLow'], { hidden: true })
 const sternumSet = strap('sternum', ['lump', 'betweenLegs', 'girthLow'], { hidden: true, ...set })
@@ -72,13 +75,13 @@ export const strapGraphs: Readonly<Record<FamilyId, StrapGraph>> = {
   ),
   H03: graph([strap('front', ['lump', 'armLevel', 'girthSide'], set), girthSet, strap('back', ['nearGirthTop', 'girthTop'], pad)], 'girthTop'),
   H04: graph(
-    [strap('front', ['lump', 'front', 'nearGirthTop']), nearGirth, strap('sternum', ['lump', 'betweenLegs', 'nearGirthLow'], { hidden: true })],
+    [strap('front', ['lump', 'front', 'nearGirthTop']), { ...nearGirth, ...set }, strap('sternum', ['lump', 'betweenLegs', 'nearGirthLow'], { hidden: true })],
     'nearGirthTop',
   ),
-  H05: graph([strap('neck-ring', ['collarFront', 'front', 'withers'])], 'girthTop', {
+  H05: graph([strap('neck-ring', ['collarFront', 'front', 'withers']), girthSet], 'girthTop', {
     panels: [{ kind: 'cloth', outline: ['withers', 'front', 'lump', 'betweenLegs', 'girthLow', 'girthSide', 'girthTop'] }],
   }),
-  H06: graph([strap('front', ['lump', 'front', 'nearGirthTop']), nearGirth], 'nearGirthTop', {
+  H06: graph([strap('front', ['lump', 'front', 'nearGirthTop']), { ...nearGirth, ...set }], 'nearGirthTop', {
     panels: [{ kind: 'plate', outline: ['lump', 'blade', 'plateSide', 'girthLow', 'betweenLegs'] }],
   }),
   H07: graph([strap('neck-ring', ['collarFront', 'collarTop'], set), strap('back', ['collarTop', 'withers', 'girthTop']), girthSet], 'girthTop'),
@@ -89,14 +92,14 @@ export const strapGraphs: Readonly<Record<FamilyId, StrapGraph>> = {
   ),
   H09: graph(
     [
-      { ...neckRing, ...set },
+      { ...neckRing, ...setBothSides },
       { ...sternum, ...set },
       girthSet,
       strap('belly', ['bellyTop', 'bellySide', 'bellyLow'], set),
-      strap('back', ['withers', 'girthTop', 'bellyTop'], { ...pad, ...set }),
+      strap('back', ['withers', 'girthTop', 'bellyTop'], pad),
     ],
     'girthTop',
-    { rings: ['bellyTop', 'lump'] },
+    { rings: ['bellyTop'] },
   ),
   H10: graph([{ ...neckRing, ...set }, { ...girth, ...set }, strap('back', ['withers', 'girthTop'], set), { ...sternum, ...set }], 'girthTop', {
     panels: [{ kind: 'plate', outline: ['lump', 'blade', 'plateSide', 'girthLow', 'betweenLegs'] }],
@@ -168,7 +171,7 @@ export const strapGraphs: Readonly<Record<FamilyId, StrapGraph>> = {
     { rings: ['shaftLoop'] },
   ),
   H24: graph(
-    [strap('front', ['lump', 'front', 'withers'], { ...pad, ...set }), { ...girth, ...set }, strap('back', ['withers', 'girthTop'], pad)],
+    [strap('front', ['lump', 'front', 'withers'], { ...pad, ...setBothSides }), { ...girth, ...setBothSides }, strap('back', ['withers', 'girthTop'], pad)],
     'girthTop',
     {
       panels: [{ kind: 'plate', outline: ['front', 'lump', 'betweenLegs', 'girthLow', 'chestSide', 'blade'] }],

@@ -8,7 +8,7 @@ export type AgreedBody = Readonly<Record<string, Agreed | undefined>>
 /** Readings by measure, each list in the order they were taken. */
 export function readingsOf(readings: readonly Reading[]): Record<string, Reading[]> {
   const byMeasure: Record<string, Reading[]> = {}
-  for (const reading of [...readings].sort((a, b) => a.takenAt.localeCompare(b.takenAt) || a.id.localeCompare(b.id))) {
+  for (const reading of [...readings].sort((a, b) => (a.takenAt < b.takenAt ? -1 : a.takenAt > b.takenAt ? 1 : a.id < b.id ? -1 : 1))) {
     ;(byMeasure[reading.measure] ??= []).push(reading)
   }
   return byMeasure

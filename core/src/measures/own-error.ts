@@ -43,9 +43,12 @@ function grouped(list: readonly Reading[]): Map<string, Reading[]> {
   return out
 }
 
-/** A body whose standard deviations carry the own error of whoever took each measure last. */
-export function withOwnError(body: Body, readings: readonly Reading[]): Body {
-  const factors = new Map<string, number>()
+/**
+ * A body whose standard deviations carry the own error of whoever took each measure last.
+ *
+ * @param factors own errors known already, by name; what is worked out is added, so that many bodies of one dog share them
+ */
+export function withOwnError(body: Body, readings: readonly Reading[], factors = new Map<string, number>()): Body {
   const last = new Map(readings.filter((reading) => !reading.struck).map((reading) => [reading.measure, reading.by]))
   return Object.fromEntries(
     Object.entries(body).map(([key, value]) => {

@@ -26,17 +26,45 @@ export interface Asked {
 const solved = new Map<string, FormReading>()
 const MOST = 400
 const asking = new Set<string>()
+/** The newest question of each channel, by its key: one that was cancelled and is wanted again is asked again. */
+const wanted = new Map<string, string>()
 const listeners = new Set<() => void>()
 let turn = 0
-let remote: Remote<FormWork> | null | undefined
+type DeskName = 'bench' | 'list'
+interface Desk {
+  remote: Remote<FormWork>
+  /** Refuses when the worker does not load or dies: what waits for it is then answered in place. */
+  broken: Promise<never>
+}
+const desks = new Map<DeskName, Desk | null>()
 
-/** One worker for the whole page; without workers the answer is made in place. */
-function desk(): Remote<FormWork> | null {
-  if (remote === undefined) {
-    remote = typeof Worker === 'undefined' ? null : wrap<FormWork>(new Worker(new URL('../workers/form-worker.ts', import.meta.url), { type: 'module' }))
-    void remote?.warm()
+/** Two workers for the whole page, one for the bench and one for lists; without workers the answer is made in place. */
+function desk(name: DeskName): Desk | null {
+  const known = desks.get(name)
+  if (known !== undefined) return known
+  if (typeof Worker === 'undefined') {
+    desks.set(name, null)
+    return null
   }
-  return remote
+  const worker = new Worker(new URL('../workers/form-worker.ts', import.meta.url), { type: 'module' })
+  const broken = new Promise<never>((_, refuse) => worker.addEventListener('error', () => refuse(new Error('The worker is gone.')), { once: true }))
+  broken.catch(() => desks.set(name, null))
+  const made = { remote: wrap<FormWork>(worker), broken }
+  desks.set(name, made)
+  void made.remote.warm()
+  return made
+}
+
+/** Asks the worker; where there is none, or it fails, `here` makes the answer in place. */
+async function beside<T>(name: DeskName, there: (work: Remote<FormWork>) => Promise<T>, here: () => T): Promise<T> {
+  const at = desk(name)
+  if (!at) return here()
+  try {
+    return await Promise.race([there(at.remote), at.broken])
+  } catch {
+    desks.set(name, null)
+    return here()
+  }
 }
 
 const numbers = (body: Body): (string | number)[] =>
@@ -83,6 +111,7 @@ const plain = (body: Body): Body =>
  * and get them all.
  */
 export async function ask(key: string, asked: Asked, channel: string | null): Promise<void> {
+  if (channel !== null) wanted.set(channel, key)
   if (solved.has(key) || asking.has(key)) return
   asking.add(key)
   turn += 1
@@ -93,13 +122,22 @@ export async function ask(key: string, asked: Asked, channel: string | null): Pr
     ...(asked.question.earlier ? { earlier: asked.question.earlier.map((visit) => ({ ...visit, body: plain(visit.body) })) } : {}),
   }
   try {
-    const work = desk()
-    const answer = work ? await work.readForm(channel ?? `list ${turn}`, turn, body, about, question) : readForm(body, about, question)
+    const answer = await answered(channel, body, about, question)
     if (answer) keep(key, answer)
+    asking.delete(key)
+    if (!answer && channel !== null && wanted.get(channel) === key) await ask(key, asked, channel)
   } finally {
     asking.delete(key)
   }
 }
+
+/** Lists have a worker of their own: the bench's question never waits behind a hundred outlines. */
+const answered = (channel: string | null, body: Body, about: About | null, question: FormQuestion): Promise<FormReading | null> =>
+  beside<FormReading | null>(
+    channel === null ? 'list' : 'bench',
+    (work) => work.readForm(channel ?? `list ${turn}`, turn, body, about, question),
+    () => readForm(body, about, question),
+  )
 
 export interface RankQuestion {
   tables: readonly SizeTable[]
@@ -112,15 +150,18 @@ export interface RankQuestion {
 
 /** Ranks all tables in the worker, or in place without one. */
 export async function rankBeside({ tables, body, families, views, pieces = [], labelTables = tables }: RankQuestion): Promise<Offer[]> {
-  const work = desk()
   const sized = Object.fromEntries(
     Object.entries(body).map(([id, value]) => [id, { mm: value?.mm ?? null, sigmaMm: value?.sigmaMm ?? null, ...(value?.guess ? { guess: true } : {}) }]),
   )
   // Crates of the usual series are offers like any other.
   const offers = families.flatMap((family) => crateOffer(family, sized) ?? [])
   const options = { families, views, pieces, labelTables, offers }
-  return work ? work.rankAll(tables, sized, options) : rankAll(tables, sized, null, options)
+  return beside(
+    'bench',
+    (work) => work.rankAll(tables, sized, options),
+    () => rankAll(tables, sized, null, options),
+  )
 }
 
 /** Starts the worker while the page is still being drawn: its tables are ready before the first dog. */
-export const prepareForms = (): void => void desk()
+export const prepareForms = (): void => void desk('bench')

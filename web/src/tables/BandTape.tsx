@@ -1,5 +1,5 @@
 import { shapeOfMeasure, type LengthStyle, type SizeTable } from '@merry-tailor/core'
-import { useState, type KeyboardEvent, type PointerEvent } from 'react'
+import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react'
 import { lengthText } from '../ui/length/length-text'
 import { Worded } from '../ui/length/Worded'
 import { tapeRange, tapeScale } from '../ui/tape/scale'
@@ -36,6 +36,8 @@ export function BandTape({ measure, sizes, dogs, look, stepMm, onDrag }: BandTap
   const range = tapeRange(look.unit, [...points, ...dogs.map((dog) => dog.mm).filter((mm) => mm > low - room && mm < high + room)])
   // A drag keeps the scale it began with.
   const [held, setHeld] = useState<readonly [number, number] | null>(null)
+  // A tap on an end is no drag: it moves nothing.
+  const moved = useRef(false)
   const [fromMm, toMm] = held ?? range
   const scale = tapeScale(look.unit, fromMm, toMm, width)
   const snap = (mm: number): number => Math.max(stepMm, Math.round(mm / stepMm) * stepMm)
@@ -90,11 +92,16 @@ export function BandTape({ measure, sizes, dogs, look, stepMm, onDrag }: BandTap
                   setHeld(range)
                   event.currentTarget.setPointerCapture(event.pointerId)
                 }}
-                onPointerMove={drag(band.label, end)}
+                onPointerMove={(event) => {
+                  if (event.currentTarget.hasPointerCapture(event.pointerId)) moved.current = true
+                  drag(band.label, end)(event)
+                }}
                 onPointerUp={(event) => {
                   setHeld(null)
                   event.currentTarget.releasePointerCapture(event.pointerId)
-                  onDrag(band.label, end, snap(mm))
+                  // Touched without being dragged, the maker's own number stays.
+                  if (moved.current) onDrag(band.label, end, snap(mm))
+                  moved.current = false
                 }}
                 onKeyDown={keys(band.label, end, mm)}
                 className="absolute bottom-0 h-11 w-[26px] cursor-ew-resize touch-none bg-transparent"

@@ -18,6 +18,8 @@ import { familyName, measureName, wayName } from '../words/stages'
 /** As the handbook lists them: harnesses, then coats, boots and crates. */
 const ORDER = Object.keys(families)
 
+const PRINTED: Readonly<Record<SizeTable['unit'], string>> = { in: 'inches', cm: 'centimetres', mm: 'millimetres' }
+
 /** Size tables: look at them, bring them in, take them out. */
 export function SizesPage() {
   const { data: tables, error } = useSizeTablesQuery(undefined)
@@ -79,7 +81,7 @@ function TableView({ table, versions }: { table: SizeTable; versions: number }) 
           <h1 className="text-[26px] leading-[34px]">{table.maker}</h1>
           <p className="text-mute">
             {table.name}. {familyName(table.family)}, {wayName(table.way).toLowerCase()}
-            {table.school ? `, school ${table.school}` : ''}. Kept in {table.unit === 'in' ? 'inches' : 'centimetres'}, version {table.version}
+            {table.school ? `, school ${table.school}` : ''}. Kept in {PRINTED[table.unit]}, version {table.version}
             {versions > 1 ? ` of ${versions}` : ''}. Between sizes:{' '}
             {table.between ? `${table.between}, the maker says` : 'the maker says nothing, so the family’s rule'}.
           </p>

@@ -42,6 +42,14 @@ describe('a table being typed', () => {
     )
   })
 
+  it('C17: a table printed in millimetres is typed in centimetres and stays in millimetres; turned to inches it is in inches', () => {
+    const printed: SizeTable = { ...table, unit: 'mm' }
+    expect(draftOf(printed, 3).unit).toBe('cm')
+    expect(judgeDraft(draftOf(printed, 3)).table).toEqual({ ...printed, version: 3 })
+    expect(judgeDraft(inUnit(draftOf(printed, 3), 'in')).table?.unit).toBe('in')
+    expect(judgeDraft(draftOf(table, 3)).table?.unit).toBe('cm')
+  })
+
   it('turned into the other unit keeps its lengths, and what cannot be read as it was typed', () => {
     const draft = withCell(draftOf(table, 2), 1, 'measure M07', ['wide', '48'])
     const inches = inUnit(draft, 'in')

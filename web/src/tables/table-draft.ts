@@ -24,7 +24,10 @@ export interface TableDraft {
   family: SizeTable['family']
   way: SizeTable['way']
   school: SizeTable['school'] | ''
+  /** What its cells are typed in. */
   unit: 'in' | 'cm'
+  /** What the maker printed it in: millimetres are typed as centimetres and stay millimetres. */
+  printedIn: SizeTable['unit']
   between: 'down' | 'up' | ''
   fingers: string
   cut: 'roomy' | 'true' | 'snug' | ''
@@ -65,6 +68,7 @@ export function draftOf(table: SizeTable, version: number): TableDraft {
     way: table.way,
     school: table.school ?? '',
     unit,
+    printedIn: table.unit,
     between: table.between ?? '',
     fingers: span(table.rules?.fingers),
     cut: table.rules?.cut ?? '',
@@ -95,6 +99,7 @@ export const freshDraft = (unit: 'in' | 'cm'): TableDraft => ({
   way: 'stock',
   school: '',
   unit,
+  printedIn: unit,
   between: '',
   fingers: '',
   cut: '',
@@ -227,7 +232,7 @@ export function judgeDraft(draft: TableDraft): JudgedDraft {
     family: draft.family,
     way: draft.way,
     ...(draft.school ? { school: draft.school } : {}),
-    unit: draft.unit,
+    unit: draft.unit === 'cm' && draft.printedIn === 'mm' ? 'mm' : draft.unit,
     between: draft.between || null,
     sizes,
     lead: {

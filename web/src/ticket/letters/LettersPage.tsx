@@ -4,11 +4,13 @@ import { Link } from 'react-router'
 import { v7 as uuid } from 'uuid'
 import { useAppSelector } from '../../app/store'
 import { clock, longDay } from '../../app/today'
+import { useOnce } from '../../app/use-once'
 import { Button } from '../../ui/controls/Button'
 import { Picker } from '../../ui/controls/Picker'
 import { Segmented } from '../../ui/controls/Segmented'
 import { TextField } from '../../ui/controls/TextField'
 import { PLACES } from '../../words/measuring'
+import { problemWords } from '../../words/problems'
 import { measureName } from '../../words/stages'
 import { parseEntry } from '../measure/use-entry'
 import { useOpenTicket } from '../TicketFrame'
@@ -84,11 +86,13 @@ function NewLetter() {
   const [wanted, setWanted] = useState('')
   const [remark, setRemark] = useState('')
   const [problem, setProblem] = useState<'letters' | 'number' | null>(null)
-  const keep = (): void => {
+  const [refused, setRefused] = useState<string | null>(null)
+  const once = useOnce()
+  const keep = async (): Promise<boolean> => {
     if (letters.trim() === '') setProblem('letters')
     else if (asWritten.trim() === '') setProblem('number')
     else {
-      void act({
+      const { error } = await act({
         act: 'write-down',
         id: uuid(),
         body: {
@@ -101,22 +105,32 @@ function NewLetter() {
           by: fitter,
         },
       })
+      setRefused(error ? `Not kept. ${problemWords(error)} What you typed stays.` : null)
+      // Cleared once it is known to be kept.
+      if (error) return false
       setLetters('')
       setAsWritten('')
       setRemark('')
       setWanted('')
       setProblem(null)
+      return true
     }
+    return false
   }
   return (
     <form
       className="space-y-3"
       onSubmit={(event) => {
         event.preventDefault()
-        keep()
+        void once(keep)
       }}
     >
       <h2 className="text-[19px] leading-6">A number that came</h2>
+      {refused !== null && (
+        <p role="alert" className="font-semibold text-snag">
+          {refused}
+        </p>
+      )}
       <Segmented
         label="How it came"
         value={came}
@@ -180,7 +194,7 @@ function Waiting({ written }: { written: AsWritten }) {
     if (!read.ok) return setProblem(read.problem)
     const readingId = uuid()
     const at = new Date().toISOString()
-    await act({
+    const kept = await act({
       act: 'read',
       id: readingId,
       body: {
@@ -196,7 +210,9 @@ function Waiting({ written }: { written: AsWritten }) {
         remark: `Came as “${written.letters}”, answered by the sender`.slice(0, 200),
       },
     })
-    await act({ act: 'answer', id: written.id, body: { readingId, at, by: fitter } })
+    if (kept.error) return setProblem(`Not kept. ${problemWords(kept.error)} It stays here.`)
+    const answered = await act({ act: 'answer', id: written.id, body: { readingId, at, by: fitter } })
+    if (answered.error) setProblem(`The reading is kept, its answer is not. ${problemWords(answered.error)}`)
   }
   return (
     <li className="border-b border-rule px-5 py-3">

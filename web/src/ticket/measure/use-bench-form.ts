@@ -39,7 +39,8 @@ export function useExpected(row: TapeRow, oneSide: boolean): FormMeasure | null 
 }
 
 /** Was this reading kept as the dog's own, by the form's question or by a rule's? */
-const keeps = (code: string, suspect: Suspect): boolean => code === suspectCode(suspect) || code.includes(`${suspect.measure}=${Math.round(suspect.readMm)}`)
+export const keeps = (code: string, suspect: Pick<Suspect, 'measure' | 'readMm'>): boolean =>
+  code === suspectCode(suspect) || new RegExp(`\\b${suspect.measure}=${Math.round(suspect.readMm)}(?!\\d)`).test(code)
 
 /** A tape that narrows less than this is not worth a word. */
 const WORTH = 0.04

@@ -22,15 +22,14 @@ export function useDogHistory(): DogHistory {
     const others = tickets?.filter((each) => each.ticket.id !== sheet.ticket.id) ?? []
     const readings = [...others.flatMap((each) => each.readings), ...sheet.readings]
     const on = parseISO(sheet.ticket.createdAt)
+    const factors = new Map<string, number>()
     const earlier = visitsOf(others, rules)
-      .map((visit) => ({
-        body: withOwnError(visit.read, readings),
-        daysBefore: differenceInDays(on, parseISO(visit.on)),
-        weightKg: visit.read.M00?.mm ?? null,
-      }))
-      .filter((visit) => visit.daysBefore > 0)
+      .map((visit) => ({ visit, daysBefore: differenceInDays(on, parseISO(visit.on)) }))
+      .filter(({ daysBefore }) => daysBefore > 0)
+      .slice(-4)
       .reverse()
-      .slice(0, 4)
+      // Only of those that are asked about, and a hand's own error once.
+      .map(({ visit, daysBefore }) => ({ body: withOwnError(visit.read, readings, factors), daysBefore, weightKg: visit.read.M00?.mm ?? null }))
     return { earlier, readings }
   }, [tickets, sheet.ticket.id, sheet.ticket.createdAt, sheet.readings, rules])
 }
