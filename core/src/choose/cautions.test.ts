@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { ageInMonths, cautionsFor, type CautionSubject } from './index.ts'
+import { ageInMonths, cautionKey, cautionsFor, readOf, type CautionSubject } from './index.ts'
 
 const dog = (over: Partial<NonNullable<CautionSubject['dog']>> = {}): NonNullable<CautionSubject['dog']> => ({
   born: '2022-04-01',
@@ -39,6 +39,23 @@ describe('cautionsFor', () => {
     expect(codes({ dog: dog({ breed: 'Pug' }), families: ['H11'] })).toContain('stop:flat-face-no-draught')
     expect(codes({ dog: dog({ breed: 'Pug', flatFace: false }), families: ['H11'] }).some((code) => code.includes('flat'))).toBe(false)
     expect(codes({ dog: dog({ flatFace: true }), families: ['H01'], activities: ['stroll'] })).toContain('caution:flat-face-y-low')
+  })
+
+  it('C02: a second wrong harness has a stop of its own, and overruling one leaves the other', () => {
+    const all = cautionsFor({ dog: dog(), activities: ['sled-team'], families: ['H01', 'H10'], on: '2026-10-05' })
+    const stops = all.filter((each) => each.code === 'not-for-draught')
+    expect(stops.map((each) => each.facts.family)).toEqual(['H01', 'H10'])
+    const [first, second] = stops
+    if (!first || !second) throw new Error('two stops')
+    const word = (code: string) => ({ id: 'a', kind: 'stop', code, text: 'x', reason: 'short pull', at: '', by: '' }) as const
+    expect(readOf(first, all, [word(cautionKey(first))])).toBeDefined()
+    expect(readOf(second, all, [word(cautionKey(first))])).toBeUndefined()
+    expect(readOf(second, all, [word(cautionKey(second))])).toBeDefined()
+    // A word of before, under the bare code, was about the one stop there was.
+    expect(readOf(first, all, [word('not-for-draught')])).toBeDefined()
+    expect(readOf(second, all, [word('not-for-draught')])).toBeUndefined()
+    // A word taken back no longer counts.
+    expect(readOf(first, all, [{ ...word(cautionKey(first)), struck: { why: '', at: '', by: '' } }])).toBeUndefined()
   })
 
   it('keeps gear to its work', () => {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Observation } from '../model/index.ts'
-import { checkById, checksFor, judgeAnswer, presentSymptoms, roundVerdict, symptoms, symptomsFor, type Check } from './index.ts'
+import { checkById, checksFor, FITTERS_WORD, judgeAnswer, presentSymptoms, roundVerdict, symptoms, symptomsFor, type Check } from './index.ts'
 
 const check = (id: string): Check => {
   const found = checkById(id)
@@ -53,6 +53,18 @@ describe('judgeAnswer', () => {
 })
 
 describe('roundVerdict', () => {
+  it('C10: a kind without checks of its own ends with the fitter’s word, which never speaks over checks that failed', () => {
+    const word = (grade: Observation['grade'], id = '01900000-0000-7000-8000-0000000000f1'): Observation => ({ id, check: FITTERS_WORD, state: 'slack', grade, asTyped: '', mm: null, fingers: null, at: '2026-10-05T09:00:00Z', by: 'Ylva' }) // prettier-ignore
+    for (const family of ['C1', 'B2', 'K1'] as const) {
+      expect(roundVerdict(family, { observations: [], symptoms: [] }).grade).toBe('none')
+      expect(roundVerdict(family, { observations: [word('holds')], symptoms: [] })).toMatchObject({ grade: 'holds', word: { by: 'Ylva' } })
+      expect(roundVerdict(family, { observations: [word('holds'), word('fails', 'b')], symptoms: [] }).grade).toBe('fails')
+      expect(roundVerdict(family, { observations: [{ ...word('holds'), struck: { why: '', at: '', by: '' } }], symptoms: [] }).grade).toBe('none')
+    }
+    // A kind with checks of its own holds by them alone.
+    expect(roundVerdict('H11', { observations: [word('holds')], symptoms: [] })).toMatchObject({ grade: 'none', word: null })
+  })
+
   const whole = () => checksFor('H11').flatMap((each) => each.states.map((state) => seen(each.id, state, 'holds')))
 
   it('holds only when every check in every state was seen to hold', () => {

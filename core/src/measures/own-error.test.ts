@@ -43,6 +43,12 @@ describe('ownErrorFactor', () => {
     expect(ownErrorFactor([a, b], 'Ylva')).toBeCloseTo(Math.sqrt((8 + squares) / 9), 9)
   })
 
+  it('C06 takes no hitch and no fingers for a tape laid twice', () => {
+    const hitches = [reading('M48', 450), reading('M48', 2200), reading('M49', 1), reading('M49', 3)]
+    expect(ownErrorFactor(hitches, 'Ylva')).toBe(1)
+    expect(ownErrorFactor([...pairs(5, 0), ...hitches], 'Ylva')).toBe(ownErrorFactor(pairs(5, 0), 'Ylva'))
+  })
+
   it('leaves out what was struck', () => {
     const wild = pairs(3, 90).map((each) => ({ ...each, struck: { why: 'slip', at: each.takenAt, by: 'Ylva' } }))
     expect(ownErrorFactor(wild, 'Ylva')).toBe(1)
@@ -56,6 +62,16 @@ it('withOwnError widens the values of the hand that took them', () => {
   expect(own.M07?.sigmaMm).toBeGreaterThan(6)
   expect(own.M01?.sigmaMm).toBe(5)
   expect(withOwnError(body, [])).toEqual(body)
+})
+
+it('A16 withOwnError works a hand out once for all the bodies it is given', () => {
+  const factors = new Map<string, number>()
+  const readings = pairs(6, 60)
+  const body = { M07: { mm: 700, sigmaMm: 5 } }
+  const first = withOwnError(body, readings, factors)
+  expect([...factors.keys()]).toEqual(['Ylva'])
+  // Known already: the readings are not gone through again.
+  expect(withOwnError(body, [reading('M07', 700)], factors)).toEqual(first)
 })
 
 it('visitsOf gathers days, each with what was known by then', () => {

@@ -68,3 +68,22 @@ describe('the device’s shelves of the first version', () => {
     expect([await db.count('unread'), await db.getAllKeys('kept')]).toEqual([1, ['/dogs']])
   })
 })
+
+describe('A30: a connection to the shelves that was closed', () => {
+  it('gives way to a newer page, says so while it cannot be opened, and is opened anew when it can', async () => {
+    const first = await deviceStore()
+    await first.put('kept', { path: '/a', data: 1 } as never, '/a')
+    // A newer page asks for the shelves: this one gives way.
+    const newer = await openDB('merry-tailor', 99)
+    newer.close()
+    await new Promise((done) => setTimeout(done, 20))
+    expect(() => first.transaction('kept')).toThrow()
+    // The newest shape there is now is not ours: what keeps nothing says so, and does not hang.
+    await expect(deviceStore()).rejects.toThrow()
+    await new Promise((done) => (indexedDB.deleteDatabase('merry-tailor').onsuccess = done))
+    const again = await deviceStore()
+    await again.put('kept', { path: '/b', data: 2 } as never, '/b')
+    expect(await again.getAllKeys('kept')).toEqual(['/b'])
+    again.close()
+  })
+})

@@ -33,6 +33,17 @@ describe('numbers as written', () => {
     expect(testShop().sent[0]?.body).toMatchObject({ letters: 'length', asWritten: '34 or 35', came: 'mail', wanted: null, by: 'Ylva' })
   })
 
+  it('C18 stay where they were typed until they are known to be kept', async () => {
+    testShop().answers['PUT'] = () => Response.json({ code: 'bad-input', detail: 'No.', issues: [] }, { status: 400 })
+    renderStage(aTicket(), 'letters', <LettersPage />)
+    fireEvent.change(await screen.findByLabelText('Their letter or word'), { target: { value: 'length' } })
+    fireEvent.change(screen.getByLabelText('The number, as written'), { target: { value: '34 or 35' } })
+    fireEvent.click(screen.getByRole('button', { name: 'Keep as written' }))
+    expect((await screen.findByText(/^Not kept\./)).textContent).toContain('What you typed stays.')
+    expect((screen.getByLabelText('Their letter or word') as HTMLInputElement).value).toBe('length')
+    expect((screen.getByLabelText('The number, as written') as HTMLInputElement).value).toBe('34 or 35')
+  })
+
   it('become a reading when the sender answers, with where it came from', async () => {
     renderStage(aTicket({ asWritten: [written('B', '36')] }), 'letters', <LettersPage />)
     fireEvent.click(await screen.findByRole('button', { name: 'They answered' }))

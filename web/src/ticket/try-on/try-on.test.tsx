@@ -6,7 +6,7 @@ import { TryOnStage } from './TryOnStage'
 
 withTestShop()
 
-const withRound = (over: Partial<TryOn> = {}, family: 'H01' | 'H11' = 'H01') => {
+const withRound = (over: Partial<TryOn> = {}, family: 'H01' | 'H11' | 'C1' = 'H01') => {
   const item = anItem({ family })
   const round: TryOn = {
     id: nextId(),
@@ -55,6 +55,15 @@ describe('Try on', () => {
     type('0')
     await waitFor(() => expect(sent('/observations/').at(-1)).toMatchObject({ grade: 'fails', fingers: 0, asTyped: '0' }))
     await waitFor(() => expect(within(check).getByRole('button', { name: 'Doesn’t hold' }).getAttribute('aria-pressed')).toBe('true'))
+  })
+
+  it('C10 lets a coat end by the fitter’s word, shown as his, and a walking harness only by its checks', async () => {
+    renderStage(withRound({}, 'C1'), 'try-on', <TryOnStage />)
+    const word = await screen.findByRole('group', { name: 'Your word' })
+    fireEvent.click(within(word).getByRole('button', { name: 'Holds' }))
+    await waitFor(() => expect(sent('/observations/')[0]).toMatchObject({ check: 'fitters-word', grade: 'holds' }))
+    await waitFor(() => expect(within(word).getByRole('button', { name: 'Holds' }).getAttribute('aria-pressed')).toBe('true'))
+    expect(screen.getByRole('region', { name: 'Your word on the whole' }).textContent).toContain('not as checks seen')
   })
 
   it('asks each state for itself: slack says nothing about a pulling harness', async () => {
