@@ -77,26 +77,27 @@ console.log(
 )
 
 const app = await buildApp({ database: ':memory:' })
-const headers = { host: 'localhost', 'content-type': 'application/json' }
-const book = async (): Promise<string> => (await app.inject({ url: '/api/book', headers })).body
-await app.inject({ method: 'PUT', url: `/api/body-sheets/${aSheet().dog.id}?ownerId=01900000-0000-7000-8000-0000000000aa`, payload: sheet, headers })
-const whole = await book()
+const json = { host: 'localhost', 'content-type': 'application/json' }
+const lines = { host: 'localhost', 'content-type': 'application/x-ndjson' }
+const copy = async (): Promise<string> => (await app.inject({ url: '/api/book', headers: json })).body
+/** The records of a book: its first line tells when the copy was made. */
+const records = (book: string): string => book.slice(book.indexOf('\n'), book.lastIndexOf('\n', book.length - 2))
+const sheetUrl = `/api/body-sheets/${aSheet().dog.id}?ownerId=01900000-0000-7000-8000-0000000000aa`
+await app.inject({ method: 'PUT', url: sheetUrl, payload: sheet, headers: json })
+const whole = await copy()
 let refused = 0
 let taken = 0
 for (let i = 0; i < 1500; i++) {
-  const before = await book()
-  const [url, payload] =
-    i % 2
-      ? ([`/api/body-sheets/${aSheet().dog.id}?ownerId=01900000-0000-7000-8000-0000000000aa`, mutated(sheet)] as const)
-      : (['/api/book?replace=yes', mutated(whole)] as const)
+  const before = records(await copy())
+  const [url, payload, headers] = i % 2 ? ([sheetUrl, mutated(sheet), json] as const) : (['/api/book?replace=yes', mutated(whole), lines] as const)
   const { statusCode } = await app.inject({ method: 'PUT', url, payload, headers })
   if (statusCode >= 500) throw new Error(`${url} answered ${statusCode} to a hurt file`)
   if (statusCode >= 400) {
     refused += 1
-    if ((await book()) !== before) throw new Error(`${url} refused a file and kept a part of it`)
+    if (records(await copy()) !== before) throw new Error(`${url} refused a file and kept a part of it`)
   } else {
     taken += 1
-    await app.inject({ method: 'PUT', url: '/api/book?replace=yes', payload: whole, headers })
+    await app.inject({ method: 'PUT', url: '/api/book?replace=yes', payload: whole, headers: lines })
   }
 }
 await app.close()

@@ -22,7 +22,6 @@ const replace = z.object({ replace: z.enum(['yes', 'no']).default('no') })
 const OLD_COPY_LIMIT = 256 * 1024 * 1024
 const HEAD_LIMIT = 64 * 1024
 
-/** What is asked before a copy is brought back: what it is, and what here it would take away. */
 const LINES = 'application/x-ndjson'
 
 /** The whole book, out and in, and the copies in the drawer. */
