@@ -69,7 +69,7 @@ test('from an empty ticket to a printed docket, by mouse', async ({ page }) => {
     .click()
   await expect(page.getByRole('heading', { level: 1 })).toContainText('on Wimbrel')
   await expect(page.getByText('Predicted. Nothing seen on the dog yet.')).toBeVisible()
-  await page.getByRole('button', { name: 'Heron', exact: true }).click()
+  await page.getByRole('button', { name: /^Heron/ }).click()
   await page.getByRole('button', { name: /Try Heron/ }).click()
   await expect(page.getByRole('alert')).toContainText('Say why')
   await page.getByRole('button', { name: /^Gull/ }).click()
