@@ -73,7 +73,7 @@ async function bringUp(transaction: IDBPTransaction<Shelves, ('outbox' | 'refuse
   }
   const kept = transaction.objectStore('kept')
   for (const path of await kept.getAllKeys()) {
-    const copy = keptOfBefore(path, (await kept.get(path)))
+    const copy = keptOfBefore(path, await kept.get(path))
     if (copy) await kept.put(copy, path)
     else await kept.delete(path)
   }

@@ -241,11 +241,13 @@ class Outbox {
       this.#again = true
       return this.#draining
     }
+    // Asked anew each time: a write may come while another is sent.
+    const more = (): boolean => this.#again && this.#reached
     const draining = this.#locked(async () => {
       do {
         this.#again = false
         await this.#sendAll()
-      } while (this.#again && this.#reached)
+      } while (more())
     }).finally(() => {
       if (this.#draining !== draining) return
       this.#draining = null

@@ -87,7 +87,7 @@ function Decision({ write, said, held }: { write: RefusedWrite; said: string; he
       body: {
         changes: changes.map((change) => ({
           ...change,
-          from: (conflicts.find((each) => each.field === change.field)?.theirs ?? change.from),
+          from: conflicts.find((each) => each.field === change.field)?.theirs ?? change.from,
         })),
       },
     }

@@ -113,7 +113,7 @@ function Kept() {
     <div className="hidden items-center gap-2 pr-4 pl-3.5 md:flex">
       <p
         aria-live="polite"
-        className={`hidden text-[13.5px] leading-[17px] lg:block ${saving.waiting > 0 || !saving.reached || saving.cannotKeep !== null ? 'w-[74px]' : 'w-[44px]'} ${saving.failure || saving.cannotKeep !== null || saving.waiting > 0 ? 'font-bold text-tape' : 'text-cloth-mute'}`}
+        className={`hidden text-[13.5px] leading-[17px] lg:block ${saving.waiting > 0 || !saving.reached || saving.cannotKeep !== null ? 'w-[96px]' : 'w-[44px]'} ${saving.failure || saving.cannotKeep !== null || saving.waiting > 0 ? 'font-bold text-tape' : 'text-cloth-mute'}`}
       >
         {saving.cannotKeep !== null
           ? 'Keeps nothing here'

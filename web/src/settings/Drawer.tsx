@@ -36,7 +36,7 @@ export function Drawer({ onBack }: { onBack: () => void }) {
         <>
           <p className="text-mute">
             Made every night by itself and before anything that changes all; checked; kept for 7 days, 4 weeks and 12 months
-            {data ? `, in ${data.folder}` : ''}. A stick or a folder another computer keeps in step is a safer place: name it below.
+            {data ? `, in ${data.folder}` : ''}. A stick or a folder another computer keeps in step is a safer place: name it under Folder for copies.
           </p>
           {data?.failure && (
             <p role="alert" className="mt-2 border-l-[5px] border-snag bg-snag-bg px-3 py-2">

@@ -172,6 +172,18 @@ export function SettingsPage() {
             }}
           />
           <Views views={shop.views} onTake={(views) => void agreed('views', views)} />
+          <SavedField
+            label="The shop’s time zone"
+            hint="By its name, as Europe/Oslo; empty: the server’s own. Days begin and end by it."
+            value={shop.timeZone}
+            onSave={(typed) => saveText('timeZone', typed)}
+          />
+          <SavedField
+            label="Folder for copies"
+            hint="On the server’s computer: a stick, or a folder that is kept in step elsewhere. Empty: beside the book."
+            value={shop.copyFolder}
+            onSave={(typed) => saveText('copyFolder', typed)}
+          />
           <h2 className="border-t-2 border-ink pt-3 text-[19px] leading-6">This device</h2>
           <Line label="Unit here">
             <Segmented
@@ -207,18 +219,6 @@ export function SettingsPage() {
             />
           </Line>
           <SwitchBox label="Voice when measuring alone" checked={settings.voice} onChange={(voice) => set({ voice })} className="w-full" />
-          <SavedField
-            label="The shop’s time zone"
-            hint="By its name, as Europe/Oslo; empty: the server’s own. Days begin and end by it."
-            value={shop.timeZone}
-            onSave={(typed) => saveText('timeZone', typed)}
-          />
-          <SavedField
-            label="Folder for copies"
-            hint="On the server’s computer: a stick, or a folder that is kept in step elsewhere. Empty: beside the book."
-            value={shop.copyFolder}
-            onSave={(typed) => saveText('copyFolder', typed)}
-          />
           <Drawer onBack={afterBringingBack} />
           <WholeBook onBack={afterBringingBack} />
         </section>

@@ -40,8 +40,8 @@ describe('numbers as written', () => {
     fireEvent.change(screen.getByLabelText('The number, as written'), { target: { value: '34 or 35' } })
     fireEvent.click(screen.getByRole('button', { name: 'Keep as written' }))
     expect((await screen.findByText(/^Not kept\./)).textContent).toContain('What you typed stays.')
-    expect((screen.getByLabelText('Their letter or word') as HTMLInputElement).value).toBe('length')
-    expect((screen.getByLabelText('The number, as written') as HTMLInputElement).value).toBe('34 or 35')
+    expect(screen.getByLabelText<HTMLInputElement>('Their letter or word').value).toBe('length')
+    expect(screen.getByLabelText<HTMLInputElement>('The number, as written').value).toBe('34 or 35')
   })
 
   it('become a reading when the sender answers, with where it came from', async () => {

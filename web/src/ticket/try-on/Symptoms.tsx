@@ -24,6 +24,8 @@ export function Symptoms({ family, round }: { family: FamilyId; round: TryOn }) 
   const present = presentSymptoms(round.symptoms)
   const [all, setAll] = useState(false)
   const list = symptomsFor(family, hinted)
+  // A kind whose symptoms are not known has nothing to tick.
+  if (list.length === 0) return null
   const shown = all ? list : list.filter((symptom) => hinted.includes(symptom.id) || present.some((note) => note.symptom === symptom.id))
   return (
     <aside
@@ -32,9 +34,7 @@ export function Symptoms({ family, round }: { family: FamilyId; round: TryOn }) 
     >
       <h2 className="border-b-2 border-ink px-[18px] py-2 text-[19px] leading-6">What you see, what to do</h2>
       {shown.length === 0 && (
-        <p className="px-[18px] pt-3 text-mute">
-          {all ? 'None known for this family.' : 'Nothing failing points here yet. Tick what you see; the remedies come in the order to try them.'}
-        </p>
+        <p className="px-[18px] pt-3 text-mute">Nothing failing points here yet. Tick what you see; the remedies come in the order to try them.</p>
       )}
       <ul>
         {shown.map((symptom) => (

@@ -77,7 +77,7 @@ export function TryOnStage() {
         </ol>
         <NewRound key={item.id} item={item} onMade={setRoundId} />
       </section>
-      <section aria-label="Checks" className="flex min-h-0 flex-col">
+      <section aria-label="Checks" className="flex min-h-0 flex-col bench:last:col-span-2">
         <header className="flex shrink-0 flex-wrap items-center gap-x-5 gap-y-2 border-y-2 border-ink bg-bench px-5 py-2.5 lg:border-t-0">
           <div className="min-w-0 flex-1 max-phone:basis-full">
             <h1 className="text-[26px] leading-[32px]">{round ? `${round.label} on ${name}` : 'Put a size on'}</h1>
@@ -87,23 +87,27 @@ export function TryOnStage() {
                 <span className="text-mute">
                   {verdict.word
                     ? `${verdict.word.by || 'The fitter'}’s word, ${clock(verdict.word.at)}`
-                    : `${verdict.seen} of ${verdict.wanted} seen, since ${clock(round.at)}`}
+                    : checks.length > 0
+                      ? `${verdict.seen} of ${verdict.wanted} seen, since ${clock(round.at)}`
+                      : `on since ${clock(round.at)}`}
                 </span>
               </p>
             )}
           </div>
-          <div className="flex items-center gap-2">
-            <Segmented
-              label="State"
-              value={state}
-              options={STATES.map((each) => ({
-                ...each,
-                label: round ? `${each.label} ${answered(each.value)}/${checks.filter((check) => check.states.includes(each.value)).length}` : each.label,
-              }))}
-              onChange={setState}
-            />
-            <KeyCap>P</KeyCap>
-          </div>
+          {checks.length > 0 && (
+            <div className="flex items-center gap-2">
+              <Segmented
+                label="State"
+                value={state}
+                options={STATES.map((each) => ({
+                  ...each,
+                  label: round ? `${each.label} ${answered(each.value)}/${checks.filter((check) => check.states.includes(each.value)).length}` : each.label,
+                }))}
+                onChange={setState}
+              />
+              <KeyCap>P</KeyCap>
+            </div>
+          )}
         </header>
         {round ? (
           <div className="quiet-scroll min-h-0 flex-1 bg-panel">
@@ -112,10 +116,12 @@ export function TryOnStage() {
                 Slack, a pulling harness ends anywhere from mid-back to tail: no verdict on its length here.
               </p>
             )}
-            {state === 'pulling' && (
+            {checks.length > 0 && state === 'pulling' && (
               <p className="border-b border-rule bg-bench px-5 py-2">Pull the end straight back by hand, firmly, so that it lies as in work.</p>
             )}
-            {state === 'moving' && <p className="border-b border-rule bg-bench px-5 py-2">Swing the foreleg by hand, then let the dog walk a few steps.</p>}
+            {checks.length > 0 && state === 'moving' && (
+              <p className="border-b border-rule bg-bench px-5 py-2">Swing the foreleg by hand, then let the dog walk a few steps.</p>
+            )}
             <ul>
               {shown.map((check) => (
                 <CheckRow
