@@ -130,6 +130,27 @@ describe('the outbox', () => {
     expect([await shelf(), outbox.state.refused]).toEqual([[], []])
   })
 
+  it('C19 a refused write that cannot be put in line again stays where it was', async () => {
+    const ticket = await openTicket()
+    const gone = nextId()
+    const back = away()
+    await read(gone, 690)
+    back()
+    outbox.reached(true)
+    await outbox.drain()
+    const { seq, request } = outbox.state.refused[0]!
+    const full = vi.spyOn(IDBObjectStore.prototype, 'put').mockImplementationOnce(() => {
+      throw new DOMException('No room.', 'QuotaExceededError')
+    })
+    await expect(outbox.decide(seq, request)).rejects.toThrow('No room.')
+    full.mockRestore()
+    expect(await (await deviceStore()).getAll('refused')).toHaveLength(1)
+    // With room again it goes where it can be.
+    await outbox.decide(seq, { ...request, url: request.url.replace(gone, ticket) })
+    expect((await onServer(ticket)).readings).toMatchObject([{ mm: 690 }])
+    expect([await shelf(), await (await deviceStore()).getAll('refused')]).toEqual([[], []])
+  })
+
   it('lets a refused write go with what can never be without it', async () => {
     const gone = nextId()
     const back = away()

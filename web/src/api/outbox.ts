@@ -386,9 +386,10 @@ class Outbox {
     const write = await refused.get(seq)
     if (write) {
       const { problem: _, ...plain } = write
-      await refused.delete(seq)
+      // Put where it goes before it is taken from where it was: a full disk in between leaves it there.
       if (again) await outbox.put({ ...plain, id: uuid(), request: again })
-      else {
+      await refused.delete(seq)
+      if (!again) {
         const waiting = (await outbox.getAll()) as WaitingWrite[]
         for (const [held] of heldBack(waiting, [write])) if (this.#isLost(waiting, write, held)) await outbox.delete(held)
       }

@@ -1,3 +1,4 @@
+import { useState } from 'react'
 import { measures, type Act, type Change, type NewReading } from '@merry-tailor/core'
 import { formatLength } from '@merry-tailor/core'
 import type { RefusedWrite, WriteRequest } from '../api/kept'
@@ -78,7 +79,14 @@ export function Refused() {
 
 function Decision({ write, said, held }: { write: RefusedWrite; said: string; held: number }) {
   const conflicts = write.problem.conflicts ?? []
-  const drop = (): void => void outbox.decide(write.seq, null)
+  const [stuck, setStuck] = useState(false)
+  const decide = (again: WriteRequest | null): void => void outbox.decide(write.seq, again).catch(() => setStuck(true))
+  const drop = (): void => decide(null)
+  const full = stuck && (
+    <span role="alert" className="block font-semibold text-snag">
+      This device could not put it in line. It stays here; make room on the device and press once more.
+    </span>
+  )
   if (conflicts.length > 0) {
     const { changes } = write.request.body as { changes: Change[] }
     /** Ours once more, now against the value that is there. */
@@ -101,9 +109,10 @@ function Decision({ write, said, held }: { write: RefusedWrite; said: string; he
             </span>
           ))}
           <HeldBack held={held} />
+          {full}
         </p>
         <span className="flex gap-2">
-          <Button onClick={() => void outbox.decide(write.seq, mine)}>Keep mine</Button>
+          <Button onClick={() => decide(mine)}>Keep mine</Button>
           <Button tone="quiet" onClick={drop}>
             Take theirs
           </Button>
@@ -116,9 +125,10 @@ function Decision({ write, said, held }: { write: RefusedWrite; said: string; he
       <p>
         <b>{said}</b>: {write.problem.detail ?? write.problem.title ?? 'the server refused it.'}
         <HeldBack held={held} />
+        {full}
       </p>
       <span className="flex gap-2">
-        <Button onClick={() => void outbox.decide(write.seq, write.request)}>Send again</Button>
+        <Button onClick={() => decide(write.request)}>Send again</Button>
         <Button tone="quiet" onClick={drop}>
           Let it go
         </Button>

@@ -40,6 +40,18 @@ describe('Today', () => {
     expect(within(screen.getByRole('region', { name: 'Waiting' })).getByRole('link', { name: /Marlin/ }).textContent).toContain('arness neck')
   })
 
+  it('A31 draws what is seen, however many are open, and the rest as it comes into sight', async () => {
+    testShop().tickets = Array.from({ length: 90 }, (_, i) => ticketOf(`Dog ${i}`, 200 + i, null))
+    show()
+    const rows = () => screen.getAllByRole('link', { name: /^Dog \d+/ }).length
+    const more = await screen.findByRole('button', { name: '50 more tickets' })
+    expect(rows()).toBe(40)
+    fireEvent.click(more)
+    fireEvent.click(await screen.findByRole('button', { name: '10 more tickets' }))
+    await waitFor(() => expect(rows()).toBe(90))
+    expect(screen.queryByRole('button', { name: /more tickets/ })).toBeNull()
+  })
+
   it('opens the ticket due today with Enter, another after the arrow', async () => {
     const router = show()
     await screen.findByText('Dulse')
