@@ -5,13 +5,18 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { v7 as uuid } from 'uuid'
 import { buildApp } from '../server/src/app.ts'
+import { DayBoard } from '../server/src/db/day.ts'
+import { addReading } from '../server/src/db/readings.ts'
+import { remindersOn } from '../server/src/db/reminders.ts'
 import { find } from '../server/src/db/search.ts'
+import { addTicket } from '../server/src/db/tickets.ts'
 import { openDatabase } from '../server/src/db/open.ts'
 import { line, median, timed } from './sample.ts'
 
 /*
  * What the server costs beside the bare things it is made of, side by side in one run: a reading beside a bare route and
- * a bare durable insert; a dog of years beside a dog of one visit; a search over 50,000 dogs beside one indexed query.
+ * a bare durable insert; a dog of years beside a dog of one visit; who is to be
+ * measured again and Today in a book ten times as large; a search over 50,000 dogs beside one indexed query.
  */
 const folder = mkdtempSync(join(tmpdir(), 'merry-bench-'))
 const at = new Date().toISOString()
@@ -54,6 +59,49 @@ const open = (dog: string) => timed(120, () => app.inject({ url: `/api/dogs/${do
 const [openMany, openFew] = [median(await open(many)), median(await open(few))]
 line('a dog with 2,000 readings opened', openMany, 'a dog with 20 readings opened', openFew)
 await app.close()
+
+// Who is to be measured again, and Today: a book ten times as large.
+async function bookOf(dogs: number, open: number): Promise<{ reminders: number; cold: number; warm: number }> {
+  const file = join(folder, `book-${dogs}.sqlite`)
+  const book = openDatabase(file)
+  book.transaction(() => {
+    const dog = book.prepare('INSERT INTO dogs (id, name, breed, created_at) VALUES (?, ?, ?, ?)')
+    for (let d = 0; d < dogs; d++) {
+      const id = uuid()
+      dog.run(id, `Dog ${d}`, 'Siberian Husky', at)
+      for (let visit = 0; visit < 10; visit++) {
+        const day = new Date(Date.parse(at) - (visit * 40 + (d % 30)) * 86_400_000).toISOString()
+        const isOpen = visit === 0 && d < open
+        const id2 = uuid()
+        addTicket(book, id2, { dogId: id, ownerId: null, kind: 'real', at: day, by: '' })
+        for (const [i, measure] of ['M01', 'M07', 'M14'].entries())
+          addReading(book, id2, uuid(), {
+            measure,
+            mm: 500 + i * 60 + visit,
+            side: 'both',
+            asTyped: '1',
+            unit: 'mm',
+            method: 'tape',
+            takenAt: day,
+            by: 'Bench',
+          })
+        if (!isOpen) book.prepare("UPDATE tickets SET state = 'closed', closed_at = ? WHERE id = ?").run(day, id2)
+      }
+    }
+  })()
+  const on = at.slice(0, 10)
+  const reminders = median(await timed(20, () => Promise.resolve(remindersOn(book, on))))
+  const cold = median(await timed(5, () => new DayBoard(book).of(on)))
+  const board = new DayBoard(book)
+  await board.of(on)
+  const warm = median(await timed(20, () => board.of(on)))
+  book.close()
+  return { reminders, cold, warm }
+}
+const [small, large] = [await bookOf(200, 50), await bookOf(2000, 500)]
+line('reminders of 2,000 dogs with 10 visits each', large.reminders, 'of 200', small.reminders, '   (aim: at most 12)')
+line('Today with 500 open tickets, none worked out yet', large.cold, 'with 50', small.cold)
+line('Today with 500 open tickets, as it is asked again', large.warm, 'none worked out yet', large.cold)
 
 // A search over 50,000 dogs.
 const db = openDatabase(join(folder, 'large.sqlite'))

@@ -95,6 +95,23 @@ describe('edits of fields', () => {
   })
 })
 
+describe('the list of size tables', () => {
+  it('has no body for whoever holds it already, until a version is added', async () => {
+    await send(app, 'PUT', '/api/size-tables/held/1', sizeTable({ id: 'held' }))
+    const ask = (tag: string) => app.inject({ url: '/api/size-tables', headers: { host: 'localhost', ...(tag ? { 'if-none-match': tag } : {}) } })
+    const first = await ask('')
+    const tag = String(first.headers['etag'])
+    expect(first.json<{ id: string }[]>().some((table) => table.id === 'held')).toBe(true)
+    const again = await ask(tag)
+    expect([again.statusCode, again.body, again.headers['etag']]).toEqual([304, '', tag])
+    expect(again.headers['merry-book']).toBe(first.headers['merry-book'])
+    await send(app, 'PUT', '/api/size-tables/held/2', sizeTable({ id: 'held', version: 2 }))
+    const newer = await ask(tag)
+    expect(newer.statusCode).toBe(200)
+    expect(newer.headers['etag']).not.toBe(tag)
+  })
+})
+
 describe('the work after measuring', () => {
   it('keeps items, choices, rounds, answers, symptoms and acknowledgements', async () => {
     const ticket = await openTicket(app)

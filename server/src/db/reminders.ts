@@ -21,7 +21,7 @@ const MOST_DOGS = 2000
 
 /** The dogs measured last, each with its newest reading: the rest is asked for these at once, not for each alone. */
 const DOGS = `SELECT dogs.*, max(readings.taken_at) AS measured_at, max(readings.on_day) AS measured_on
-  FROM dogs JOIN tickets ON tickets.dog_id = dogs.id JOIN readings ON readings.ticket_id = tickets.id
+  FROM dogs CROSS JOIN tickets ON tickets.dog_id = dogs.id CROSS JOIN readings ON readings.ticket_id = tickets.id
   GROUP BY dogs.id ORDER BY measured_at DESC LIMIT ?`
 const OF_DOGS = 'IN (SELECT value FROM json_each(?))'
 

@@ -9,6 +9,8 @@ const read = (row: Row): SizeTable => recordOf(resources.sizeTables, row).docume
 /** Every version of every table, newest version first: tickets keep the version they were judged by. */
 export const listSizeTables = (db: Db): SizeTable[] => db.prepare<[], Row>('SELECT * FROM size_tables ORDER BY id, version DESC').all().map(read)
 
+export const countSizeTables = (db: Db): number => db.prepare<[], { n: number }>('SELECT count(*) AS n FROM size_tables').get()?.n ?? 0
+
 /** The newest version of each table. */
 export const newestSizeTables = (db: Db): SizeTable[] => newestTables(listSizeTables(db))
 
