@@ -49,6 +49,8 @@ export function openDatabase(file: string, folder: string = FOLDER, beforeMigrat
   // Whoever holds the lock holds it briefly; a request that must wait longer lets others through and tries again.
   db.pragma(`busy_timeout = ${BUSY_MS}`)
   migrate(db, known, folder === FOLDER ? WITH_CODE : {}, beforeMigration)
+  // A shop of years stays in memory while it is read, KiB.
+  db.pragma('cache_size = -32000')
   db.pragma('foreign_keys = ON')
   keepStatements(db)
   return db
