@@ -10,7 +10,7 @@ import { whichStay } from './copies/which-stay.ts'
 import { isDue } from './copies/nightly.ts'
 import { openDatabase } from './db/open.ts'
 import { markOpen, openElsewhere } from './one-at-a-time.ts'
-import { AT, nextId, openTestShop, openTicket, reading, round, send, sizeChoice, sizeTable } from './test/shop.ts'
+import { AT, nextId, openTestShop, openTicket, piece, reading, round, send, sizeChoice, sizeTable } from './test/shop.ts'
 
 const LINES = { 'content-type': 'application/x-ndjson' }
 /** As little of a JPEG as makes one. */
@@ -50,21 +50,7 @@ beforeAll(async () => {
     by: '',
   })
   await send(app, 'PUT', `${base}/hitches/${nextId()}`, { where: 'sled', heightMm: 200, lineMm: 3000, family: null, at: AT, by: '' })
-  await send(app, 'PUT', `/api/pieces/${nextId()}`, {
-    tag: 'Peg',
-    family: 'H01',
-    maker: '',
-    label: '',
-    tableId: null,
-    flat: { M07: [600, 700] },
-    sliders: '',
-    home: 'shop',
-    holder: '',
-    wearerId: dog,
-    state: 'good',
-    wear: '',
-    at: AT,
-  })
+  await send(app, 'PUT', `/api/pieces/${nextId()}`, piece({ flat: { M07: [600, 700] }, wearerId: dog }))
 })
 afterAll(() => close())
 
@@ -105,21 +91,7 @@ describe('a copy of the book', () => {
 
   it('C07 is not brought back over a shop that has gear only, unless that is said', async () => {
     const other = await openTestShop()
-    await send(other.app, 'PUT', `/api/pieces/${nextId()}`, {
-      tag: 'Peg',
-      family: 'H01',
-      maker: '',
-      label: '',
-      tableId: null,
-      flat: {},
-      sliders: '',
-      home: 'shop',
-      holder: '',
-      wearerId: null,
-      state: 'good',
-      wear: '',
-      at: AT,
-    })
+    await send(other.app, 'PUT', `/api/pieces/${nextId()}`, piece())
     expect((await bring(other.app, await copyOf(app), 'no')).body).toMatchObject({ code: 'shop-not-empty' })
     expect((await send(other.app, 'GET', '/api/pieces')).body).toHaveLength(1)
     await other.close()

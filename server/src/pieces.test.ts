@@ -1,6 +1,6 @@
 import type { FastifyInstance } from 'fastify'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
-import { AT, nextId, openTestShop, send } from './test/shop.ts'
+import { nextId, openTestShop, piece as aPiece, send } from './test/shop.ts'
 
 let app: FastifyInstance
 let close: () => Promise<void>
@@ -9,21 +9,7 @@ beforeEach(async () => {
 })
 afterEach(() => close())
 
-const piece = {
-  tag: 'Peg 1',
-  family: 'H24',
-  maker: 'Test',
-  label: 'M',
-  tableId: null,
-  flat: { M07: [600, 700] },
-  sliders: '',
-  home: 'shop',
-  holder: '',
-  wearerId: null,
-  state: 'good',
-  wear: '',
-  at: AT,
-}
+const piece = aPiece({ tag: 'Peg 1', family: 'H24', maker: 'Test', label: 'M', flat: { M07: [600, 700] } })
 const change = (id: string, field: string, from: unknown, to: unknown) => send(app, 'PATCH', `/api/pieces/${id}`, { changes: [{ field, from, to }] })
 
 describe('pieces', () => {

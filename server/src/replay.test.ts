@@ -1,4 +1,4 @@
-import { applyAct, bodyOf, didAct, NO_HISTORY, redo, undo, type Act, type History, type TicketSheet } from '@merry-tailor/core'
+import { addressOf, applyAct, bodyOf, didAct, NO_HISTORY, redo, undo, type Act, type History, type TicketSheet } from '@merry-tailor/core'
 import type { FastifyInstance } from 'fastify'
 import fc from 'fast-check'
 import { afterAll, beforeAll, expect, it } from 'vitest'
@@ -71,15 +71,6 @@ function actsOf(list: readonly Command[]): Act[] {
   return acts
 }
 
-const request = (ticket: string, act: Act): [string, unknown] => {
-  const base = `/api/tickets/${ticket}`
-  if (act.act === 'read') return [`${base}/readings/${act.id}`, act.body]
-  if (act.act === 'mark') return [`${base}/marks/${act.id}`, act.body]
-  if (act.act === 'acknowledge') return [`${base}/acknowledgements/${act.id}`, act.body]
-  if (act.act === 'write-down') return [`${base}/as-written/${act.id}`, act.body]
-  throw new Error(`no request for ${act.act}`)
-}
-
 const sheetOf = async (ticket: string) => (await send(app, 'GET', `/api/tickets/${ticket}`)).body as unknown as TicketSheet
 
 /** What must be the same: the body, and what counts and what does not. */
@@ -102,8 +93,8 @@ it('any sequence of pin, strike, undo and redo, online or kept and replayed, lea
       for (const [i, act] of acts.entries()) {
         const again = stumbles[i % Math.max(1, stumbles.length)] ?? 0
         for (let back = Math.max(0, i - again); back <= i; back++) {
-          const [url, body] = request(ticket, acts[back] ?? act)
-          expect((await send(app, 'PUT', url, body)).status).toBe(200)
+          const { method, path, body } = addressOf(ticket, acts[back] ?? act)
+          expect((await send(app, method, `/api${path}`, body)).status).toBe(200)
         }
         applyAct(local, act)
       }

@@ -3,7 +3,7 @@ import fc from 'fast-check'
 import type { FastifyInstance } from 'fastify'
 import Database from 'better-sqlite3'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { AT, nextId, openTestShop, openTicket, reading, round, send, sizeChoice, sizeTable } from './test/shop.ts'
+import { AT, nextId, openTestShop, openTicket, piece, reading, round, send, sizeChoice, sizeTable } from './test/shop.ts'
 
 let app: FastifyInstance
 let file: string
@@ -67,9 +67,10 @@ function writesOf(list: readonly { kind: number; pick: number; mm: number }[]): 
     if (kind === 0) act({ act: 'item', id: fresh(items), body: { family: pick % 2 ? 'H11' : 'H01', way: 'stock', school: null, at: AT } })
     else if (kind === 1) act({ act: 'change', itemId: any(items, pick), changes: [{ field: 'way', from: 'stock', to: 'made' }] })
     else if (kind <= 4) act({ act: 'read', id: fresh(readings), body: reading({ measure: 'M07', mm, side: 'both' }) })
-    else if (kind === 5)
-      act({ act: 'mark', id, body: { what: 'reading', about: any(readings, pick), kind: pick % 3 ? 'struck' : 'restored', why: 'slipped', ...by } })
-    else if (kind === 6)
+    else if (kind === 5) {
+      const [what, of] = ([['reading', readings], ['reading', readings], ['choice', chosen], ['try-on', rounds]] as const)[mm % 4]! // prettier-ignore
+      act({ act: 'mark', id, body: { what, about: any(of, pick), kind: pick % 3 ? 'struck' : 'restored', why: 'slipped', ...by } })
+    } else if (kind === 6)
       act({ act: 'acknowledge', id, body: { kind: 'stop', code: 'growing-no-load', text: 'No load.', reason: pick % 2 ? 'fitted only' : '', ...by } })
     else if (kind === 7) act({ act: 'write-down', id: fresh(written), body: { letters: 'A', asWritten: '34', came: 'mail', wanted: null, remark: '', ...by } })
     else if (kind === 8) act({ act: 'answer', id: any(written, pick), body: { readingId: any(readings, pick), ...by } })
@@ -106,21 +107,7 @@ function writesOf(list: readonly { kind: number; pick: number; mm: number }[]): 
         id,
         method: 'PUT',
         url: `/api/pieces/${nextId()}`,
-        body: {
-          tag: `Peg ${pick}`,
-          family: 'H11',
-          maker: '',
-          label: '',
-          tableId: null,
-          flat: {},
-          sliders: '',
-          home: 'shop',
-          holder: '',
-          wearerId: pick % 3 ? null : nextId(),
-          state: 'good',
-          wear: '',
-          at: AT,
-        },
+        body: piece({ tag: `Peg ${pick}`, family: 'H11', wearerId: pick % 3 ? null : nextId() }),
       })
     else writes.push({ id, method: 'PUT', url: `/api/fitters/${nextId()}`, body: { name: `Fitter ${pick % 4}`, at: AT } })
   }
@@ -293,27 +280,13 @@ describe('facts under an id that is taken', () => {
 describe('choosing each kind of thing', () => {
   it('C01 takes a piece of our own, a crate of the series, four boots of two sizes and a made piece, and gives them back', async () => {
     const ticket = await openTicket(app)
-    const [item, piece] = [nextId(), nextId()]
+    const [item, gear] = [nextId(), nextId()]
     await send(app, 'PUT', `/api/tickets/${ticket}/items/${item}`, { family: 'H01', way: 'stock', school: null, at: AT })
-    await send(app, 'PUT', `/api/pieces/${piece}`, {
-      tag: 'Peg',
-      family: 'H01',
-      maker: '',
-      label: '',
-      tableId: null,
-      flat: {},
-      sliders: '',
-      home: 'shop',
-      holder: '',
-      wearerId: null,
-      state: 'good',
-      wear: '',
-      at: AT,
-    })
+    await send(app, 'PUT', `/api/pieces/${gear}`, piece())
     const { labels: _, kind: __, tableId: ___, tableVersion: ____, ...plainChoice } = sizeChoice(item)
     const table = { tableId: 'test-table', tableVersion: 1 }
     const kinds = [
-      { kind: 'gear', pieceId: piece },
+      { kind: 'gear', pieceId: gear },
       { kind: 'series', family: 'K1', label: '36', insideMm: [914.4, 584.2, 635] },
       { kind: 'paws', ...table, labels: { 'front-left': 'M', 'rear-left': 'L' } },
       { kind: 'made', ...table, numbers: { M01: 540 }, options: { colour: 'red' } },

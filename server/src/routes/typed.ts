@@ -75,10 +75,17 @@ function onceNow<T>({ db, head, news, day, now }: Desk, request: FastifyRequest,
   return outcome.answer
 }
 
-/** Keeps a refusal that came before the request reached its handler: what can't be read. */
+/**
+ * Keeps a refusal that came before the request reached its handler: what can't be read. Where the file takes nothing just
+ * now it is answered all the same, and worked out anew when it is asked again.
+ */
 export function keepRefusal({ db, head, now }: Desk, request: FastifyRequest, error: ProblemError): void {
   const id = writeId(request)
   const problem = problemOf(error)
-  if (id === undefined || problem.status >= 500 || answeredBefore(db, id)) return
-  head.seq = db.transaction(() => keepAnswer(db, id, now(), { status: problem.status, answer: problem })).immediate()
+  if (id === undefined || problem.status >= 500) return
+  try {
+    if (!answeredBefore(db, id)) head.seq = db.transaction(() => keepAnswer(db, id, now(), { status: problem.status, answer: problem })).immediate()
+  } catch (error) {
+    if ((error as { code?: string }).code?.startsWith('SQLITE_') !== true) throw error
+  }
 }

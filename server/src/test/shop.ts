@@ -77,6 +77,11 @@ export const sizeChoice = (itemId: string, over: object = {}) => ({
   itemId, kind: 'size', tableId: 'test-table', tableVersion: 1, labels: ['M'], predicted: [], rulesVersion: 1, overruled: null, at: AT, by: 'Test', ...over,
 }) // prettier-ignore
 
+/** A piece of our own as it is taken in. */
+export const piece = (over: object = {}) => ({
+  tag: 'Peg', family: 'H01', maker: '', label: '', tableId: null, flat: {}, sliders: '', home: 'shop', holder: '', wearerId: null, state: 'good', wear: '', at: AT, ...over,
+}) // prettier-ignore
+
 /** A round as it is sent: something the fitter only names. */
 export const round = (itemId: string, over: object = {}) => ({
   itemId,

@@ -2,16 +2,15 @@ import { format, parseISO } from 'date-fns'
 import { useState } from 'react'
 import { useCopiesQuery, useMakeCopyMutation } from '../api/queries'
 import { Button } from '../ui/controls/Button'
-import { Snag } from '../ui/State'
 import { problemWords } from '../words/problems'
-import { CopySays } from './WholeBook'
+import { BringBack, SaidLine, type Said } from './BringBack'
 
 /** The copies in the drawer: made every night, kept a week, a month and a year long, each checked; one is brought back in one act. */
 export function Drawer({ onBack }: { onBack: () => void }) {
   const { data, refetch } = useCopiesQuery(undefined)
   const [make, { isLoading }] = useMakeCopyMutation()
   const [asked, setAsked] = useState<{ name: string; at: string; newer: Record<string, number> } | null>(null)
-  const [said, setSaid] = useState<{ good: boolean; text: string } | null>(null)
+  const [said, setSaid] = useState<Said | null>(null)
   const copies = data?.copies ?? []
   const look = async (name: string): Promise<void> => {
     const answer = await fetch(`/api/copies/${name}`).catch(() => null)
@@ -70,29 +69,16 @@ export function Drawer({ onBack }: { onBack: () => void }) {
         </>
       )}
       {asked && (
-        <div className="mt-3">
-          <Snag title="Bring this copy back?">
-            <CopySays look={asked} />
-            <p>Every record is replaced by the copy’s. The book as it is now goes into the drawer first.</p>
-            <div className="mt-2 flex gap-2">
-              <Button tone="snag" onClick={() => void bring(asked.name)}>
-                Bring it back
-              </Button>
-              <Button tone="quiet" onClick={() => setAsked(null)}>
-                Leave it
-              </Button>
-            </div>
-          </Snag>
-        </div>
+        <BringBack
+          title="Bring this copy back?"
+          look={asked}
+          does="Every record is replaced by the copy’s. The book as it is now goes into the drawer first."
+          yes="Bring it back"
+          onYes={() => void bring(asked.name)}
+          onNo={() => setAsked(null)}
+        />
       )}
-      {said && (
-        <p
-          role={said.good ? 'status' : 'alert'}
-          className={`mt-2 border-l-[5px] px-3 py-2 ${said.good ? 'border-holds bg-holds-bg' : 'border-snag bg-snag-bg'}`}
-        >
-          {said.text}
-        </p>
-      )}
+      {said && <SaidLine said={said} />}
     </section>
   )
 }

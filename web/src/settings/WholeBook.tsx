@@ -1,22 +1,5 @@
 import { useState } from 'react'
-import { Button } from '../ui/controls/Button'
-import { Snag } from '../ui/State'
-import { longDay } from '../app/today'
-
-/** What a copy would bring and what here would be gone, as the server says it. */
-interface Look {
-  shop: string
-  at: string
-  counts: Record<string, number>
-  same: boolean
-  empty: boolean
-  newer: Record<string, number>
-}
-
-interface Said {
-  good: boolean
-  text: string
-}
+import { BringBack, SaidLine, type Look, type Said } from './BringBack'
 
 /** The head of a copy is its first line; an old one has none. */
 async function headOf(file: Blob): Promise<unknown> {
@@ -27,12 +10,6 @@ async function headOf(file: Blob): Promise<unknown> {
   } catch {
     return null
   }
-}
-
-/** `41 readings and 3 tickets`. */
-export function countWords(counts: Readonly<Record<string, number>>): string {
-  const parts = Object.entries(counts).map(([word, n]) => `${n} ${n === 1 ? word.replace(/s$/, '') : word}`)
-  return parts.length <= 1 ? (parts[0] ?? 'nothing') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1) ?? ''}`
 }
 
 /** The whole shop as one file: taken out, and brought back to an identical shop after a look at what that would change. */
@@ -89,42 +66,16 @@ export function WholeBook({ onBack }: { onBack: () => void }) {
         </label>
       </div>
       {held && (
-        <div className="mt-3">
-          <Snag title="There is a book here already.">
-            <CopySays look={held.look} />
-            <p>Bringing {held.file.name} back replaces every record of this shop. A copy of it as it is now goes into the drawer first.</p>
-            <div className="mt-2 flex gap-2">
-              <Button tone="snag" onClick={() => void bring(held.file, true)}>
-                Replace this book
-              </Button>
-              <Button tone="quiet" onClick={() => setHeld(null)}>
-                Leave it
-              </Button>
-            </div>
-          </Snag>
-        </div>
+        <BringBack
+          title="There is a book here already."
+          look={held.look}
+          does={`Bringing ${held.file.name} back replaces every record of this shop. A copy of it as it is now goes into the drawer first.`}
+          yes="Replace this book"
+          onYes={() => void bring(held.file, true)}
+          onNo={() => setHeld(null)}
+        />
       )}
-      {said && (
-        <p
-          role={said.good ? 'status' : 'alert'}
-          className={`mt-2 border-l-[5px] px-3 py-2 ${said.good ? 'border-holds bg-holds-bg' : 'border-snag bg-snag-bg'}`}
-        >
-          {said.text}
-        </p>
-      )}
+      {said && <SaidLine said={said} />}
     </section>
-  )
-}
-
-/** Whose the copy is, of when, how much is in it, and what here is newer. */
-export function CopySays({ look }: { look: (Pick<Look, 'at' | 'newer'> & Partial<Look>) | null }) {
-  if (!look) return <p>This copy is of an earlier version and does not say of when it is.</p>
-  const records = Object.values(look.counts ?? {}).reduce((sum, n) => sum + n, 0)
-  return (
-    <p>
-      This copy{look.shop ? ` of ${look.shop}` : ''} is from {longDay(look.at.slice(0, 10))}
-      {records > 0 ? `, ${records.toLocaleString('en')} records` : ''}. {look.same === false && 'It is of another book than this one. '}
-      {Object.keys(look.newer).length > 0 ? <b>Newer here: {countWords(look.newer)}.</b> : 'Nothing here is newer.'}
-    </p>
   )
 }
