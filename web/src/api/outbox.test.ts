@@ -179,6 +179,40 @@ describe('the outbox', () => {
     back()
   })
 
+  it('shows and counts what comes onto the shelf, and what leaves it, while the shelf is being read', async () => {
+    const ticket = await openTicket()
+    const shelves = (await deviceStore()) as unknown as { transaction: (...of: unknown[]) => unknown }
+    /** Does something in the middle of a reading of the shelves. */
+    const meanwhile = async (work: () => Promise<unknown>): Promise<void> => {
+      const real = shelves.transaction
+      let done: Promise<unknown> | undefined
+      shelves.transaction = (...of) => {
+        const opened = real.apply(shelves, of)
+        if (Array.isArray(of[0]) && of[1] === undefined) done ??= work()
+        return opened
+      }
+      await outbox.refresh()
+      delete (shelves as { transaction?: unknown }).transaction
+      await done
+    }
+    const back = away()
+    outbox.reached(false)
+    for (const mm of [700, 701]) await meanwhile(() => read(ticket, mm))
+    expect(outbox.state).toMatchObject({ waiting: 2, writes: [{}, {}] })
+    // The server is found to be away again while a write is on its way to the shelf.
+    const third = read(ticket, 702)
+    outbox.reached(false)
+    expect(await third).toEqual({ kind: 'kept-here' })
+    expect(outbox.state.waiting).toBe(3)
+    back()
+    await meanwhile(() => {
+      outbox.reached(true)
+      return outbox.drain()
+    })
+    expect(outbox.state).toMatchObject({ waiting: 0, writes: [] })
+    expect((await onServer(ticket)).readings.map((each) => each.mm)).toEqual([700, 701, 702])
+  })
+
   it('A24 leaves what is not on the shelf where the next page finds it', async () => {
     const ticket = await openTicket()
     await outbox.start()

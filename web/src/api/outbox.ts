@@ -68,6 +68,10 @@ class Outbox {
   /** Ids of what this device did itself: news of them is none. */
   readonly #own = new Set<string>()
   #unshelved = 0
+  /** Counts what this tab put on the shelf or took off: a reading of the shelf from before it is of no use. */
+  #moves = 0
+  /** Off the shelf, and about to be settled by this tab. */
+  readonly #leaving = new Set<string>()
   #reached = true
   #tries = 0
   #timer: ReturnType<typeof setTimeout> | null = null
@@ -145,8 +149,11 @@ class Outbox {
   /** Reads what waits from the shelf, which other tabs fill too. */
   async refresh(): Promise<void> {
     try {
-      const db = await deviceStore()
-      const shelf = (await db.getAll('outbox')) as WaitingWrite[]
+      const moves = this.#moves
+      const shelves = (await deviceStore()).transaction(['outbox', 'refused'])
+      const [shelf, refused] = await Promise.all([shelves.objectStore('outbox').getAll() as Promise<WaitingWrite[]>, shelves.objectStore('refused').getAll()])
+      // This tab put something on the shelf, or took it off, meanwhile: what was read is of before.
+      if (moves !== this.#moves) return await this.refresh()
       const here = new Map<number, Pending>()
       for (const write of shelf) {
         here.set(write.seq, { ...write, keptHere: this.#pending.get(write.seq)?.keptHere ?? !this.#awaited.has(write.id) })
@@ -154,7 +161,7 @@ class Outbox {
       }
       // What is on its way to the shelf, and what the shelf would not take, is only here.
       for (const write of this.#pending.values()) if (write.seq < 0 && ![...here.values()].some((each) => each.id === write.id)) here.set(write.seq, write)
-      this.#refused = await db.getAll('refused')
+      this.#refused = refused
       this.#letGoOfGone(here)
       this.#pending = here
     } catch (error) {
@@ -166,7 +173,7 @@ class Outbox {
   /** What stood on the shelf and is gone was settled by another tab: nobody waits for it for ever. */
   #letGoOfGone(here: ReadonlyMap<number, Pending>): void {
     for (const write of this.#pending.values()) {
-      if (here.has(write.seq) || [...here.values()].some((each) => each.id === write.id)) continue
+      if (this.#leaving.has(write.id) || here.has(write.seq) || [...here.values()].some((each) => each.id === write.id)) continue
       const refused = this.#refused.find((each) => each.id === write.id)
       this.#awaited.get(write.id)?.(refused ? { kind: 'refused', status: refused.problem.status ?? 400, data: refused.problem } : { kind: 'kept-here' })
       this.#awaited.delete(write.id)
@@ -209,7 +216,11 @@ class Outbox {
       const shelf = db.transaction('outbox', 'readwrite', { durability: 'strict' })
       const [seq] = await Promise.all([shelf.store.add(write), shelf.done])
       this.#cannotKeep = null
-      if (place !== undefined && this.#pending.delete(place)) this.#pending.set(seq, { ...write, seq, keptHere: false })
+      this.#moves += 1
+      if (place !== undefined) {
+        const keptHere = this.#pending.get(place)?.keptHere ?? false
+        if (this.#pending.delete(place)) this.#pending.set(seq, { ...write, seq, keptHere })
+      }
       this.#say({ said: 'added' })
       return seq
     } catch (error) {
@@ -311,7 +322,9 @@ class Outbox {
         ? { id: write.id, endpoint: write.endpoint, arg: write.arg, seq: posted.told.seq, book: { book: posted.told.book, epoch: posted.told.epoch } }
         : null
     const sent: Sent = posted.kind === 'sent' ? { kind: 'sent', data: posted.data } : { kind: 'refused', status: posted.status, data: posted.data }
+    this.#leaving.add(write.id)
     await this.#takeOff(write, posted)
+    this.#leaving.delete(write.id)
     this.#settle(write.seq, sent, arrived)
     this.#say({ said: 'settled', seq: write.seq, sent, arrived })
     return true
@@ -336,6 +349,7 @@ class Outbox {
   /** The end of a write is known: shown no more as waiting, and whoever waits is told. */
   #settle(seq: number, sent: Sent, arrived: Arrived | null): void {
     const write = this.#pending.get(seq)
+    this.#moves += 1
     this.#pending.delete(seq)
     const id = write?.id ?? arrived?.id
     const awaited = id === undefined ? undefined : this.#awaited.get(id)
@@ -364,7 +378,8 @@ class Outbox {
   }
 
   #gone(): void {
-    for (const id of [...this.#awaited.keys()]) this.#keptHere(id)
+    // What is not on the shelf yet is said to be kept once it is.
+    for (const write of [...this.#pending.values()]) if (write.seq > 0 || this.#cannotKeep !== null) this.#keptHere(write.id)
     if (this.#reached) {
       this.#reached = false
       this.#tell()

@@ -1,5 +1,5 @@
 import { suggestBreeds } from '@merry-tailor/core'
-import { useId, useState } from 'react'
+import { useId, useRef, useState } from 'react'
 import type { SaveResult } from '../../ui/controls/SavedField'
 
 interface BreedFieldProps {
@@ -18,15 +18,22 @@ export function BreedField({ label, value, placeholder, onSave }: BreedFieldProp
   const [problem, setProblem] = useState<string | null>(null)
   const shown = draft ?? value
   const found = open && draft !== null ? suggestBreeds(draft, 6).filter((breed) => breed.name !== draft) : []
+  /** What is on its way: leaving the field meanwhile sends nothing else. */
+  const onItsWay = useRef<string | null>(null)
   const save = async (typed: string): Promise<void> => {
     setOpen(false)
     setAt(-1)
+    if (onItsWay.current === typed) return
     if (typed.trim() === value) {
       setDraft(null)
       return
     }
+    setDraft(typed)
+    onItsWay.current = typed
     const result = await onSave(typed.trim(), value)
-    if (result.kept) setDraft(null)
+    onItsWay.current = null
+    // Typed on since: that stays.
+    if (result.kept) setDraft((now) => (now === typed ? null : now))
     else {
       setDraft(typed)
       setProblem(result.theirs !== undefined ? `Meanwhile set to “${result.theirs}”. Type again to change it.` : result.problem)

@@ -1,4 +1,4 @@
-import { cleanup, fireEvent, render, screen } from '@testing-library/react'
+import { act, cleanup, fireEvent, render, screen } from '@testing-library/react'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import { SavedField, type SaveResult } from './SavedField'
 
@@ -40,5 +40,26 @@ describe('SavedField', () => {
     expect((await screen.findByRole('alert')).textContent).toContain('“Skua”; you typed “Gull”')
     fireEvent.click(screen.getByRole('button', { name: 'Keep mine' }))
     expect(save).toHaveBeenLastCalledWith('Gull', 'Skua')
+  })
+
+  it('keeps what is typed while the last is still on its way, and sends nothing twice', async () => {
+    const answers: (() => void)[] = []
+    const save = vi.fn<(typed: string, seen: string) => Promise<SaveResult>>(() => new Promise((resolve) => answers.push(() => resolve({ kept: true }))))
+    render(<SavedField label="Name" value="Tern" onSave={save} />)
+    const field = type('Gull')
+    fireEvent.focus(field)
+    fireEvent.blur(field)
+    expect(save.mock.calls).toEqual([['Gull', 'Tern']])
+    fireEvent.change(field, { target: { value: 'Gulls' } })
+    await act(async () => {
+      answers[0]?.()
+      await Promise.resolve()
+    })
+    expect(field.value).toBe('Gulls')
+    fireEvent.blur(field)
+    expect(save.mock.calls).toEqual([
+      ['Gull', 'Tern'],
+      ['Gulls', 'Gull'],
+    ])
   })
 })

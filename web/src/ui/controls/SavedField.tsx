@@ -1,4 +1,4 @@
-import { useState, type ReactNode } from 'react'
+import { useRef, useState, type ReactNode } from 'react'
 import { Button } from './Button'
 import { TextField } from './TextField'
 
@@ -26,13 +26,21 @@ export function SavedField({ label, value, onSave, type = 'text', placeholder, m
   const [theirs, setTheirs] = useState<string | null>(null)
   const shown = draft ?? value
 
+  /** What is on its way: leaving the field again meanwhile sends nothing else. */
+  const onItsWay = useRef<string | null>(null)
   const save = async (typed: string, against: string): Promise<void> => {
+    if (onItsWay.current === typed) return
+    onItsWay.current = typed
+    // What is typed on from here is an edit of this.
+    setSeen(typed)
     const result = await onSave(typed, against)
+    onItsWay.current = null
     if (result.kept) {
-      setDraft(null)
+      setDraft((now) => (now === typed ? null : now))
       setProblem(null)
       setTheirs(null)
     } else {
+      setSeen(against)
       setProblem(result.problem)
       setTheirs(result.theirs ?? null)
     }

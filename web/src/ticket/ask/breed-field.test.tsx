@@ -1,0 +1,24 @@
+import { act, cleanup, fireEvent, render, screen } from '@testing-library/react'
+import { afterEach, describe, expect, it, vi } from 'vitest'
+import type { SaveResult } from '../../ui/controls/SavedField'
+import { BreedField } from './BreedField'
+
+afterEach(cleanup)
+
+describe('BreedField', () => {
+  it('sends the breed that was picked once, also where the field is left before the answer has come', async () => {
+    let answer: () => void = () => undefined
+    const save = vi.fn<(typed: string, seen: string) => Promise<SaveResult>>(() => new Promise((resolve) => (answer = () => resolve({ kept: true }))))
+    render(<BreedField label="Breed" value="" onSave={save} />)
+    const field = screen.getByLabelText<HTMLInputElement>('Breed')
+    fireEvent.change(field, { target: { value: 'samo' } })
+    fireEvent.mouseDown(screen.getByRole('option', { name: 'Samoyed' }))
+    fireEvent.blur(field)
+    expect(field.value).toBe('Samoyed')
+    await act(async () => {
+      answer()
+      await Promise.resolve()
+    })
+    expect(save.mock.calls).toEqual([['Samoyed', '']])
+  })
+})
