@@ -14,7 +14,6 @@ import {
   rankSizes,
   rankWays,
   ringsFor,
-  strapGraphs,
   suits,
   tapesFor,
   type Dog,
@@ -98,7 +97,7 @@ describe('values stated by practitioners (common practice)', () => {
     const wanted = tapesFor([{ family: 'H21', way: 'stock' }]).map((tape) => tape.measure)
     expect(wanted.filter((id) => ['M12', 'M13', 'M14'].includes(id))).toEqual([])
     expect(adjustersOf('H21')).toBeGreaterThan(0)
-    expect(strapGraphs.H21.edges.flatMap((edge) => edge.through).some((node) => ['tail', 'loin', 'crossRear'].includes(node))).toBe(false)
+    expect(families.H21.parts.edges.flatMap((edge) => edge.through).some((node) => ['tail', 'loin', 'crossRear'].includes(node))).toBe(false)
   })
 
   it('V18: pulling stops above 10 °C, which is 50 °F', () => {
@@ -147,10 +146,10 @@ describe('values stated by practitioners (common practice)', () => {
 
   it('V30: three walking types, and the Y in two lengths', () => {
     const chestOf = (family: 'H01' | 'H02' | 'H03' | 'H04') =>
-      strapGraphs[family].edges.find((edge) => edge.role === 'neck-ring' || edge.role === 'front')?.through.join(' ')
+      families[family].parts.edges.find((edge) => edge.role === 'neck-ring' || edge.role === 'front')?.through.join(' ')
     expect(new Set(['H01', 'H03', 'H04'].map((family) => chestOf(family as 'H01'))).size).toBe(3)
     expect(chestOf('H01')).toBe(chestOf('H02'))
-    expect(strapGraphs.H01.pull).not.toBe(strapGraphs.H02.pull)
+    expect(families.H01.parts.pull).not.toBe(families.H02.parts.pull)
     expect([families.H01, families.H03, families.H04].map(({ shelf }) => shelf)).toEqual(['walking', 'walking', 'walking'])
   })
 
@@ -215,10 +214,10 @@ describe('stock, quick-ship, made, second-hand (handbook 6.1)', () => {
 })
 
 it('no strap of a pulling harness lies on soft belly: only the assist type has one behind the ribs, and it is no pulling harness', () => {
-  for (const [id, graph] of Object.entries(strapGraphs)) {
-    const onBelly = graph.edges.some((edge) => edge.role === 'belly' && edge.through.includes('bellyLow'))
+  for (const { id, parts, shelf } of Object.values(families)) {
+    const onBelly = parts.edges.some((edge) => edge.role === 'belly' && edge.through.includes('bellyLow'))
     if (id === 'H09') expect(onBelly).toBe(true)
-    else if (families[id as 'H01'].shelf === 'pulling') expect([id, onBelly]).toEqual([id, false])
+    else if (shelf === 'pulling') expect([id, onBelly]).toEqual([id, false])
   }
   expect(suits('H09', 'sled-team')).toBe('wrong')
   expect(adjustersOf('H09')).toBe(5)

@@ -109,7 +109,8 @@ export function cautionsFor({ dog, activities, families: wanted, on }: CautionSu
     if (dog.sparing) add('sparing', pulls ? 'stop' : 'caution', pulls ? ['load', 'measuring-stress'] : ['measuring-stress'])
   }
   // The crash-tested harness is the one piece for the car; its stop is what trails (handbook 5.6, common practice).
-  if (activities.includes('car') && wanted.length > 0) add(wanted.includes('H24') ? 'tether' : 'not-for-car', 'stop', ['car'])
+  if (activities.includes('car') && wanted.length > 0)
+    add(wanted.some((family) => families[family].activities.car === 'first') ? 'tether' : 'not-for-car', 'stop', ['car'])
   for (const family of wanted) {
     const left = activities.filter((activity) => activity !== 'car' && families[family].activities[activity] === 'wrong')
     // Work that another piece on the ticket is made for is no misuse of this one.

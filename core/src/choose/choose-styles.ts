@@ -1,6 +1,5 @@
 import type { Form } from '../form/index.ts'
-import { families, settableStraps, type Suits } from '../gear/index.ts'
-import { FAMILIES_AT, type HitchBand } from '../hitch/index.ts'
+import { families, harnessIds, isKin, settableStraps, type HitchBand, type Meets, type Suit, type Suits } from '../gear/index.ts'
 import type { Activity, Dog, FamilyId, ShopFields, Ticket } from '../model/index.ts'
 import { findBreed } from '../reference/index.ts'
 import { stillGrows } from './age.ts'
@@ -65,6 +64,8 @@ export type StyleReason =
 export interface RankedStyle {
   family: FamilyId
   rank: Suits
+  /** The condition its rank stands under, in words that go on after it (handbook 5.3). */
+  when?: string
   reasons: { code: StyleReason; for: boolean }[]
   /** Hard stops on using it for this purpose now; apart from the rank. */
   stops: CautionCode[]
@@ -73,28 +74,8 @@ export interface RankedStyle {
 const ORDER: readonly Suits[] = ['first', 'works', 'conditions', 'wrong', 'pointless']
 const worse = (a: Suits, b: Suits): Suits => (ORDER.indexOf(a) >= ORDER.indexOf(b) ? a : b)
 
-/** The puppy and flat-face columns of handbook 5.3: common practice, the flat-face column from memory, unverified. */
-const PUPPY: Partial<Readonly<Record<FamilyId, Suits>>> = {
-  H01: 'first',
-  H04: 'conditions',
-  H05: 'conditions',
-  H06: 'conditions',
-  H07: 'conditions',
-  H09: 'conditions',
-  H24: 'works',
-}
-const FLAT: Partial<Readonly<Record<FamilyId, Suits>>> = {
-  H01: 'first', H02: 'conditions', H04: 'conditions', H05: 'works', H06: 'works', H07: 'conditions', H08: 'conditions', H09: 'works', H10: 'works', H21: 'conditions', H24: 'works',
-} // prettier-ignore
-
-/** Handbook 5.4 and 6.4: what a way of going, a body or a temper speaks for and against. */
-const OVER_THE_HEAD: readonly FamilyId[] = ['H05', 'H07', 'H11', 'H12', 'H13', 'H16', 'H17', 'H18', 'H19', 'H20']
 /** Set at the dog over a wide range: three straps or more. */
-const WIDE_RANGE: readonly FamilyId[] = (Object.keys(families) as FamilyId[]).filter((id) => settableStraps(id) >= 3)
-/** One buckle, or quick over the head. */
-const EASY: readonly FamilyId[] = ['H03', 'H04', 'H05', 'H06']
-const NO_HEAD: readonly FamilyId[] = ['H04', 'H06']
-const FULL_LENGTH: readonly FamilyId[] = ['H11', 'H12', 'H13', 'H16', 'H17', 'H18', 'H19', 'H20']
+const WIDE_RANGE = 3
 
 /** Chest width to depth under which a harness turns on it; neck to pulling length over which a cross-back runs past the tail; tuck-up. Ours, unverified. */
 const NARROW = 0.62
@@ -149,66 +130,67 @@ export function chooseStyles({ dog, purpose, hitch, form = null, options }: Styl
     flexes: options.flexes === true,
     wheelPlace: near === true,
   })
-  const ids = (Object.keys(families) as FamilyId[]).filter((id) => id.startsWith('H'))
-  const styles = ids.map((family): RankedStyle => {
-    const start = families[family].activities[purpose]
+  const styles = harnessIds.map((id): RankedStyle => {
+    const family = families[id]
+    const start = family.activities[purpose]
     const reasons: RankedStyle['reasons'] = [{ code: 'purpose', for: start === 'first' || start === 'works' }]
     let rank = start
-    const speaks = (code: StyleReason, on: boolean | undefined, list: readonly FamilyId[]): void => {
-      if (on && list.includes(family) && rank !== 'wrong' && rank !== 'pointless') reasons.push({ code, for: true })
+    const speaks = (code: StyleReason, on: boolean | undefined): void => {
+      if (on && rank !== 'wrong' && rank !== 'pointless') reasons.push({ code, for: true })
     }
-    const against = (code: StyleReason, on: boolean | undefined, list: readonly FamilyId[], atBest: Suits = 'conditions'): void => {
-      if (!on || !list.includes(family)) return
+    const against = (code: StyleReason, on: boolean | undefined, atBest: Suits = 'conditions'): void => {
+      if (!on) return
       reasons.push({ code, for: false })
       rank = worse(rank, atBest)
     }
-    if (growing) {
-      rank = worse(rank, PUPPY[family] ?? 'wrong')
-      reasons.push({ code: 'puppy', for: family in PUPPY })
+    const meets = (code: Meets, on: boolean | undefined): void => {
+      speaks(code, on && family.meets[code] === 'for')
+      against(code, on && family.meets[code] === 'against')
     }
-    if (flat) {
-      rank = worse(rank, FLAT[family] ?? 'wrong')
-      reasons.push({ code: 'flat-face', for: FLAT[family] === 'first' || FLAT[family] === 'works' })
+    /** A column of the dog's own kind: at best so, and wrong where it has no cell. */
+    const atBest = (code: 'puppy' | 'flat-face', on: boolean, cell: Suit | null, goodFrom: readonly Suits[]): void => {
+      if (!on) return
+      rank = worse(rank, cell?.rank ?? 'wrong')
+      reasons.push({ code, for: cell !== null && goodFrom.includes(cell.rank) })
     }
-    speaks('crabs', options.crabs, ['H17', 'H21'])
-    speaks('swings', options.swings, ['H18'])
-    speaks('flexes', options.flexes, ['H13'])
+    atBest('puppy', growing, family.puppy, ['first', 'works', 'conditions'])
+    atBest('flat-face', flat, family.flatFace, ['first', 'works'])
+    meets('crabs', options.crabs)
+    meets('swings', options.swings)
+    speaks('flexes', options.flexes && family.meets.flexes === 'for')
     for (const side of sides) {
       const code = side.view === 'D21' && !options.views?.D21 ? 'flexes' : 'shop-view'
-      if (code === 'shop-view') speaks(code, true, side.for)
-      against(code, true, side.against, side.never ? 'wrong' : 'conditions')
+      speaks(code, code === 'shop-view' && side.for.includes(id))
+      against(code, side.against.includes(id), side.never ? 'wrong' : 'conditions')
     }
-    speaks('near-the-load', near, ['H19', 'H20'])
-    against('near-the-load', near, ['H11', 'H12', 'H13', 'H14', 'H15', 'H16', 'H17', 'H18', 'H21'])
-    speaks('deep-narrow-chest', body.narrow, ['H16', 'H20'])
-    speaks('short-back-thick-neck', body.shortForNeck, ['H21'])
-    against('short-back-thick-neck', body.shortForNeck, FULL_LENGTH)
-    speaks('tucked-up', body.tucked, ['H09'])
-    speaks('giant', body.giant, WIDE_RANGE)
-    speaks('shared', options.shared, WIDE_RANGE)
-    speaks('three-legs', options.threeLegs, ['H09'])
-    against(
-      'three-legs',
-      options.threeLegs,
-      ids.filter((id) => id !== 'H09'),
-    )
-    speaks('head-shy', options.headShy, NO_HEAD)
-    against('head-shy', options.headShy, OVER_THE_HEAD)
-    speaks('wriggles', options.wriggles, EASY)
-    against('chews', options.chews, ['H05'])
-    against('thick-coat', thick && !body.narrow, ['H16'])
-    speaks('backs-out', options.backsOut, ['H09'])
-    against('backs-out', options.backsOut, ['H04', 'H05', 'H07'])
-    if (hitch) {
-      const own = (Object.keys(FAMILIES_AT) as HitchBand[]).find((band) => FAMILIES_AT[band].includes(family))
-      speaks('line-angle', own === hitch, [family])
-      against('line-angle', own !== undefined && own !== hitch, [family])
+    meets('near-the-load', near)
+    meets('deep-narrow-chest', body.narrow)
+    speaks('short-back-thick-neck', body.shortForNeck && family.meets['short-back-thick-neck'] === 'for')
+    against('short-back-thick-neck', body.shortForNeck && isKin(id, 'full-length'))
+    meets('tucked-up', body.tucked)
+    const isWide = settableStraps(id) >= WIDE_RANGE
+    speaks('giant', body.giant && isWide)
+    speaks('shared', options.shared && isWide)
+    speaks('three-legs', options.threeLegs && family.meets['three-legs'] === 'for')
+    against('three-legs', options.threeLegs && family.meets['three-legs'] !== 'for')
+    speaks('head-shy', options.headShy && family.head === 'none')
+    against('head-shy', options.headShy && isKin(id, 'over-the-head'))
+    meets('wriggles', options.wriggles)
+    meets('chews', options.chews)
+    meets('thick-coat', thick && !body.narrow)
+    meets('backs-out', options.backsOut)
+    if (hitch && family.line) {
+      speaks('line-angle', family.line === hitch)
+      against('line-angle', family.line !== hitch)
     }
-    const stops = cautionsFor({ dog, activities: [purpose], families: [family], on: options.on })
+    const stops = cautionsFor({ dog, activities: [purpose], families: [id], on: options.on })
       .filter(({ level }) => level === 'stop')
       .map(({ code }) => code)
-    const hot = families[family].pulls && options.airC !== undefined && options.airC > PULL_MAX_C
-    return { family, rank, reasons, stops: hot ? [...stops, 'heat'] : stops }
+    const hot = family.pulls && options.airC !== undefined && options.airC > PULL_MAX_C
+    const said = [family.suits[purpose], growing ? family.puppy : null, flat ? family.flatFace : null].flatMap((cell) =>
+      cell?.when && cell.rank === rank ? [cell.when] : [],
+    )
+    return { family: id, rank, ...(said.length > 0 ? { when: said.join(', ') } : {}), reasons, stops: hot ? [...stops, 'heat'] : stops }
   })
   const weight = ({ reasons }: RankedStyle): number => reasons.reduce((sum, reason) => sum + (reason.code === 'purpose' ? 0 : reason.for ? 1 : -1), 0)
   return styles.sort(
@@ -216,7 +198,7 @@ export function chooseStyles({ dog, purpose, hitch, form = null, options }: Styl
       ORDER.indexOf(a.rank) - ORDER.indexOf(b.rank) ||
       Number(a.stops.length > 0) - Number(b.stops.length > 0) ||
       weight(b) - weight(a) ||
-      ids.indexOf(a.family) - ids.indexOf(b.family),
+      harnessIds.indexOf(a.family) - harnessIds.indexOf(b.family),
   )
 }
 

@@ -1,4 +1,5 @@
-import type { Activity, FamilyId, ShopFields, Ticket, ViewId } from '../model/index.ts'
+import { allFamilies, type SideSays } from '../gear/index.ts'
+import { VIEW_IDS, type Activity, type FamilyId, type ShopFields, type Ticket, type ViewId } from '../model/index.ts'
 
 /** One question on which practitioners disagree, with both sides and ours. */
 export interface Disagreement {
@@ -86,11 +87,22 @@ export interface SideTaken {
   never?: true
 }
 
-const taken = (view: ViewId, speaksFor: readonly FamilyId[], against: readonly FamilyId[] = [], never?: true): SideTaken => ({
-  view,
-  for: speaksFor,
-  against,
-  ...(never ? { never } : {}),
+/** What one side of a question says, by the families' own files. */
+function taken(view: ViewId, side: 'A' | 'B'): SideTaken {
+  const saying = (...says: SideSays[]): FamilyId[] =>
+    allFamilies.flatMap(({ id, sides }) => {
+      const said = sides[view]?.[side]
+      return said && says.includes(said) ? [id] : []
+    })
+  const never = saying('never')
+  return { view, for: saying('for'), against: [...never, ...saying('against')], ...(never.length > 0 ? { never: true } : {}) }
+}
+
+/** Where the shop takes no side, a flexing back speaks against the cross all the same. */
+const flexing = (): SideTaken => ({
+  view: 'D21',
+  for: allFamilies.filter(({ meets }) => meets.flexes === 'for').map(({ id }) => id),
+  against: allFamilies.filter(({ meets }) => meets.flexes === 'against').map(({ id }) => id),
 })
 
 export interface SideMatters {
@@ -102,17 +114,22 @@ export interface SideMatters {
 
 /** The sides the shop takes that bear on this dog and this work; the recommendation of D21 holds for a flexing back. */
 export function sidesTaken(views: ShopFields['views'], { purpose, crabs, flexes, wheelPlace }: SideMatters): SideTaken[] {
-  const out: SideTaken[] = []
-  if (views.D17 === 'B') out.push(taken('D17', [], ['H03'], true))
-  if (views.D18 === 'B') out.push(taken('D18', [], ['H08'], true))
-  if (views.D21 === 'A') out.push(taken('D21', ['H11']))
-  if (views.D21 === 'B') out.push(taken('D21', ['H12', 'H13'], ['H11', 'H16', 'H17', 'H18']))
-  if (views.D21 === undefined && flexes) out.push(taken('D21', ['H13'], ['H11']))
-  if (purpose === 'bike-front' && views.D22) out.push(views.D22 === 'A' ? taken('D22', ['H14']) : taken('D22', ['H11', 'H18']))
-  if ((purpose === 'wheel-place' || wheelPlace) && views.D23) out.push(taken('D23', views.D23 === 'A' ? ['H19'] : ['H20']))
-  if (crabs && views.D24) out.push(taken('D24', views.D24 === 'A' ? ['H21'] : ['H15', 'H17']))
-  if ((purpose === 'cart' || purpose === 'weight-drag') && views.D27) out.push(taken('D27', views.D27 === 'A' ? ['H22'] : ['H23']))
-  return out
+  const bears: Readonly<Partial<Record<ViewId, boolean>>> = {
+    D17: true,
+    D18: true,
+    D21: true,
+    D22: purpose === 'bike-front',
+    D23: purpose === 'wheel-place' || wheelPlace,
+    D24: crabs,
+    D27: purpose === 'cart' || purpose === 'weight-drag',
+  }
+  return VIEW_IDS.flatMap((view): SideTaken[] => {
+    const side = views[view]
+    if (view === 'D21' && side === undefined && flexes) return [flexing()]
+    if (bears[view] !== true || side === undefined) return []
+    const said = taken(view, side)
+    return said.for.length + said.against.length > 0 ? [said] : []
+  })
 }
 
 /** Does a question bear on this purpose and dog? */
@@ -125,19 +142,6 @@ export function viewBears(id: ViewId, purpose: Activity, ticket: Pick<Ticket, 't
 }
 
 /** Disagreements that bear on a family, so that the other view can be shown beside the choice. */
-export const VIEWS_ON: Partial<Readonly<Record<FamilyId, readonly ViewId[]>>> = {
-  H03: ['D17'],
-  H08: ['D18'],
-  H11: ['D21', 'D22'],
-  H12: ['D21'],
-  H13: ['D21'],
-  H14: ['D22'],
-  H18: ['D22'],
-  H19: ['D23'],
-  H20: ['D23'],
-  H15: ['D24'],
-  H17: ['D24'],
-  H21: ['D24'],
-  H22: ['D27'],
-  H23: ['D27'],
-}
+export const VIEWS_ON: Partial<Readonly<Record<FamilyId, readonly ViewId[]>>> = Object.fromEntries(
+  allFamilies.map(({ id, sides }) => [id, VIEW_IDS.filter((view) => view in sides)] as const).filter(([, views]) => views.length > 0),
+)

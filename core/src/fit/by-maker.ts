@@ -1,5 +1,5 @@
+import type { Check } from '../gear/index.ts'
 import type { MakerRules } from '../model/index.ts'
-import type { Check } from './checks.ts'
 
 /** A check as the maker wants it: stated fingers under a strap go before the family's. */
 export function checkByMaker(check: Check, rules: MakerRules | undefined): Check {

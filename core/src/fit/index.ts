@@ -1,7 +1,5 @@
 /** What is checked on the dressed dog, how an answer becomes a finding, and what to do about a symptom. */
-export { checksFor, checkById, hasOwnChecks, type Check, type CheckGauge } from './checks.ts'
 export { judgeAnswer, type Answer, type JudgedAnswer } from './judge-answer.ts'
-export { remedyOf, symptoms, symptomsFor, type Symptom, type Remedy, type RemedyKind } from './symptoms.ts'
 export { strapSlackMm, thinPointSlackMm } from './strap-slack.ts'
 export { FITTERS_WORD, roundVerdict, latestObservations, presentSymptoms, type RoundVerdict } from './round-verdict.ts'
 export { checkByMaker } from './by-maker.ts'

@@ -1,6 +1,6 @@
+import type { Check } from '../gear/index.ts'
 import type { Grade } from '../model/index.ts'
 import { parseLength, type LengthUnit } from '../units/index.ts'
-import type { Check } from './checks.ts'
 
 export type Answer =
   | { ok: true; grade: Exclude<Grade, 'none'>; mm: number | null; fingers: number | null; code: 'in' | 'edge' | 'low' | 'high' }

@@ -1,6 +1,5 @@
+import { checksFor, hasOwnChecks, symptoms } from '../gear/index.ts'
 import type { Basis, FamilyId, Grade, Observation, SymptomNote, TryOn } from '../model/index.ts'
-import { checksFor, hasOwnChecks } from './checks.ts'
-import { symptoms } from './symptoms.ts'
 
 /** What was seen on the dog in one round. `open` are checks with a state nobody has answered. */
 export interface RoundVerdict {
@@ -36,9 +35,6 @@ export function presentSymptoms(notes: readonly SymptomNote[]): SymptomNote[] {
   return [...newest.values()].filter((note) => note.present)
 }
 
-/** Symptoms that are tolerance or the normal slack look: noted, no trouble (handbook 7.3, S07 and S08). */
-const HARMLESS = new Set(['S07', 'S08'])
-
 /**
  * Brings one round to one finding: fails as soon as one check fails or a symptom is there, doubt while one wants
  * another look or is unanswered though others are, holds only when every check in every state was seen to hold. A kind
@@ -50,7 +46,7 @@ export function roundVerdict(family: FamilyId, round: Pick<TryOn, 'observations'
   const wanted = checksFor(family).flatMap((check) => check.states.map((state) => ({ check: check.id, state })))
   const answers = wanted.map(({ check, state }) => newest.get(`${check}/${state}`))
   const seen = answers.filter((answer) => answer !== undefined)
-  const present = presentSymptoms(round.symptoms).filter((note) => !HARMLESS.has(note.symptom))
+  const present = presentSymptoms(round.symptoms).filter((note) => symptoms[note.symptom]?.harmless !== true)
   const troubles = seen
     .flatMap((answer) => (answer.grade === 'holds' ? [] : [{ check: answer.check, state: answer.state, grade: answer.grade }]))
     .sort((a, b) => Number(b.grade === 'fails') - Number(a.grade === 'fails'))

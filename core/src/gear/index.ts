@@ -1,6 +1,24 @@
-/** Gear families as data: what each is for, its build, its straps on a dog. */
-export { families, suits, type Family, type Shelf, type Suits } from './families.ts'
+/** Gear families, a file each: what each is for, its tapes, its straps on a dog, its checks and symptoms. */
+export { allFamilies, families } from './families/index.ts'
+export { type BetweenSizes, type Dressing, type Family, type HitchBand, type Kin, type Meets, type PullPlace, type Shelf, type SideSays } from './family.ts'
+export { harnessIds, hasSchools, isHarness, isKin, suits } from './kin.ts'
+export { type Suit, type Suits } from './suits.ts'
+export { measuresOf, tapesFor, type Tape, type TapeItem } from './tapes-for.ts'
+export {
+  CHECK_IDS,
+  type Check,
+  type CheckGauge,
+  type CheckId,
+  type Danger,
+  type Remedy,
+  type RemedyKind,
+  type Symptom,
+  type SymptomId,
+} from './checks-and-symptoms.ts'
+export { checkById, checksFor, hasOwnChecks } from './checks.ts'
+export { remedyOf, symptomName, symptoms, symptomsFor } from './symptoms.ts'
+export { endangeredBy } from './dangers.ts'
 export { adjustersOf, layStraps, settableStraps, type LaidGear, type LaidStrap } from './lay-straps.ts'
-export { strapGraphs, type StrapEdge, type StrapGraph, type StrapPanel, type StrapRole } from './strap-graphs.ts'
+export { type StrapEdge, type StrapGraph, type StrapPanel, type StrapRole } from './strap-graph.ts'
 export { placeOn, STRAP_NODES, whereItShows, type StrapNode, type StrapPlace } from './strap-nodes.ts'
 export { ringsFor, type RingPlace } from './rings.ts'

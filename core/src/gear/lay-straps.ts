@@ -1,6 +1,7 @@
 import type { Form } from '../form/index.ts'
 import type { FamilyId } from '../model/index.ts'
-import { strapGraphs, type StrapPanel, type StrapRole } from './strap-graphs.ts'
+import { families } from './families/index.ts'
+import type { StrapPanel, StrapRole } from './strap-graph.ts'
 import { placeOn, STRAP_NODES, type Flat, type StrapNode } from './strap-nodes.ts'
 
 export interface LaidStrap {
@@ -24,7 +25,7 @@ export interface LaidGear {
 
 /** A family's strap graph on this dog's own form, seen from its right side: a prediction of where its straps run. */
 export function layStraps(form: Pick<Form, 'landmarks' | 'sections'>, family: FamilyId): LaidGear {
-  const { edges, panels, pull, rings, around } = strapGraphs[family]
+  const { edges, panels, pull, rings, around } = families[family].parts
   const at = (node: StrapNode): Flat => placeOn(form, STRAP_NODES[node])
   return {
     straps: edges.map(({ role, through, padded, hidden, adjusts }) => {
@@ -40,7 +41,7 @@ export function layStraps(form: Pick<Form, 'landmarks' | 'sections'>, family: Fa
 }
 
 /** Sliders of a family, as many as its build has: those of both sides. */
-export const adjustersOf = (family: FamilyId): number => strapGraphs[family].edges.reduce((sum, edge) => sum + (edge.adjusts ? (edge.sliders ?? 1) : 0), 0)
+export const adjustersOf = (family: FamilyId): number => families[family].parts.edges.reduce((sum, edge) => sum + (edge.adjusts ? (edge.sliders ?? 1) : 0), 0)
 
 /** Straps of a family that can be set. */
-export const settableStraps = (family: FamilyId): number => strapGraphs[family].edges.filter((edge) => edge.adjusts).length
+export const settableStraps = (family: FamilyId): number => families[family].parts.edges.filter((edge) => edge.adjusts).length

@@ -1,9 +1,7 @@
+import { allFamilies, type HitchBand } from '../gear/index.ts'
 import type { FamilyId, LineBands } from '../model/index.ts'
 
 const DEGREE = Math.PI / 180
-
-/** Which kind of harness stands a line's angle. */
-export type HitchBand = 'wheel' | 'full-length' | 'half-back' | 'too-steep'
 
 /** Where one kind of harness ends and the next begins, radians above the horizontal from the dog. */
 export interface HitchBands {
@@ -25,12 +23,14 @@ export const lineBandsOf = ({ wheelBelowDeg, fullToDeg, halfToDeg }: LineBands):
   halfToRad: halfToDeg * DEGREE,
 })
 
-/** Families by the band they are made for. Source: handbook 5.4, 8.6; common practice, the bands from memory. */
+const madeFor = (band: HitchBand): FamilyId[] => allFamilies.filter(({ line }) => line === band).map(({ id }) => id)
+
+/** Families by the band they are made for. */
 export const FAMILIES_AT: Readonly<Record<HitchBand, readonly FamilyId[]>> = {
-  wheel: ['H19', 'H20'],
-  'full-length': ['H11', 'H12', 'H13', 'H16', 'H17', 'H18'],
-  'half-back': ['H14', 'H15', 'H21', 'H02'],
-  'too-steep': [],
+  wheel: madeFor('wheel'),
+  'full-length': madeFor('full-length'),
+  'half-back': madeFor('half-back'),
+  'too-steep': madeFor('too-steep'),
 }
 
 export interface HitchQuestion {

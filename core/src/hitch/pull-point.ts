@@ -1,25 +1,9 @@
 import type { Form } from '../form/index.ts'
+import { families, type PullPlace } from '../gear/index.ts'
 import type { FamilyId } from '../model/index.ts'
 
-/** Where along the back a harness lets the pull leave. */
-export type PullPlace = 'withers' | 'mid-back' | 'tail-base' | 'below-tail'
-
-/** Source: handbook 5.2, 8.6, common practice. */
-const PLACE: Partial<Readonly<Record<FamilyId, PullPlace>>> = {
-  H02: 'mid-back',
-  H11: 'tail-base',
-  H12: 'tail-base',
-  H13: 'tail-base',
-  H14: 'mid-back',
-  H15: 'mid-back',
-  H16: 'tail-base',
-  H17: 'tail-base',
-  H18: 'tail-base',
-  H19: 'below-tail',
-  H20: 'below-tail',
-}
-
-export const pullPlaceOf = (family: FamilyId | null): PullPlace => (family ? (PLACE[family] ?? 'withers') : 'withers')
+/** Where a family lets the pull leave; at the withers where none is known. */
+export const pullPlaceOf = (family: FamilyId | null): PullPlace => (family && families[family].pull) ?? 'withers'
 
 /** How far below the tail base a wheel harness ends, share of the back length. Source: from memory, unverified. */
 const BELOW_TAIL = 0.14

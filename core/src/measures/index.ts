@@ -11,5 +11,5 @@ export { derivedOverall, refusals, type Derived, type Refusal } from './derive.t
 export { technicalErrorOfMeasurement, technicalErrorMm } from './technical-error.ts'
 export { type Body, type Finding, type LikelyCause, type PlausibleRule } from './finding.ts'
 export { findingCode, openFindings, PAW_LIFTED, plausible, type PlausibleContext } from './plausible.ts'
-export { byStations, estimateMinutes, hasSchools, measuresOf, tapeOrder, tapesFor, type Tape, type TapeItem } from './tapes-for.ts'
+export { byStations, estimateMinutes, tapeOrder, type TapePlace } from './tape-order.ts'
 export { nextTape, type Next, type Rounds } from './next-tape.ts'

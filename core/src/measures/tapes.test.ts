@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { tapesFor } from '../gear/index.ts'
 import { FAMILY_IDS, PLAIN_CIRCUMSTANCES, USUAL_SHOP, type Place, type Reading } from '../model/index.ts'
 import {
   agree,
@@ -14,7 +15,6 @@ import {
   readingsByTape,
   refusals,
   tapeKey,
-  tapesFor,
 } from './index.ts'
 
 let n = 0

@@ -1,6 +1,7 @@
 import { cautionKey, cautionsFor, readOf } from '../choose/index.ts'
 import { roundVerdict } from '../fit/index.ts'
-import { bodyOf, openFindings, tapeKey, tapesFor, USUAL_RULES, type AgreeRules } from '../measures/index.ts'
+import { tapesFor } from '../gear/index.ts'
+import { bodyOf, openFindings, tapeKey, USUAL_RULES, type AgreeRules } from '../measures/index.ts'
 import { labelsOf, type Choice, type Grade, type Place, type TicketSheet } from '../model/index.ts'
 import { newestFor } from './newest-for.ts'
 

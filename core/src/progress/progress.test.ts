@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { PLAIN_CIRCUMSTANCES, UNASKED, type Choice, type Item, type Reading, type TicketSheet } from '../model/index.ts'
-import { checksFor } from '../fit/index.ts'
+import { checksFor } from '../gear/index.ts'
 import { progressOf, urgencyOf } from './index.ts'
 
 const AT = '2026-10-05T09:00:00Z'

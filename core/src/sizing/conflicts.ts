@@ -10,8 +10,6 @@ const SHORT_BACK = 0.78
 
 const LENGTHS = ['M12', 'M13', 'M14']
 const SIDES = ['M10', 'M11', 'M06']
-/** Heads that cannot be let out. Source: handbook 6.2, common practice. */
-const FIXED_NECK: readonly FamilyId[] = ['H05']
 
 const good = (fit: MeasureFit | undefined): boolean => fit?.grade === 'holds' || fit?.grade === 'doubt'
 
@@ -48,7 +46,7 @@ export function conflictIn(family: FamilyId, size: RankedSize, all: readonly Ran
     const girth = fit('M07') ?? fit('M08')
     const neckElsewhere = all.some((other) => other !== size && other.perMeasure.some((each) => each.measure === neck?.measure && each.grade === 'holds'))
     if (girth && neck?.grade === 'fails' && good(girth) && neckElsewhere) {
-      return { code: FIXED_NECK.includes(family) ? 'neck-decides' : 'girth-decides', measures: [girth.measure, neck.measure], byMm: neck.byMm ?? 0 }
+      return { code: families[family].head === 'fixed' ? 'neck-decides' : 'girth-decides', measures: [girth.measure, neck.measure], byMm: neck.byMm ?? 0 }
     }
     const [head, collar] = [body.M04, body.M02]
     if (head?.mm != null && collar?.mm != null && !head.guess && !collar.guess && collar.mm > head.mm)

@@ -1,3 +1,4 @@
+import { families } from '../gear/index.ts'
 import type { FamilyId, SizeTable } from '../model/index.ts'
 import { MM_PER_UNIT } from '../units/index.ts'
 import type { CrateInside, OfferOf } from './offer.ts'
@@ -31,9 +32,6 @@ const sizes: SizeTable['sizes'] = insides.map(({ label, insideMm: [length, width
   return { label, bands: { M42: [before === undefined ? 1 : before - ENOUGH, length - LEAST], M44: [1, width / 2], M39: tall, M40: tall, M41: tall } }
 })
 
-/** Families that come in the usual series. */
-const CRATES: readonly FamilyId[] = ['K1', 'K2', 'K3', 'K4']
-
 /**
  * The series crates come in, whoever makes them, against one dog; a carrier's own rules go before it, and a label may
  * count differently.
@@ -41,7 +39,7 @@ const CRATES: readonly FamilyId[] = ['K1', 'K2', 'K3', 'K4']
  * @returns `null` for a family that is no crate
  */
 export function crateOffer(family: FamilyId, body: SizedBody): OfferOf<'series'> | null {
-  if (!CRATES.includes(family)) return null
+  if (families[family].shelf !== 'crate') return null
   const judged = { family, between: null, sizes }
   return { kind: 'series', family, insides, judged, ...summedUp(rankSizes(judged, body)) }
 }

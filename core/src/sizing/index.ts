@@ -6,7 +6,6 @@ export { spareOf, type Conflict, type MeasureFit, type RankedSize } from './rank
 export { rankAll, type RankAllOptions } from './rank-all.ts'
 export { withGuesses, type SizedBody, type SizedMeasure } from './sized-body.ts'
 export { settle, type Settled, type TapeGain } from './settle.ts'
-export { endangeredBy, type Danger } from './endangers.ts'
 export { rankTables, type RankedTable } from './rank-tables.ts'
 export { chanceWithin, normalCdf } from './chance.ts'
 export { betweenRule, decidingOrder, type BetweenRule } from './between.ts'

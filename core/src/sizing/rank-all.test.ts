@@ -1,12 +1,10 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { typicalForm } from '../form/index.ts'
-import { symptoms } from '../fit/symptoms.ts'
-import { checkById } from '../fit/checks.ts'
-import { families } from '../gear/index.ts'
+import { checkById, endangeredBy, families, symptoms } from '../gear/index.ts'
 import { measureIds } from '../measures/index.ts'
 import type { FamilyId, SizeTable } from '../model/index.ts'
-import { adviseOffer, endangeredBy, rankAll, rankSizes, spareOf, tableIn, withGuesses } from './index.ts'
+import { adviseOffer, rankAll, rankSizes, spareOf, tableIn, withGuesses } from './index.ts'
 
 const table = (over: Partial<SizeTable> = {}): SizeTable => ({
   id: 'any',

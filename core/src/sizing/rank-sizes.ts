@@ -1,9 +1,9 @@
+import { endangeredBy, type Danger } from '../gear/index.ts'
 import type { Because, FamilyId, Grade, ShopFields, SizeTable } from '../model/index.ts'
 import { betweenRule, decidingOrder } from './between.ts'
 import { chanceWithin } from './chance.ts'
 import { BAD_FIRST, GOOD_FIRST, worstGrade } from './grades.ts'
 import { conflictIn, tailToleranceHolds } from './conflicts.ts'
-import { endangeredBy, type Danger } from './endangers.ts'
 import type { MeasureFit, RankedSize } from './ranked-size.ts'
 import type { SizedBody } from './sized-body.ts'
 

@@ -1,5 +1,5 @@
 import type { Because, Grade } from '../model/index.ts'
-import type { Danger } from './endangers.ts'
+import type { Danger } from '../gear/index.ts'
 
 /** Measures that disagree about one size, and what practitioners do then (handbook 6.3). */
 export type Conflict =

@@ -2,13 +2,17 @@ import type { CautionCode, RankedStyle, StyleReason, Suits } from '@merry-tailor
 import { lowerFirst, upperFirst } from './first-letter'
 
 /** What a rank is called in a list: the word is the reason itself (design 6). */
-export const RANK_WORDS: Readonly<Record<Suits, string>> = {
+const RANK_WORDS: Readonly<Record<Suits, string>> = {
   first: 'Suits',
   works: 'Works',
   conditions: 'Only under conditions',
   wrong: 'Not for this',
   pointless: 'Nothing for this',
 }
+
+/** A rank and the condition it stands under: the two go on in one sentence. */
+export const rankWords = ({ rank, when }: Pick<RankedStyle, 'rank' | 'when'>): string =>
+  `${RANK_WORDS[rank]}${when === undefined ? '' : `${rank === 'conditions' ? ':' : ''} ${when}`}`
 
 /** The grade whose mark a rank is drawn with; the word stays its own. */
 export const RANK_GRADES = { first: 'holds', works: 'holds', conditions: 'doubt', wrong: 'fails', pointless: 'none' } as const

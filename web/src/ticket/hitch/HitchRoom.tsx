@@ -1,5 +1,6 @@
 import {
   elasticLine,
+  families,
   FAMILIES_AT,
   formatLength,
   HITCH_DEFAULTS,
@@ -222,7 +223,7 @@ function LengthEntry({
 
 function ForItem({ family, line }: { family: FamilyId | null; line: HitchLine | null }) {
   if (!family) return <p>No item on this ticket yet: the line stands for itself.</p>
-  const own = (Object.keys(FAMILIES_AT) as HitchBand[]).find((band) => FAMILIES_AT[band].includes(family))
+  const own = families[family].line
   const grade: Grade = !line || !own ? 'none' : line.band === own ? 'holds' : NEIGHBOURS[own].includes(line.band) ? 'doubt' : 'fails'
   return (
     <div>
@@ -258,7 +259,7 @@ interface LineAdviceProps {
 /** The line that would bring the hitch into the item's band, offered as one act. */
 function LineAdvice({ family, line, pullMm, hitchMm, lineMm, onLine, unit }: LineAdviceProps) {
   const { lineBands } = useShop()
-  const own = family ? (Object.keys(FAMILIES_AT) as HitchBand[]).find((band) => FAMILIES_AT[band].includes(family)) : undefined
+  const own = family && families[family].line
   if (!own) return line ? <MadeFor band={line.band} /> : null
   const wanted = own
   if (line?.band === wanted) return <p>This line is in its band.</p>

@@ -28,7 +28,7 @@ import { GearSketch } from '../../ui/plates/GearSketch'
 import { Toggles } from '../../ui/controls/Toggles'
 import { Mark } from '../../ui/marks/Mark'
 import { activityName } from '../../words/dogs'
-import { RANK_GRADES, RANK_WORDS, reasonWords, stopWords } from '../../words/kinds'
+import { RANK_GRADES, rankWords, reasonWords, stopWords } from '../../words/kinds'
 import { PLACE_NAMES } from '../../words/hitch'
 import { problemWords } from '../../words/problems'
 import { familyName, measureName } from '../../words/stages'
@@ -168,7 +168,7 @@ function RankWord({ style }: { style: RankedStyle }) {
   const grade = RANK_GRADES[style.rank]
   return (
     <span className={`inline-flex items-center gap-1.5 text-[15px] font-bold ${MARK_COLOUR[grade]}`}>
-      <Mark grade={grade} basis="predicted" size={19} /> {RANK_WORDS[style.rank]}
+      <Mark grade={grade} basis="predicted" size={19} /> {rankWords(style)}
     </span>
   )
 }
@@ -229,6 +229,7 @@ function Beside({ styles, form, name, hitchMm }: { styles: readonly RankedStyle[
   const rows = [
     ['How it is built', (style: RankedStyle) => families[style.family].build],
     ['Tapes it wants', (style: RankedStyle) => measuresOf({ family: style.family, way: 'undecided' }).map(measureName).join(', ')],
+    ['Goes on', (style: RankedStyle) => families[style.family].dressing?.on.join(' → ') ?? 'Not said.'],
     ['Set at the dog', (style: RankedStyle) => slidersWords(adjustersOf(style.family))],
     ['Pull leaves', (style: RankedStyle) => PLACE_NAMES[pullPlaceOf(style.family)]],
     ['Right because', (style: RankedStyle) => families[style.family].right],

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { solveForm, typicalForm, type Form } from '../form/index.ts'
 import { FAMILY_IDS } from '../model/index.ts'
-import { adjustersOf, families, layStraps, placeOn, ringsFor, STRAP_NODES, strapGraphs, whereItShows } from './index.ts'
+import { adjustersOf, families, isHarness, layStraps, placeOn, ringsFor, STRAP_NODES, whereItShows } from './index.ts'
 
 const forms: [string, Form][] = (['Chihuahua', 'Greyhound', 'Dachshund', 'Great Dane', 'Pug', 'Siberian Husky'] as const).map((breed) => [
   breed,
@@ -10,9 +10,9 @@ const forms: [string, Form][] = (['Chihuahua', 'Greyhound', 'Dachshund', 'Great 
 
 describe('strap graphs', () => {
   it('there is one for every family, and every node is used', () => {
-    expect(Object.keys(strapGraphs).sort()).toEqual([...FAMILY_IDS].sort())
+    expect(Object.keys(families).sort()).toEqual([...FAMILY_IDS].sort())
     const used = new Set(
-      Object.values(strapGraphs).flatMap((graph) => [
+      Object.values(families).flatMap(({ parts: graph }) => [
         ...graph.edges.flatMap((edge) => edge.through),
         ...graph.panels.flatMap((panel) => panel.outline),
         ...graph.rings,
@@ -23,8 +23,8 @@ describe('strap graphs', () => {
   })
 
   it('a harness hangs together: from any strap every other is reached', () => {
-    for (const family of FAMILY_IDS.filter((id) => id.startsWith('H'))) {
-      const parts = [...strapGraphs[family].edges.map((edge) => [...edge.through]), ...strapGraphs[family].panels.map((panel) => [...panel.outline])]
+    for (const family of FAMILY_IDS.filter(isHarness)) {
+      const parts = [...families[family].parts.edges.map((edge) => [...edge.through]), ...families[family].parts.panels.map((panel) => [...panel.outline])]
       const reached = new Set(parts[0])
       for (let more = true; more;) {
         more = false
@@ -48,16 +48,16 @@ describe('strap graphs', () => {
 
   it('what pulls has a pull point, and it lies where its family lets the pull leave', () => {
     for (const family of FAMILY_IDS) {
-      const { pull } = strapGraphs[family]
-      expect([family, pull !== null]).toEqual([family, family.startsWith('H')])
+      const { pull } = families[family].parts
+      expect([family, pull !== null]).toEqual([family, isHarness(family)])
     }
-    expect(strapGraphs.H14.pull).toBe('backHalf')
-    expect(strapGraphs.H08.pull).toBe('lump')
+    expect(families.H14.parts.pull).toBe('backHalf')
+    expect(families.H08.parts.pull).toBe('lump')
   })
 
   it('T39 counts sliders on both sides: V22 four, V42 four, V20 five with two leash points, and none of the walking kinds is sewn fixed', () => {
     expect([adjustersOf('H01'), adjustersOf('H24'), adjustersOf('H09')]).toEqual([4, 4, 5])
-    expect(new Set([strapGraphs.H09.pull, ...strapGraphs.H09.rings]).size).toBe(2)
+    expect(new Set([families.H09.parts.pull, ...families.H09.parts.rings]).size).toBe(2)
     for (const family of ['H04', 'H05', 'H06'] as const) expect([family, adjustersOf(family) > 0]).toEqual([family, true])
   })
 

@@ -1,0 +1,18 @@
+import { family } from '../family.ts'
+import { boot, pawTapes } from '../shared/boot.ts'
+import { bootDress } from '../shared/dressing.ts'
+import { graph } from '../shared/straps.ts'
+
+/** Sled booties. Source: handbook 3.4, 5.5, 6.2, from memory, unverified. */
+export const b1 = family({
+  ...boot,
+  id: 'B1',
+  name: 'Sled booties',
+  build: 'Unlined cloth, strap.',
+  right: 'Snow, ice, ice balls, small cuts; used up.',
+  wrong: 'Asphalt.',
+  tapes: { stock: pawTapes },
+  between: { rule: 'down', because: 'cloth-gives' },
+  parts: graph([], null, { around: 'paws' }),
+  dressing: bootDress,
+})

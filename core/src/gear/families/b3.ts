@@ -1,0 +1,17 @@
+import { family } from '../family.ts'
+import { boot, pawTapes } from '../shared/boot.ts'
+import { bootDress } from '../shared/dressing.ts'
+import { graph } from '../shared/straps.ts'
+
+/** Indoor grip socks. Source: handbook 3.4, 5.5, 6.2, from memory, unverified. */
+export const b3 = family({
+  ...boot,
+  id: 'B3',
+  name: 'Indoor grip socks',
+  build: 'Grip sock or unlined rubber boot.',
+  right: 'Old dogs on floors; salt.',
+  wrong: 'Long wear: moisture.',
+  tapes: { stock: pawTapes },
+  parts: graph([], null, { around: 'paws' }),
+  dressing: bootDress,
+})

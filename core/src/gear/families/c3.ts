@@ -1,0 +1,24 @@
+import { family } from '../family.ts'
+import { coat } from '../shared/coat.ts'
+import { graph, set, strap } from '../shared/straps.ts'
+import { must } from '../wanted-tapes.ts'
+
+/** Hooded winter coat. Source: handbook 3.4, 5.5, common practice. */
+export const c3 = family({
+  ...coat,
+  id: 'C3',
+  name: 'Hooded winter coat',
+  build: 'Hood, belly warmer, made to measure.',
+  right: 'Severe cold, thin coats, ears to protect.',
+  wrong: 'The hood cut by the head alone on a thick neck.',
+  kin: ['over-the-head'],
+  tapes: { stock: must('M04', 'M17', 'M16', 'M21', 'M00', 'M23', 'M20', 'M05', 'M03') },
+  parts: graph([strap('belly', ['hemMid', 'bellyLow'], set)], null, {
+    panels: [
+      { kind: 'hood', outline: ['headTop', 'brow', 'throat', 'collarFront', 'collarTop'] },
+      { kind: 'cloth', outline: ['collarTop', 'collarFront', 'lump', 'betweenLegs', 'girthLow', 'waistLow', 'hemRear', 'hemTail', 'crossRear', 'crossFore'] },
+    ],
+  }),
+  head: 'fixed',
+  dressing: null,
+})

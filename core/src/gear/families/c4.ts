@@ -1,0 +1,47 @@
+import { family } from '../family.ts'
+import { coat } from '../shared/coat.ts'
+import { graph, set, strap } from '../shared/straps.ts'
+import { must } from '../wanted-tapes.ts'
+
+/** Rain suit with cords. Source: handbook 3.4, 5.5, 6.2, 8.4, common practice. */
+export const c4 = family({
+  ...coat,
+  id: 'C4',
+  name: 'Rain suit with cords',
+  build: 'Full body, legs, drawcords.',
+  right: 'Rain and mud; one suit fits very different bodies once its cords are set.',
+  wrong: 'When nobody spends the first fitting; in warm weather.',
+  kin: [],
+  tapes: { stock: must('M14', 'M07', 'M02', 'M26') },
+  between: { rule: 'down', because: 'cords-do-the-rest' },
+  parts: graph([strap('hem', ['collarTop', 'collarFront'], set), strap('hem', ['waistTop', 'waistLow'], set)], null, {
+    panels: [
+      {
+        kind: 'cloth',
+        outline: [
+          'collarTop',
+          'collarFront',
+          'lump',
+          'elbowFore',
+          'wristFore',
+          'wristRear',
+          'elbow',
+          'girthLow',
+          'waistLow',
+          'stifle',
+          'hindCuffFore',
+          'hindCuffRear',
+          'thighRear',
+          'hemTail',
+          'crossRear',
+          'crossFore',
+        ],
+      },
+    ],
+  }),
+  head: 'set',
+  dressing: {
+    on: ['Lay it out before the dog', 'Front feet', 'Up: the press-stud on top holds it', 'Hind feet', 'Zip, minding the ears at the neck'],
+    off: ['Zip', 'Hind', 'Front'],
+  },
+})

@@ -1,0 +1,49 @@
+import { family } from '../family.ts'
+import { stepIn } from '../shared/dressing.ts'
+import { everyHarness } from '../shared/every-harness.ts'
+import { petVest, walking } from '../shared/walking.ts'
+import { graph, nearGirth, set, strap } from '../shared/straps.ts'
+import { conditions, works, wrong } from '../suits.ts'
+
+/** Step-in. Source: handbook 5.2 to 5.4, 6.2, 6.3, 8.4, common practice; cells the handbook sets in italics from memory, unverified. */
+export const h04 = family({
+  ...walking,
+  id: 'H04',
+  name: 'Step-in',
+  build: 'Two leg holes on the ground, one buckle on the back.',
+  right: 'Light, nothing over the head.',
+  wrong: 'For pullers and long tours: narrow straps rub, close behind the elbow they cut.',
+  kin: [],
+  suits: {
+    stroll: works('for a short time'),
+    'learning-puller': wrong(),
+    'long-hike': wrong(),
+    scramble: wrong(),
+    'beside-runner': wrong(),
+    'front-of-runner': wrong(),
+    'bike-front': wrong(),
+    'bike-side': wrong(),
+    'ski-front': wrong(),
+    'sled-team': wrong(),
+    'wheel-place': wrong(),
+    'weight-drag': wrong(),
+    cart: wrong(),
+    tracking: wrong(),
+    car: wrong(),
+  },
+  puppy: conditions(),
+  flatFace: conditions(),
+  meets: { wriggles: 'for', 'backs-out': 'against' },
+  sides: {},
+  tapes: { stock: petVest },
+  parts: graph(
+    [strap('front', ['lump', 'front', 'nearGirthTop']), { ...nearGirth, ...set }, strap('sternum', ['lump', 'betweenLegs', 'nearGirthLow'], { hidden: true })],
+    'nearGirthTop',
+  ),
+  checks: everyHarness,
+  symptoms: [],
+  pull: 'withers',
+  line: null,
+  head: 'none',
+  dressing: stepIn,
+})

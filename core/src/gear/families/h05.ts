@@ -1,0 +1,50 @@
+import { family } from '../family.ts'
+import { overhead } from '../shared/dressing.ts'
+import { everyHarness } from '../shared/every-harness.ts'
+import { petVestOverHead, walking } from '../shared/walking.ts'
+import { girthSet, graph, strap } from '../shared/straps.ts'
+import { conditions, works, wrong } from '../suits.ts'
+
+/** Vest. Source: handbook 3.4, 5.2 to 5.4, common practice; up where it would not pass the head (6.2) from memory, unverified. */
+export const h05 = family({
+  ...walking,
+  id: 'H05',
+  name: 'Vest',
+  build: 'Fabric body, head opening usually fixed, one buckle.',
+  right: 'Quickest to dress, soft.',
+  wrong: 'Where the neck was not measured: it cannot be adjusted. Warm in summer.',
+  kin: ['over-the-head'],
+  suits: {
+    stroll: works(),
+    'learning-puller': wrong(),
+    'long-hike': conditions(),
+    scramble: wrong(),
+    'beside-runner': wrong(),
+    'front-of-runner': wrong(),
+    'bike-front': wrong(),
+    'bike-side': wrong(),
+    'ski-front': wrong(),
+    'sled-team': wrong(),
+    'wheel-place': wrong(),
+    'weight-drag': wrong(),
+    cart: wrong(),
+    tracking: wrong(),
+    car: wrong(),
+  },
+  puppy: conditions(),
+  flatFace: works(),
+  meets: { wriggles: 'for', chews: 'against', 'backs-out': 'against' },
+  sides: {},
+  tapes: { stock: petVestOverHead },
+  decides: ['M01', 'M02', 'M04', 'M06', 'M07'],
+  between: { rule: 'up', because: 'must-pass-the-head' },
+  parts: graph([strap('neck-ring', ['collarFront', 'front', 'withers']), girthSet], 'girthTop', {
+    panels: [{ kind: 'cloth', outline: ['withers', 'front', 'lump', 'betweenLegs', 'girthLow', 'girthSide', 'girthTop'] }],
+  }),
+  checks: everyHarness,
+  symptoms: [],
+  pull: 'withers',
+  line: null,
+  head: 'fixed',
+  dressing: overhead,
+})

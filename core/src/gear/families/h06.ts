@@ -1,0 +1,48 @@
+import { family } from '../family.ts'
+import { stepIn } from '../shared/dressing.ts'
+import { everyHarness } from '../shared/every-harness.ts'
+import { petVest, walking } from '../shared/walking.ts'
+import { graph, nearGirth, set, strap } from '../shared/straps.ts'
+import { conditions, works, wrong } from '../suits.ts'
+
+/** Plate, step-in style. Source: handbook 5.2 to 5.4, 6.2, 6.3, 8.4, common practice; cells the handbook sets in italics from memory, unverified. */
+export const h06 = family({
+  ...walking,
+  id: 'H06',
+  name: 'Plate, step-in style',
+  build: 'As the step-in, with a plate, wide end to the rear.',
+  right: 'Light; the plate spreads the strap.',
+  wrong: 'For pullers and long tours.',
+  kin: [],
+  suits: {
+    stroll: works(),
+    'learning-puller': wrong(),
+    'long-hike': conditions(),
+    scramble: wrong(),
+    'beside-runner': wrong(),
+    'front-of-runner': wrong(),
+    'bike-front': wrong(),
+    'bike-side': wrong(),
+    'ski-front': wrong(),
+    'sled-team': wrong(),
+    'wheel-place': wrong(),
+    'weight-drag': wrong(),
+    cart: wrong(),
+    tracking: wrong(),
+    car: wrong(),
+  },
+  puppy: conditions(),
+  flatFace: works(),
+  meets: { wriggles: 'for' },
+  sides: {},
+  tapes: { stock: petVest },
+  parts: graph([strap('front', ['lump', 'front', 'nearGirthTop']), { ...nearGirth, ...set }], 'nearGirthTop', {
+    panels: [{ kind: 'plate', outline: ['lump', 'blade', 'plateSide', 'girthLow', 'betweenLegs'] }],
+  }),
+  checks: everyHarness,
+  symptoms: [],
+  pull: 'withers',
+  line: null,
+  head: 'none',
+  dressing: stepIn,
+})

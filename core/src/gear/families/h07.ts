@@ -1,0 +1,46 @@
+import { family } from '../family.ts'
+import { overhead } from '../shared/dressing.ts'
+import { everyHarness } from '../shared/every-harness.ts'
+import { petVestOverHead, walking } from '../shared/walking.ts'
+import { girthSet, graph, set, strap } from '../shared/straps.ts'
+import { conditions, works, wrong } from '../suits.ts'
+
+/** Dual strap, overhead. Source: handbook 5.2 to 5.4, 6.2, 6.3, 8.4, common practice; cells the handbook sets in italics from memory, unverified. */
+export const h07 = family({
+  ...walking,
+  id: 'H07',
+  name: 'Dual strap, overhead',
+  build: 'Neck ring over the head, one side buckle.',
+  right: 'Adjustable, cheap.',
+  wrong: 'Put on the wrong way round: find the leash ring first.',
+  kin: ['over-the-head'],
+  suits: {
+    stroll: works(),
+    'learning-puller': conditions(),
+    'long-hike': works(),
+    scramble: wrong(),
+    'beside-runner': wrong(),
+    'front-of-runner': wrong(),
+    'bike-front': wrong(),
+    'bike-side': wrong(),
+    'ski-front': wrong(),
+    'sled-team': wrong(),
+    'wheel-place': wrong(),
+    'weight-drag': wrong(),
+    cart: wrong(),
+    tracking: conditions(),
+    car: wrong(),
+  },
+  puppy: conditions(),
+  flatFace: conditions(),
+  meets: { 'backs-out': 'against' },
+  sides: {},
+  tapes: { stock: petVestOverHead },
+  parts: graph([strap('neck-ring', ['collarFront', 'collarTop'], set), strap('back', ['collarTop', 'withers', 'girthTop']), girthSet], 'girthTop'),
+  checks: everyHarness,
+  symptoms: [],
+  pull: 'withers',
+  line: null,
+  head: 'set',
+  dressing: overhead,
+})

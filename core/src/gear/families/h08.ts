@@ -1,0 +1,59 @@
+import { family } from '../family.ts'
+import { everyHarness } from '../shared/every-harness.ts'
+import { petVest, walking } from '../shared/walking.ts'
+import { girthSet, graph, set, strap } from '../shared/straps.ts'
+import { conditions, first, wrong } from '../suits.ts'
+
+/** Front clip for training. Source: handbook 5.2 to 5.4, 6.2, 6.3, 8.4, common practice; cells the handbook sets in italics from memory, unverified. */
+export const h08 = family({
+  ...walking,
+  id: 'H08',
+  name: 'Front clip for training',
+  build: 'Ring on the chest, link to the collar, double-ended lead.',
+  right: 'Curbs pulling at once; for a person who cannot hold a strong dog.',
+  wrong: 'For running and for growing puppies: it alters the gait. It needs an end date.',
+  kin: ['over-the-head'],
+  suits: {
+    stroll: conditions('for a grown dog, for a time'),
+    'learning-puller': first('for a while'),
+    'long-hike': wrong(),
+    scramble: wrong(),
+    'beside-runner': wrong(),
+    'front-of-runner': wrong(),
+    'bike-front': wrong(),
+    'bike-side': wrong(),
+    'ski-front': wrong(),
+    'sled-team': wrong(),
+    'wheel-place': wrong(),
+    'weight-drag': wrong(),
+    cart: wrong(),
+    tracking: wrong(),
+    car: wrong(),
+  },
+  puppy: wrong(),
+  flatFace: conditions(),
+  meets: {},
+  sides: { D18: { B: 'never' } },
+  tapes: { stock: petVest },
+  parts: graph(
+    [strap('front', ['lump', 'armLevel', 'girthSide'], set), girthSet, strap('back', ['withers', 'girthTop']), strap('link', ['collarFront', 'lump'])],
+    'lump',
+    { rings: ['girthTop'] },
+  ),
+  checks: everyHarness,
+  symptoms: [],
+  pull: 'withers',
+  line: null,
+  head: 'set',
+  dressing: {
+    on: [
+      'Collar first',
+      'Over the face with the clip at the chest',
+      'Back strap',
+      'Under the legs',
+      'Link to the collar',
+      'One end of a double lead in front, the other behind',
+    ],
+    off: ['Lead', 'Link', 'Under the legs', 'Back strap', 'Over the face'],
+  },
+})

@@ -1,0 +1,59 @@
+import { family } from '../family.ts'
+import { everyHarness } from '../shared/every-harness.ts'
+import { walking } from '../shared/walking.ts'
+import { girthSet, graph, neckRing, pad, set, setBothSides, sternum, strap } from '../shared/straps.ts'
+import { conditions, first, works, wrong } from '../suits.ts'
+import { check, must } from '../wanted-tapes.ts'
+
+/** Multi-strap assist. Source: handbook 5.2 to 5.4, 6.2, 6.3, 8.4, common practice; cells the handbook sets in italics from memory, unverified. */
+export const h09 = family({
+  ...walking,
+  id: 'H09',
+  name: 'Multi-strap assist',
+  build: 'Y or chest pad, girth strap and second belly strap, grab handle, five adjusters.',
+  right: 'Lifts and steadies on obstacles; hard to back out of.',
+  wrong: 'For pulling: the second strap lies on soft belly.',
+  kin: ['over-the-head'],
+  suits: {
+    stroll: works(),
+    'learning-puller': works(),
+    'long-hike': first(),
+    scramble: first(),
+    'beside-runner': conditions(),
+    'front-of-runner': wrong(),
+    'bike-front': wrong(),
+    'bike-side': wrong(),
+    'ski-front': wrong(),
+    'sled-team': wrong(),
+    'wheel-place': wrong(),
+    'weight-drag': wrong(),
+    cart: wrong(),
+    tracking: works(),
+    car: wrong(),
+  },
+  puppy: conditions(),
+  flatFace: works(),
+  meets: { 'tucked-up': 'for', 'three-legs': 'for', 'backs-out': 'for' },
+  sides: {},
+  tapes: { stock: [...must('M07'), ...check('M29')] },
+  parts: graph(
+    [
+      { ...neckRing, ...setBothSides },
+      { ...sternum, ...set },
+      girthSet,
+      strap('belly', ['bellyTop', 'bellySide', 'bellyLow'], set),
+      strap('back', ['withers', 'girthTop', 'bellyTop'], pad),
+    ],
+    'girthTop',
+    { rings: ['bellyTop'] },
+  ),
+  checks: everyHarness,
+  symptoms: [],
+  pull: 'withers',
+  line: null,
+  head: 'set',
+  dressing: {
+    on: ['Over the head, chest piece in front, handle on top', 'Right foreleg through', 'Girth and belly buckles'],
+    off: ['Both buckles', 'Leg', 'Head'],
+  },
+})

@@ -1,0 +1,53 @@
+import { family } from '../family.ts'
+import { drafting } from '../shared/drafting.ts'
+import { everyHarness } from '../shared/every-harness.ts'
+import { graph, pad, pullNeck, set, strap } from '../shared/straps.ts'
+import { conditions, first, wrong } from '../suits.ts'
+
+/** Freight and weight. Source: handbook 5.2 to 5.4, 6.2, 6.3, 8.4, common practice; cells the handbook sets in italics from memory, unverified. */
+export const h22 = family({
+  ...drafting,
+  id: 'H22',
+  name: 'Freight and weight',
+  build: 'One piece, four primary traces, forward cinch, spreader bar behind.',
+  right: 'One piece, does not tangle, fast off over the head.',
+  wrong: 'It must come off whole to free the dog from the load.',
+  kin: ['over-the-head'],
+  suits: {
+    'bike-front': wrong(),
+    'sled-team': wrong(),
+    'weight-drag': first(),
+    cart: conditions('with shaft loops'),
+    car: wrong(),
+  },
+  puppy: wrong(),
+  flatFace: wrong(),
+  meets: {},
+  sides: { D27: { A: 'for' } },
+  parts: graph(
+    [
+      { ...pullNeck, role: 'neck-ring' },
+      strap('trace', ['front', 'armLevel', 'bellySide', 'traceUpper'], pad),
+      strap('trace', ['lump', 'betweenLegs', 'chestSide', 'bellyLow', 'traceLower'], pad),
+      strap('girth', ['girthTop', 'girthSide', 'girthLow'], set),
+      strap('back', ['aheadOfWithers', 'girthTop']),
+      strap('bar', ['traceUpper', 'traceLower']),
+    ],
+    'traceLower',
+  ),
+  checks: everyHarness,
+  symptoms: [],
+  pull: 'withers',
+  line: null,
+  head: 'fixed',
+  dressing: {
+    on: [
+      'Open the neck and keel piece',
+      'Over the head',
+      'Centre the keel strap, pick out burrs',
+      'Lift each foreleg through',
+      'Forward cinch through its loop, under the four traces, snap',
+    ],
+    off: ['Unsnap the cinch', 'Lift the spreader over the dog', 'Push the head back through the neck', 'The dog steps out'],
+  },
+})

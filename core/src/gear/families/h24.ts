@@ -1,0 +1,61 @@
+import { danger } from '../checks-and-symptoms.ts'
+import { family } from '../family.ts'
+import { everyHarness } from '../shared/every-harness.ts'
+import { girth, graph, pad, setBothSides, strap } from '../shared/straps.ts'
+import { conditions, first, works, wrong } from '../suits.ts'
+import { must, oneOf } from '../wanted-tapes.ts'
+
+/** Car harness. Source: handbook 3.4, 5.2 to 5.4, 8.4, common practice; between sizes and the order of measures from memory, unverified. */
+export const h24 = family({
+  id: 'H24',
+  name: 'Car harness',
+  build: 'Strength-rated metal parts, padded panel, loop for the vehicle belt.',
+  right: 'Keeps the dog in its seat and lets it stand, sit and lie.',
+  wrong: 'For sport. The walking ring is only for the way to the car.',
+  shelf: 'car',
+  kin: ['over-the-head'],
+  suits: {
+    stroll: conditions('for a short walk on the lead'),
+    'long-hike': wrong(),
+    scramble: wrong(),
+    'beside-runner': wrong(),
+    'front-of-runner': wrong(),
+    'bike-front': wrong(),
+    'bike-side': wrong(),
+    'ski-front': wrong(),
+    'sled-team': wrong(),
+    'wheel-place': wrong(),
+    'weight-drag': wrong(),
+    cart: wrong(),
+    tracking: wrong(),
+    car: first(),
+  },
+  puppy: works('refitted as it grows'),
+  flatFace: works(),
+  meets: {},
+  sides: {},
+  tapes: { stock: [...must('M07', 'M00'), ...oneOf('M01', 'M02', 'must')] },
+  decides: ['M07', 'M01', 'M02', 'M00'],
+  between: { rule: 'up', because: 'larger-ring' },
+  parts: graph(
+    [strap('front', ['lump', 'front', 'withers'], { ...pad, ...setBothSides }), { ...girth, ...setBothSides }, strap('back', ['withers', 'girthTop'], pad)],
+    'girthTop',
+    {
+      panels: [{ kind: 'plate', outline: ['front', 'lump', 'betweenLegs', 'girthLow', 'chestSide', 'blade'] }],
+    },
+  ),
+  checks: everyHarness,
+  symptoms: [],
+  dangers: {
+    M01: { small: danger('S47'), big: danger('S46') },
+    M02: { small: danger('S47'), big: danger('S46') },
+    M07: { small: danger('S47'), big: danger('S46') },
+  },
+  pull: 'withers',
+  line: null,
+  head: 'set',
+  dressing: {
+    on: ['Marked side up, over the head', 'Panel between the forelegs', 'Each side strap up into its buckle, pushed home and tugged'],
+    off: ['Both buckles'],
+  },
+})

@@ -1,0 +1,15 @@
+import { family } from '../family.ts'
+import { crate, crateTapes } from '../shared/crate.ts'
+import { graph } from '../shared/straps.ts'
+
+/** Travel crate, rigid. Source: handbook 5.5, 10.1, common practice; tapes (3.4) from memory, unverified. */
+export const k2 = family({
+  ...crate,
+  id: 'K2',
+  name: 'Travel crate, rigid',
+  build: 'Two half shells, one door.',
+  right: 'Car, vet, flight if it is to the carrier’s rules.',
+  wrong: 'Puppy training: no divider, little space.',
+  tapes: { stock: crateTapes },
+  parts: graph([], null, { around: 'shell' }),
+})

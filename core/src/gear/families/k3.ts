@@ -1,0 +1,15 @@
+import { family } from '../family.ts'
+import { crate, crateTapes } from '../shared/crate.ts'
+import { graph } from '../shared/straps.ts'
+
+/** Soft crate. Source: handbook 5.5, 10.1, common practice; tapes (3.4) from memory, unverified. */
+export const k3 = family({
+  ...crate,
+  id: 'K3',
+  name: 'Soft crate',
+  build: 'Frame and mesh, pockets.',
+  right: 'Camping and trips with trained dogs.',
+  wrong: 'Daily use, chewers, untrained dogs.',
+  tapes: { stock: crateTapes },
+  parts: graph([], null, { around: 'mesh' }),
+})
