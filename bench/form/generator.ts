@@ -1,6 +1,7 @@
 import type { About } from '../../core/src/form/about.ts'
 import { parameterNames, type Proportions, vectorOf } from '../../core/src/form/parameters.ts'
-import { FORM_MEASURES, laysFor, readTapes, shapeOf } from '../../core/src/form/tapes.ts'
+import { shapeOf } from '../../core/src/form/shape.ts'
+import { FORM_MEASURES, laysFor, readTapes } from '../../core/src/form/tapes.ts'
 import { normal, seeded } from './random.ts'
 
 /*

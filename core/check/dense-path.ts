@@ -1,4 +1,5 @@
-import { pointOn, type Corridor, type Point3 } from '../src/form/diagonal.ts'
+import type { Corridor } from '../src/form/lay-string.ts'
+import { pointOn, type Point3 } from '../src/form/point-on.ts'
 import type { Station } from '../src/form/stations.ts'
 
 /*

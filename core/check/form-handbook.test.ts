@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { solveForm, crossCheck, type About } from '../src/form/index.ts'
-import { bodyLength, shapeOf } from '../src/form/tapes.ts'
+import { bodyLength } from '../src/form/places.ts'
+import { shapeOf } from '../src/form/shape.ts'
 import { breeds } from '../src/reference/breeds.ts'
 
 const IN = 25.4

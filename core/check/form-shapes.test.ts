@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { layString, lengthAlong, pointOn, stringPoints } from '../src/form/diagonal.ts'
+import { layString, stringPoints } from '../src/form/lay-string.ts'
+import { lengthAlong, pointOn } from '../src/form/point-on.ts'
 import { frustum } from '../src/form/bulk.ts'
 import { tautLength } from '../src/form/hull.ts'
 import { solveForm } from '../src/form/index.ts'

@@ -1,6 +1,6 @@
-import { measureCovariance } from './measure-covariance.ts'
+import { measureCovariance, shareOf } from './measure-covariance.ts'
 import { DISCREPANCY } from './readings.ts'
-import type { Form } from './solve-form.ts'
+import type { Form } from './form-type.ts'
 import { defines } from './tapes.ts'
 
 /** What one more tape would do for what is wanted. */
@@ -25,7 +25,8 @@ export function bestNext(form: Form, wanted: readonly string[], candidates: read
   const open = candidates.filter((id) => id !== 'M00' && defines(id, form.sex) && form.measures[id]?.taken === false)
   const targets = wanted.filter((id) => id !== 'M00' && defines(id, form.sex))
   if (open.length === 0 || targets.length === 0) return []
-  const { share: covariance } = measureCovariance(form, [...open, ...targets], false)
+  const table = measureCovariance(form, [...open, ...targets], false)
+  const covariance = (a: string, b: string): number => shareOf(table, a, b)
   const noise = READING ** 2 + DISCREPANCY ** 2
   const whole = targets.reduce((sum, id) => sum + covariance(id, id), 0)
   return open

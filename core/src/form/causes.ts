@@ -1,6 +1,6 @@
 import { measures } from '../measures/index.ts'
-import type { LeftOut } from './mixture.ts'
-import type { FormMeasure } from './solve-form.ts'
+import { densityAt, type LeftOut } from './mixture.ts'
+import type { FormMeasure } from './form-type.ts'
 
 export type FormCause =
   | 'one-side-not-doubled'
@@ -113,7 +113,7 @@ export function causesOf(
   const doubles = measures[id]?.doubling ?? false
   const list: { cause: FormCause; wouldReadMm: number; log: number; measure?: string }[] = []
   const ratio = (cause: FormCause, factor: number, chance: number): void => {
-    list.push({ cause, wouldReadMm: mm * factor, log: Math.log(chance) + leftOut.density(Math.log(factor)) })
+    list.push({ cause, wouldReadMm: mm * factor, log: Math.log(chance) + densityAt(leftOut, Math.log(factor)) })
   }
   if (id !== 'M00') {
     ratio('one-side-not-doubled', 2, doubles ? CHANCE.side : CHANCE.half)
@@ -123,7 +123,7 @@ export function causesOf(
   }
   const swaps = swappedMm(mm, asTyped).filter((would) => Math.abs(Math.log(would / mm)) > 0.05)
   for (const would of swaps) {
-    list.push({ cause: 'swapped-digits', wouldReadMm: would, log: Math.log(CHANCE.swapped / swaps.length) + leftOut.density(Math.log(would / mm)) })
+    list.push({ cause: 'swapped-digits', wouldReadMm: would, log: Math.log(CHANCE.swapped / swaps.length) + densityAt(leftOut, Math.log(would / mm)) })
   }
   const expected = mm * Math.exp(-leftOut.off)
   const others = CONFUSED[id] ?? []
@@ -135,7 +135,7 @@ export function causesOf(
   }
   const slip = Math.log(CHANCE.slip) + logNormal(leftOut.off, Math.hypot(leftOut.sd, SLIP_SD))
   list.push({ cause: 'plain-slip', wouldReadMm: expected, log: slip })
-  const dog = Math.log(CHANCE.dog) + leftOut.density(0)
+  const dog = Math.log(CHANCE.dog) + densityAt(leftOut, 0)
   const slips = list.map(({ log }) => log)
   const most = Math.max(...slips)
   const odds = most + Math.log(slips.reduce((sum, log) => sum + Math.exp(log - most), 0)) - dog

@@ -2,7 +2,8 @@ import type { Body } from '../measures/index.ts'
 import type { About } from './about.ts'
 import { causesOf, type WeighedCause } from './causes.ts'
 import type { EarlierVisit } from './readings.ts'
-import { fitOf, formOf, type Form } from './solve-form.ts'
+import type { Form } from './form-type.ts'
+import { fitOf, formOf } from './solve-form.ts'
 
 export interface Suspect {
   measure: string

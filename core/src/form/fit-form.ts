@@ -1,12 +1,14 @@
 import type { Kind } from './about.ts'
 import type { Ears } from './build-types.ts'
 import { innovate, merged, movedMean, narrowed, shares, type Bell } from './gaussian.ts'
-import { weigh, type LeftOut } from './mixture.ts'
+import { weigh, type LeftOut, type Weighed } from './mixture.ts'
 import { hold, PARAMETERS } from './parameters.ts'
 import type { Component } from './prior.ts'
 import { noiseOf, type Row } from './readings.ts'
 import { slopes } from './tangent.ts'
-import { laysFor, logTapes, shapeOf, type Lays, type Traits } from './tapes.ts'
+import type { Lays } from './routes.ts'
+import { shapeOf, type Traits } from './shape.ts'
+import { laysFor, logTapes } from './tapes.ts'
 
 /** A solved form before it is dressed for the outside. */
 export interface Fit {
@@ -54,51 +56,77 @@ const largest = <T>(list: readonly T[], by: (item: T, i: number) => number): T |
     return !best || value > best.value ? { item, value } : best
   }, undefined)?.item
 
-/** What one kind's tangent says of the readings. */
-const residualAt = (component: Component, rows: readonly Row[]): Float64Array =>
-  Float64Array.from(rows, (row) => row.log - component.tangent.valueAt(component.mean, row.measure))
+/** Kinds weighed along their own tangents, each at its own mean. */
+function weighAtMeans(components: readonly Component[], rows: readonly Row[], noise: Float64Array): Weighed {
+  return weigh(
+    components,
+    (i) => rows.map((row) => (components[i] as Component).tangent.row(row.measure)),
+    (i) => {
+      const { tangent, mean } = components[i] as Component
+      return Float64Array.from(rows, (row) => row.log - tangent.valueAt(mean, row.measure))
+    },
+    noise,
+  )
+}
+
+/** Kinds weighed once more, along the tangent found: those far from their own means are judged by it better. */
+function weighAtSolution(components: readonly Component[], solved: Solved, rows: readonly Row[], noise: Float64Array): Weighed {
+  return weigh(
+    components,
+    () => solved.slopes,
+    (i) => backTo(solved, rows, (components[i] as Component).mean),
+    noise,
+  )
+}
+
+/** The kinds merged by their weights, and how much less each reading counts. */
+interface Footing {
+  weighed: Weighed
+  bell: Bell
+  inflate: number[]
+}
+
+const footingOn = (components: readonly Component[], weighed: Weighed): Footing => ({
+  weighed,
+  bell: merged(components, weighed.weights),
+  inflate: outlying(weighed.leftOut),
+})
+
+/** Do the kinds or the readings count so differently now that it is worth solving again? */
+function hasShifted(before: Footing, now: Footing): boolean {
+  const moved = Math.max(...now.weighed.weights.map((weight, i) => Math.abs(weight - (before.weighed.weights[i] ?? 0))))
+  return moved > 0.05 || now.inflate.some((value, i) => Math.abs(Math.log(value / (before.inflate[i] ?? 1))) > 0.3)
+}
 
 /**
  * Whitened Gauss-Newton in the dual form (as many unknowns as readings), over the kinds merged into one bell by their
  * weights. Kinds are weighed first along their own tangents, then again along the tangent at the solution.
  */
 export function fit(components: readonly Component[], kind: Kind, rows: readonly Row[]): Fit {
-  const startWeights = shares(components.map((component) => component.logWeight))
   const traits: Traits = { ears: earsOf(kind, rows), sex: kind.sex }
-  if (rows.length === 0) return zeroFit(merged(components, startWeights), traits, startWeights)
-
-  const noise = noiseOf(rows)
-  const first = weigh(
-    components,
-    (i) => rows.map((row) => (components[i] as Component).tangent.row(row.measure)),
-    (i) => residualAt(components[i] as Component, rows),
-    noise,
-  )
-  let bell = merged(components, first.weights)
-  let inflate = outlying(first.leftOut)
-  const lead = largest(components, (_, i) => first.weights[i] ?? 0) as Component
-  let solved = descend(bell, rows, noiseOf(rows, inflate), traits, lead)
-
-  // Once more along the tangent found: kinds far from their own means are judged by it better.
-  const judge = () =>
-    weigh(
-      components,
-      () => solved.slopes,
-      (i) => backTo(solved, rows, (components[i] as Component).mean),
-      noise,
-    )
-  let second = judge()
-  const moved = Math.max(...second.weights.map((weight, i) => Math.abs(weight - (first.weights[i] ?? 0))))
-  const inflateNow = outlying(second.leftOut)
-  if (moved > 0.05 || inflateNow.some((value, i) => Math.abs(Math.log(value / (inflate[i] ?? 1))) > 0.3)) {
-    bell = merged(components, second.weights)
-    inflate = inflateNow
-    solved = descend(bell, rows, noiseOf(rows, inflate), traits, lead, solved)
-    second = judge()
+  if (rows.length === 0) {
+    const weights = shares(components.map((component) => component.logWeight))
+    return zeroFit(merged(components, weights), traits, weights)
   }
-  const end = innovate(bell, solved.slopes, backTo(solved, rows, bell.mean), noiseOf(rows, inflate))
-  const misfit = innovate(bell, solved.slopes, backTo(solved, rows, bell.mean), noise)
-  return { x: solved.x, covariance: narrowed(bell, end), traits, rows, leftOut: second.leftOut, weights: second.weights, chi2: misfit.chi2, dof: rows.length }
+  const noise = noiseOf(rows)
+  let footing = footingOn(components, weighAtMeans(components, rows, noise))
+  const lead = largest(components, (_, i) => footing.weighed.weights[i] ?? 0) as Component
+  let solved = descend(footing.bell, rows, noiseOf(rows, footing.inflate), traits, lead)
+  let again = footingOn(components, weighAtSolution(components, solved, rows, noise))
+  if (hasShifted(footing, again)) {
+    footing = again
+    solved = descend(footing.bell, rows, noiseOf(rows, footing.inflate), traits, lead, solved)
+    again = footingOn(components, weighAtSolution(components, solved, rows, noise))
+  }
+  return told(solved, footing, again.weighed, rows, noise, traits)
+}
+
+/** What the solution says: place and spread with outlying readings pulling less, the misfit with all pulling alike. */
+function told(solved: Solved, { bell, inflate }: Footing, { leftOut, weights }: Weighed, rows: readonly Row[], noise: Float64Array, traits: Traits): Fit {
+  const off = backTo(solved, rows, bell.mean)
+  const end = innovate(bell, solved.slopes, off, noiseOf(rows, inflate))
+  const { chi2 } = innovate(bell, solved.slopes, off, noise)
+  return { x: solved.x, covariance: narrowed(bell, end), traits, rows, leftOut, weights, chi2, dof: rows.length }
 }
 
 const outlying = (leftOut: readonly LeftOut[]): number[] => leftOut.map(({ t }) => (Math.abs(t) > OUTLYING ? Math.min(1e5, (t / 2) ** 2) : 1))

@@ -1,10 +1,10 @@
-import type { LandmarkId } from '../measures/index.ts'
-import { pointOn, type Point3 } from './diagonal.ts'
-import { bonesOf } from './plates/bones.ts'
-import { earBase, earRise, elbowPoint, layUnder, shoulderPoint, SHEATH_X, splitAtRib, underlineAt, type Shape } from './tapes.ts'
-
-/** Landmarks of a form, mm: x forward of the withers, y to the left, z above the floor. Paired ones on the left side. */
-export type Landmarks = Partial<Record<LandmarkId, Point3>>
+import type { Landmarks } from './form-type.ts'
+import { bonesOf } from './bones.ts'
+import { earBase, earRise, elbowPoint, shoulderPoint, SHEATH_X, skullTop } from './places.ts'
+import { pointOn, type Point3 } from './point-on.ts'
+import { layUnder, splitAtRib } from './routes.ts'
+import { underlineAt } from './section-through.ts'
+import type { Shape } from './shape.ts'
 
 /** Places every landmark the form knows on the skin. */
 export function landmarksOf(shape: Shape): Landmarks {
@@ -13,7 +13,6 @@ export function landmarksOf(shape: Shape): Landmarks {
   const at = (x: number, y: number, z: number): Point3 => [x * k.back, y * k.back, z * k.back]
   const of = (p: Point3): Point3 => at(p[0], p[1], p[2])
   const rib = splitAtRib(shape, layUnder(shape))[0].at(-1) as Point3
-  const sheath = underlineAt(shape, SHEATH_X)
   const elbow = elbowPoint(shape)
   const stance = (k.stance * W) / 2
   const { stifle } = bonesOf(shape)
@@ -34,7 +33,7 @@ export function landmarksOf(shape: Shape): Landmarks {
     L14: at(s.tail.tx, 0, s.tail.tz),
     L15: of(pointOn(s.hip, 0.9)),
     L16: of(pointOn(s.waist, 0)),
-    L17: at(sheath[0], 0, sheath[1]),
+    L17: at(SHEATH_X, 0, underlineAt(shape.skin, SHEATH_X)),
     L18: at(s.collar.tx, 0, s.collar.tz),
     L19: at(s.neckBase.tx, 0, s.neckBase.tz),
     L20: of(earBase(shape)),
@@ -42,6 +41,6 @@ export function landmarksOf(shape: Shape): Landmarks {
     L22: at(0.04 - k.elbowBack, stance, 0.75 * k.elbow),
     L23: at(stifle[0], s.hip.w, stifle[1]),
     L24: at((s.collar.ux + s.withers.ux) / 2, 0, (s.collar.uz + s.withers.uz) / 2),
-    L25: at(s.skull.tx, 0, Math.max(s.skull.tz, s.throat.tz) + earRise(shape)),
+    L25: at(s.skull.tx, 0, skullTop(shape) + earRise(shape)),
   }
 }

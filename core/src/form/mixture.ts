@@ -8,8 +8,15 @@ export interface LeftOut {
   sd: number
   /** Signed deviation on the scale of a standard normal. */
   t: number
-  /** Log density of another value in its place, `by` above the reading (logarithm). */
-  density: (by: number) => number
+  /** The same by kind of dog, with the weights they have without this reading. */
+  byKind: { weight: number; off: number; variance: number }[]
+}
+
+/** Log density of another value in a left-out reading's place, `by` above it (logarithm). */
+export function densityAt({ byKind }: LeftOut, by: number): number {
+  const terms = byKind.map(({ weight, off, variance }) => Math.log(weight + 1e-300) - 0.5 * ((off + by) ** 2 / variance + Math.log(2 * Math.PI * variance)))
+  const most = Math.max(...terms)
+  return most + Math.log(terms.reduce((sum, term) => sum + Math.exp(term - most), 0))
 }
 
 export interface Weighed {
@@ -51,18 +58,11 @@ export function weigh(
       off += share * o
       square += share * (variance + o * o)
     })
-    const density = (by: number): number => {
-      const terms = without.map((share, k) => {
-        const { off: o, variance } = each[k] ?? { off: 0, variance: 1 }
-        return Math.log(share + 1e-300) - 0.5 * ((o + by) ** 2 / variance + Math.log(2 * Math.PI * variance))
-      })
-      const most = Math.max(...terms)
-      return most + Math.log(terms.reduce((sum, term) => sum + Math.exp(term - most), 0))
-    }
+    const byKind = without.map((weight, k) => ({ weight, ...(each[k] ?? { off: 0, variance: 1 }) }))
     const tail = without.map((share, k) => Math.log(share + 1e-300) - 0.5 * ((each[k]?.off ?? 0) ** 2 / (each[k]?.variance ?? 1)))
     const most = Math.max(...tail)
     const t = Math.sqrt(Math.max(0, -2 * (most + Math.log(tail.reduce((sum, term) => sum + Math.exp(term - most), 0)))))
-    return { off, sd: Math.sqrt(Math.max(1e-9, square - off * off)), t: Math.sign(off) * t, density }
+    return { off, sd: Math.sqrt(Math.max(1e-9, square - off * off)), t: Math.sign(off) * t, byKind }
   })
   return { weights: shares(logs), leftOut }
 }

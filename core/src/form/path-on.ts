@@ -1,12 +1,13 @@
 import { measures, type LandmarkId } from '../measures/index.ts'
-import { pointOn, type Point3 } from './diagonal.ts'
-import { tautOver, type Flat } from './hull.ts'
-import { bonesOf } from './plates/bones.ts'
-import type { Form } from './solve-form.ts'
+import { bonesOf } from './bones.ts'
+import { backLine, bellyFrom, bellyLine, dropLine, keelLine } from './lines.ts'
+import { bandOf, bellyHem, earBase, earRise, elbowPoint, largestGirth, SHEATH_X, shoulderPoint, skullTop } from './places.ts'
+import { pointOn, type Point3 } from './point-on.ts'
+import { layUnder, overPoints, splitAtRib, underPoints } from './routes.ts'
+import { shapeOf, type Shape } from './shape.ts'
+import type { Form } from './form-type.ts'
 import type { Station } from './stations.ts'
-import {
-  bandOf, bellyHem, defines, earBase, earRise, elbowPoint, largestGirth, layUnder, overPoints, shapeOf, SHEATH_X, shoulderPoint, splitAtRib, underlineAt, underPoints, type Shape,
-} from './tapes.ts' // prettier-ignore
+import { defines } from './tapes.ts'
 
 /** The tape of one measure laid on the form. */
 export interface TapePath {
@@ -31,28 +32,7 @@ function round(s: Station): Point3[] {
   return [...near, ...far, near[0] as Point3]
 }
 
-const flat = (points: readonly Flat[]): Point3[] => points.map(([x, z]): Point3 => [x, 0, z])
-const top = (s: Station): Flat => [s.tx, s.tz]
-const under = (s: Station): Flat => [s.ux, s.uz]
-
 type Walk = (shape: Shape) => Point3[]
-
-const back = (shape: Shape, from: readonly Flat[] = []): Point3[] => {
-  const s = shape.stations
-  return flat(tautOver([...from, top(s.withers), top(s.girth), top(s.sternumEnd), top(s.lastRib), top(s.waist), top(s.hip), top(s.rump), top(s.tail)], 1))
-}
-
-const keelTo = (shape: Shape, ...end: Flat[]): Point3[] => {
-  const s = shape.stations
-  return flat(tautOver([under(s.withers), under(s.shoulder), under(s.girth), under(s.sternumEnd), ...end], -1))
-}
-
-/** Over the shoulders on the near side, from the spine to the elbow. */
-function drop(shape: Shape): Point3[] {
-  const s = shape.stations.girth
-  const arc = Array.from({ length: 6 }, (_, i) => pointOn(s, QUARTER * (1 - i / 5.5)))
-  return [...arc, elbowPoint(shape)]
-}
 
 const stance = (shape: Shape): number => (shape.k.stance * shape.k.depth * shape.k.width) / 2
 
@@ -67,21 +47,21 @@ const walks: Readonly<Record<string, Walk>> = {
     const from = shape.stations.neckBase
     return [[from.tx, 0, from.tz], earBase(shape)]
   },
-  M06: (shape) => keelTo(shape),
+  M06: (shape) => keelLine(shape),
   M07: (shape) => round(largestGirth(shape)),
   M08: ({ stations }) => round(stations.sternumEnd),
   M10: (shape) => splitAtRib(shape, layUnder(shape))[0],
   M11: (shape) => overPoints(shape),
   M12: (shape) => splitAtRib(shape, layUnder(shape))[1],
   M13: (shape) => underPoints(shape, layUnder(shape)),
-  M14: (shape) => back(shape),
-  M15: (shape) => back(shape, [top(shape.stations.collar), top(shape.stations.neckBase)]),
-  M16: (shape) => back(shape, [top(shape.stations.neckBase)]),
+  M14: (shape) => backLine(shape),
+  M15: (shape) => backLine(shape, shape.stations.collar, shape.stations.neckBase),
+  M16: (shape) => backLine(shape, shape.stations.neckBase),
   M17: (shape) => {
-    const half = drop(shape)
+    const half = dropLine(shape)
     return [...half.map((p): Point3 => [p[0], -p[1], p[2]]).reverse(), ...half.slice(1)]
   },
-  M18: drop,
+  M18: dropLine,
   M19: ({ stations }) => {
     const near = Array.from({ length: ARC / 2 + 1 }, (_, i) => pointOn(stations.withers, (-i / (ARC / 2)) * QUARTER))
     return [...near, ...near.slice(0, -1).reverse().map((p): Point3 => [p[0], -p[1], p[2]])] // prettier-ignore
@@ -92,8 +72,8 @@ const walks: Readonly<Record<string, Walk>> = {
   ],
   M21: (shape) => round(bandOf(shape)),
   M22: ({ stations }) => round(stations.waist),
-  M23: (shape) => keelTo(shape, under(bandOf(shape))),
-  M24: (shape) => flat([underlineAt(shape, 0.02 - shape.k.elbowBack), underlineAt(shape, bellyHem(shape.sex))]),
+  M23: (shape) => keelLine(shape, bandOf(shape)),
+  M24: (shape) => bellyLine(shape, 0.02 - shape.k.elbowBack, bellyHem(shape.sex)),
   M25: (shape) => upright(elbowPoint(shape)),
   M26: legTo('wrist'),
   M27: (shape) => {
@@ -106,7 +86,7 @@ const walks: Readonly<Record<string, Walk>> = {
   },
   M28: legTo('wrist'),
   M29: ({ stations }) => round(stations.lastRib),
-  M30: (shape) => flat([under(shape.stations.sternumEnd), underlineAt(shape, SHEATH_X)]),
+  M30: (shape) => bellyFrom(shape, shape.stations.sternumEnd, SHEATH_X),
   M31: (shape) => {
     const { elbow, thick } = bonesOf(shape)
     const y = stance(shape)
@@ -137,9 +117,9 @@ const walks: Readonly<Record<string, Walk>> = {
     const { wrist } = bonesOf(shape)
     return upright([wrist[0], stance(shape), wrist[1]])
   },
-  M39: (shape) => upright([skullX(shape), 0, Math.max(shape.stations.skull.tz, shape.stations.throat.tz)]),
-  M40: (shape) => upright([skullX(shape), 0, Math.max(shape.stations.skull.tz, shape.stations.throat.tz) + earRise(shape)]),
-  M42: ({ stations }) => flat([[stations.nose.tx, stations.nose.tz], [stations.tail.tx, stations.tail.tz]]), // prettier-ignore
+  M39: (shape) => upright([skullX(shape), 0, skullTop(shape)]),
+  M40: (shape) => upright([skullX(shape), 0, skullTop(shape) + earRise(shape)]),
+  M42: ({ stations }) => [[stations.nose.tx, 0, stations.nose.tz], [stations.tail.tx, 0, stations.tail.tz]], // prettier-ignore
   M43: (shape) => upright(elbowPoint(shape)),
   M44: ({ stations }) => {
     const s = stations.girth

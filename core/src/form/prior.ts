@@ -5,7 +5,8 @@ import { buildTypes } from './build-types.ts'
 import { innovate, merged, movedMean, narrowed, type Bell } from './gaussian.ts'
 import { hold, PARAMETERS, placeOf, vectorOf, withinType } from './parameters.ts'
 import { tangentAt, type Tangent } from './tangent.ts'
-import { bodyLength, shapeOf } from './tapes.ts'
+import { bodyLength } from './places.ts'
+import { shapeOf } from './shape.ts'
 
 /** One of the kinds of dog this dog may be: a bell, how likely it is before any reading, and its tangent. */
 export interface Component extends Bell {

@@ -2,7 +2,8 @@ import type { Body } from '../measures/index.ts'
 import type { About } from './about.ts'
 import { bestNext, type NextTape } from './best-next.ts'
 import { judge, type CrossCheck, type CrossCheckOptions } from './cross-check.ts'
-import { fitOf, formOf, type Form } from './solve-form.ts'
+import type { Form } from './form-type.ts'
+import { fitOf, formOf } from './solve-form.ts'
 
 /** What a bench wants to know at every pin, from one solve. */
 export interface FormReading {

@@ -7,7 +7,9 @@ import { PARAMETERS, placeOf } from './parameters.ts'
 import { priorFor } from './prior.ts'
 import { rowsFor } from './readings.ts'
 import { slopes } from './tangent.ts'
-import { laysFor, reachOf, shapeOf } from './tapes.ts'
+import { reachOf } from './reach.ts'
+import { shapeOf } from './shape.ts'
+import { laysFor } from './tapes.ts'
 import { parameterNames } from './parameters.ts'
 
 const body = (values: Record<string, number>, share = 0.012) => Object.fromEntries(Object.entries(values).map(([id, mm]) => [id, { mm, sigmaMm: mm * share }]))

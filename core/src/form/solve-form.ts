@@ -1,48 +1,16 @@
 import type { Body } from '../measures/index.ts'
-import type { Build } from '../reference/index.ts'
 import { kindOf, type About, type Kind } from './about.ts'
-import type { Ears, TailCarriage } from './build-types.ts'
 import { dotOf, rowsTimes } from './dense.ts'
 import { fit, type Fit } from './fit-form.ts'
-import { landmarksOf, type Landmarks } from './landmarks-of.ts'
+import type { Form, FormMeasure } from './form-type.ts'
+import { landmarksOf } from './landmarks-of.ts'
 import { PARAMETERS, parameterNames, type ParameterName } from './parameters.ts'
 import { priorFor } from './prior.ts'
 import { DISCREPANCY, rowsFor, type EarlierVisit } from './readings.ts'
 import type { Stations } from './stations.ts'
 import { slopes } from './tangent.ts'
-import { defines, FORM_MEASURES, laysFor, shapeOf } from './tapes.ts'
-
-/** A measure as the form has it. */
-export interface FormMeasure {
-  /** mm; M00 in kilograms. */
-  mm: number
-  /** Standard deviation of what a tape laid there would read. */
-  sigmaMm: number
-  /** Read on this dog, or only expected. */
-  taken: boolean
-  /** The agreed reading itself, where there is one. */
-  readMm?: number
-}
-
-/** The body of one dog, solved from its tapes. Plain data. */
-export interface Form {
-  /** The parameters, logarithms where they live so, in the order of `parameterNames`; their covariance, row after row. */
-  parameters: Float64Array
-  covariance: Float64Array
-  ears: Ears
-  tail: TailCarriage
-  flatFace: boolean
-  sex: 'male' | 'female' | null
-  /** Weights of the kinds of dog it may be, heaviest first. */
-  kinds: { name: Build | 'cross' | 'any'; weight: number }[]
-  /** Sections of the skin in millimetres, x forward of the withers, z above the floor. */
-  sections: Stations
-  landmarks: Landmarks
-  measures: Record<string, FormMeasure>
-  /** How well the readings agree with each other and with dogs of this kind. */
-  chi2: number
-  dof: number
-}
+import { shapeOf } from './shape.ts'
+import { defines, FORM_MEASURES, laysFor } from './tapes.ts'
 
 const N = PARAMETERS
 

@@ -1,5 +1,8 @@
 import { parameterNames, PARAMETERS, placeOf } from './parameters.ts'
-import { FORM_MEASURES, laysFor, logTapes, reachOf, shapeOf, type Lays, type Traits } from './tapes.ts'
+import { reachOf } from './reach.ts'
+import type { Lays } from './routes.ts'
+import { shapeOf, type Traits } from './shape.ts'
+import { FORM_MEASURES, laysFor, logTapes } from './tapes.ts'
 
 /** The form's measures near one place: logarithmic values and their slopes by every parameter. */
 export interface Tangent {

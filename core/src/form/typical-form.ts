@@ -2,7 +2,8 @@ import { kindOf, type About } from './about.ts'
 import { buildTypes } from './build-types.ts'
 import type { Fit } from './fit-form.ts'
 import { PARAMETERS, vectorOf, withinType } from './parameters.ts'
-import { formOf, type Form } from './solve-form.ts'
+import type { Form } from './form-type.ts'
+import { formOf } from './solve-form.ts'
 
 const known = new Map<string, Form>()
 

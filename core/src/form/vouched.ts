@@ -1,4 +1,4 @@
-import type { Form } from './solve-form.ts'
+import type { Form } from './form-type.ts'
 import type { FormPart } from './plates/plate.ts'
 
 /** Which readings vouch for which plate's shape: any of them will do. */

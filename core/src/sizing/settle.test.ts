@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { measureCovariance, solveForm } from '../form/index.ts'
+import { measureCovariance, shareOf, solveForm } from '../form/index.ts'
 import { settle, withGuesses } from './index.ts'
 
 const gap = { family: 'H11' as const, between: null, sizes: [{ label: '5', bands: { M01: [550, 600] as [number, number] } }, { label: '6', bands: { M01: [600, 650] as [number, number] } }] } // prettier-ignore
@@ -58,8 +58,8 @@ describe('what would settle it', () => {
     const body = withGuesses({ M07: { mm: 700, sigmaMm: 7 } }, form)
     const [m13, m14] = [form.measures.M13!.mm, form.measures.M14!.mm]
     const sizes = [{ label: 'x', bands: { M13: [m13 - 80, m13], M14: [m14 - 80, m14] } }, { label: 'y', bands: { M13: [m13, m13 + 80], M14: [m14, m14 + 80] } }] as unknown as typeof gap.sizes // prettier-ignore
-    const { share } = measureCovariance(form, ['M13', 'M14'])
-    const covarianceMm = (a: string, b: string) => share(a, b) * form.measures[a]!.mm * form.measures[b]!.mm
+    const shares = measureCovariance(form, ['M13', 'M14'])
+    const covarianceMm = (a: string, b: string) => shareOf(shares, a, b) * form.measures[a]!.mm * form.measures[b]!.mm
     const alone = settle({ ...gap, sizes }, body).gains.find((each) => each.measure === 'M14')!
     const together = settle({ ...gap, sizes }, body, { covarianceMm }).gains.find((each) => each.measure === 'M14')!
     expect(covarianceMm('M13', 'M14')).toBeGreaterThan(0)

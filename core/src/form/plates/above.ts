@@ -1,6 +1,6 @@
 import type { Flat } from '../hull.ts'
 import type { Station } from '../stations.ts'
-import type { Shape } from '../tapes.ts'
+import type { Shape } from '../shape.ts'
 import { curve, strip } from './curve.ts'
 import type { Plate, PlateTraits } from './plate.ts'
 

@@ -1,7 +1,8 @@
 import type { Flat } from '../hull.ts'
-import { elbowPoint, SHEATH_X, type Shape } from '../tapes.ts'
+import { elbowPoint, SHEATH_X } from '../places.ts'
+import type { Shape } from '../shape.ts'
 import { cutAbove } from './above.ts'
-import { bonesOf } from './bones.ts'
+import { bonesOf } from '../bones.ts'
 import { curve } from './curve.ts'
 import type { Plate, PlateTraits } from './plate.ts'
 

@@ -1,6 +1,6 @@
 import type { Flat } from '../hull.ts'
 import { NOD } from '../stations.ts'
-import type { Shape } from '../tapes.ts'
+import type { Shape } from '../shape.ts'
 import { curve } from './curve.ts'
 import type { Plate, PlateTraits } from './plate.ts'
 

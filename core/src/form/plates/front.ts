@@ -1,6 +1,6 @@
 import type { Flat } from '../hull.ts'
-import type { Shape } from '../tapes.ts'
-import { bonesOf } from './bones.ts'
+import type { Shape } from '../shape.ts'
+import { bonesOf } from '../bones.ts'
 import { curve } from './curve.ts'
 import type { Plate, PlateTraits } from './plate.ts'
 

@@ -1,10 +1,11 @@
 import type { Flat } from '../hull.ts'
-import type { Shape } from '../tapes.ts'
-import { trunkCuts } from '../skin.ts'
+import { toplineAt, underlineAt } from '../section-through.ts'
+import type { Shape } from '../shape.ts'
+import { skinOfStations, type Skin } from '../skin.ts'
 import { ribArch, type Station, type Stations } from '../stations.ts'
 import { curve, mixPoint, strip } from './curve.ts'
 import { cutFace, type Face } from './face.ts'
-import { bonesOf, type Bones } from './bones.ts'
+import { bonesOf, type Bones } from '../bones.ts'
 import type { Plate, PlateTraits } from './plate.ts'
 
 export interface SideCut {
@@ -17,33 +18,24 @@ export interface SideCut {
 const top = (s: Station): Flat => [s.tx, s.tz]
 const under = (s: Station): Flat => [s.ux, s.uz]
 
-/** The skin's cut at a place behind the withers, for seams that don't follow a station. */
-function cutAt(row: readonly Station[], x: number): { top: number; under: number } {
-  const height = (of: (s: Station) => Flat): number => {
-    for (let i = 1; i < row.length; i++) {
-      const [a, b] = [of(row[i - 1] as Station), of(row[i] as Station)]
-      if (b[0] <= x && a[0] >= x && a[0] > b[0]) return a[1] + ((b[1] - a[1]) * (a[0] - x)) / (a[0] - b[0])
-    }
-    return of(row.at(-1) as Station)[1]
-  }
-  return { top: height(top), under: height(under) }
-}
+/** Heights of the skin at a place behind the withers, for seams that don't follow a station. */
+const heightsAt = (skin: Skin, x: number): { top: number; under: number } => ({ top: toplineAt(skin, x), under: underlineAt(skin, x) })
 
 /** The rib seam: the arch from the sternum's end up and back to the spine. */
-export function archLine(shape: Shape, cuts: readonly Station[] = shape.cuts): Flat[] {
+export function archLine(shape: Shape, skin: Skin = shape.skin): Flat[] {
   return Array.from({ length: 9 }, (_, i): Flat => {
     const h = 0.01 + (0.985 * i) / 8
     const x = Math.max(ribArch(shape.k, h), -0.8)
-    const cut = cutAt(cuts, x)
+    const cut = heightsAt(skin, x)
     return [x, cut.under + h * (cut.top - cut.under)]
   })
 }
 
 /** Skin line points between two places, the underline or the topline, in the order of the walk. */
-function skinLine(cuts: readonly Station[], from: number, to: number, side: 'top' | 'under', steps = 6): Flat[] {
+function skinLine(skin: Skin, from: number, to: number, side: 'top' | 'under', steps = 6): Flat[] {
   return Array.from({ length: steps + 1 }, (_, i): Flat => {
     const x = from + ((to - from) * i) / steps
-    return [x, cutAt(cuts, x)[side]]
+    return [x, heightsAt(skin, x)[side]]
   })
 }
 
@@ -54,25 +46,25 @@ function skinLine(cuts: readonly Station[], from: number, to: number, side: 'top
 export function cutSide(shape: Shape, traits: PlateTraits): SideCut {
   const { k } = shape
   const s = dressed(shape.stations, k.coat)
-  const cuts = trunkCuts(s)
-  const skin = (x: number) => cutAt(cuts, x)
+  const skin = skinOfStations(s, shape.skin.betweenLegs ?? 0)
+  const at = (x: number) => heightsAt(skin, x)
   const [D, H] = [k.depth, s.withers.tz]
   const bones = bonesOf(shape)
   /** Short legs carry smaller plates. */
   const g = Math.min(1, 0.5 + (0.5 * k.elbow) / 0.56)
   const face = cutFace(shape, traits)
   const breast = under(s.withers)
-  const arch = archLine(shape, cuts)
+  const arch = archLine(shape, skin)
   const archTop = arch.at(-1) as Flat
   const closed = (name: string, points: readonly Flat[], more: Partial<Plate> = {}): Plate => ({ name, points: curve(points, true), ...more })
 
   const ribs: Flat[] = [
     [0.02, H - 0.03],
     [0, H - 0.006],
-    ...skinLine(cuts, -0.08, archTop[0] + 0.05, 'top', 4),
+    ...skinLine(skin, -0.08, archTop[0] + 0.05, 'top', 4),
     [archTop[0] + 0.006, archTop[1] - 0.002],
     ...arch.slice(1, -1).reverse(),
-    ...skinLine(cuts, (arch[0] as Flat)[0] + 0.01, -k.elbowBack - 0.04, 'under', 4),
+    ...skinLine(skin, (arch[0] as Flat)[0] + 0.01, -k.elbowBack - 0.04, 'under', 4),
     [0.07 - k.elbowBack, s.shoulder.uz - 0.006],
     lower(mixPoint([0.07 - k.elbowBack, s.shoulder.uz], breast, 0.55), 0.02, -0.012),
     breast,
@@ -82,18 +74,18 @@ export function cutSide(shape: Shape, traits: PlateTraits): SideCut {
   const { hip, stifle, hock } = bones
   const loin: Flat[] = [
     [archTop[0] + 0.2, H - 0.06 * D],
-    ...skinLine(cuts, archTop[0] + 0.12, -0.86, 'top', 5),
+    ...skinLine(skin, archTop[0] + 0.12, -0.86, 'top', 5),
     [-0.9, H - 0.1 * D],
     [-0.93, H - 0.34 * D],
-    [stifle[0] - 0.06, Math.min(s.hip.uz + 0.02, skin(stifle[0] - 0.06).under + 0.03)],
-    ...skinLine(cuts, stifle[0] + 0.03, (arch[0] as Flat)[0] + 0.03, 'under', 6),
+    [stifle[0] - 0.06, Math.min(s.hip.uz + 0.02, at(stifle[0] - 0.06).under + 0.03)],
+    ...skinLine(skin, stifle[0] + 0.03, (arch[0] as Flat)[0] + 0.03, 'under', 6),
     [archTop[0] + 0.2, H - 0.5 * D],
   ]
   // The neck: crest, then along the throat down to the breastbone and back along its seam.
   const crest = 0.012 + 0.012 * (k.collarDepth / 0.5)
   const neck: Flat[] = [
-    [-0.2, skin(-0.2).top - 0.02],
-    [-0.15, skin(-0.15).top],
+    [-0.2, at(-0.2).top - 0.02],
+    [-0.15, at(-0.15).top],
     [-0.06, H + 0.002],
     along(mixPoint(top(s.withers), top(s.collar), 0.25), top(s.withers), crest * 0.4),
     along(mixPoint(top(s.withers), top(s.collar), 0.65), top(s.withers), crest),
@@ -109,11 +101,11 @@ export function cutSide(shape: Shape, traits: PlateTraits): SideCut {
     [breast[0] * 0.34, H - 0.16 * D],
   ]
   const t = bones.thick
-  const front = (share: number, out = 0): Flat => lower(mixPoint([-0.775, skin(-0.775).top], [stifle[0] + 0.045 * g, stifle[1] + 0.3 * t], share), out, 0)
+  const front = (share: number, out = 0): Flat => lower(mixPoint([-0.775, at(-0.775).top], [stifle[0] + 0.045 * g, stifle[1] + 0.3 * t], share), out, 0)
   const back = (share: number, out = 0): Flat => lower(mixPoint(bones.buttock, [hock[0] + 0.3 * t, hock[1] + 1.1 * t], share), out, 0)
   const haunch: Flat[] = [
-    [-0.79, skin(-0.79).top - 0.006],
-    [-0.87, skin(-0.87).top - 0.001],
+    [-0.79, at(-0.79).top - 0.006],
+    [-0.87, at(-0.87).top - 0.001],
     [-0.95, s.rump.tz + 0.002],
     [-0.995, s.tail.tz - 0.04],
     bones.buttock,

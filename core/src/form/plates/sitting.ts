@@ -1,5 +1,5 @@
 import type { Flat } from '../hull.ts'
-import type { Shape } from '../tapes.ts'
+import type { Shape } from '../shape.ts'
 import { curve } from './curve.ts'
 import type { Face } from './face.ts'
 import type { Plate, PlateTraits } from './plate.ts'

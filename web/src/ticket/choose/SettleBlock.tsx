@@ -1,4 +1,4 @@
-import { frontOf, measureCovariance, settle, type Form, type SizedBody } from '@merry-tailor/core'
+import { frontOf, measureCovariance, settle, shareOf, type Form, type SizedBody } from '@merry-tailor/core'
 import type { OfferFace } from '../../words/offer-face'
 import { useMemo } from 'react'
 import { Link } from 'react-router'
@@ -17,9 +17,9 @@ export function SettleBlock({ table: whole, body, form, near }: { table: OfferFa
     const ids = [...new Set(table.sizes.flatMap((size) => Object.keys(size.bands)))]
     const guessed = ids.filter((id) => body[id]?.guess)
     if (!form || guessed.length < 2) return settle(table, body, { views })
-    const { share } = measureCovariance(form, guessed)
+    const shares = measureCovariance(form, guessed)
     const mm = (id: string): number => body[id]?.mm ?? 0
-    return settle(table, body, { views, covarianceMm: (a, b) => share(a, b) * mm(a) * mm(b) })
+    return settle(table, body, { views, covarianceMm: (a, b) => shareOf(shares, a, b) * mm(a) * mm(b) })
   }, [table, body, form, views])
   const [best, ...others] = settled.gains
   const guess = settled.gains.find((each) => body[each.measure]?.guess)

@@ -1,7 +1,5 @@
+import { distance, emptyNode, heightShare, node, pointOn, type Node, type Point3 } from './point-on.ts'
 import type { Station } from './stations.ts'
-
-/** x forward, y to the dog's left, z up; back lengths. */
-export type Point3 = readonly [x: number, y: number, z: number]
 
 /** Where a string lies: an angle on each cut (0 the widest place, -pi/2 the underline, pi/2 the topline), and which cuts it touches. */
 export interface Lay {
@@ -13,53 +11,28 @@ export interface Lay {
 export type Corridor = (cut: number) => number
 
 const QUARTER = Math.PI / 2
+/** A string is settled once no corner pulls harder along its cut. */
+const SETTLED = 1e-8
+/** A contact is dropped, and taken up again, beyond this: one way and the other alike, so that a string moves smoothly with its ends. */
+const LIFT = 1e-6
+/** A hollow lets go from its middle outward, a corner or two at a time. */
+const ROUNDS = 32
 
-interface Node {
-  point: [number, number, number]
-  /** First derivative by the angle. */
-  dx: number
-  dy: number
-  dz: number
-}
-
-function node(cut: Station, angle: number, out: Node): Node {
-  const [c, s] = [Math.cos(angle), Math.sin(angle)]
-  const [ac, as] = [Math.abs(c), Math.abs(s)]
-  const p = cut.p
-  const [cp, sp] = [ac ** (p - 1), as ** (p - 1)]
-  const sum = cp * ac + sp * as
-  const r = sum ** (-1 / p)
-  const dr = (-r * (sp * c * Math.sign(s) - cp * s * Math.sign(c))) / sum
-  const [ux, uz] = [cut.tx - cut.ux, cut.tz - cut.uz]
-  const share = s >= 0 ? 1 - cut.v : cut.v
-  const y = cut.w * r * c
-  const up = share * r * s
-  out.point[0] = cut.ux + (cut.v + up) * ux
-  out.point[1] = y
-  out.point[2] = cut.uz + (cut.v + up) * uz
-  const dUp = share * (dr * s + r * c)
-  out.dx = dUp * ux
-  out.dy = cut.w * (dr * c - r * s)
-  out.dz = dUp * uz
-  return out
-}
-
-const emptyNode = (): Node => ({ point: [0, 0, 0], dx: 0, dy: 0, dz: 0 })
-
-/** The point of a cut at an angle. */
-export const pointOn = (cut: Station, angle: number): Point3 => node(cut, angle, emptyNode()).point
-
-/** The greatest angle from the underline up at which the skin stays within a half breadth. */
-function corridorAngle(cut: Station, half: number): number {
+/** The greatest angle from the underline up at which the skin stays within a half breadth: Newton from the ellipse's own. */
+export function corridorAngle(cut: Station, half: number): number {
   if (half >= cut.w) return QUARTER
   let [low, high] = [-QUARTER, 0]
-  const scratch = emptyNode()
-  for (let i = 0; i < 22; i++) {
-    const middle = (low + high) / 2
-    if (node(cut, middle, scratch).point[1] < half) low = middle
-    else high = middle
+  let angle = -Math.acos(Math.max(0, half) / cut.w)
+  const at = emptyNode()
+  for (let turn = 0; turn < 12; turn++) {
+    const off = node(cut, angle, at).point[1] - half
+    if (Math.abs(off) < 1e-12 * cut.w) break
+    if (off < 0) low = angle
+    else high = angle
+    const next = angle - off / at.dy
+    angle = at.dy > 0 && next > low && next < high ? next : (low + high) / 2
   }
-  return low
+  return angle
 }
 
 /**
@@ -81,7 +54,7 @@ export function layString(cuts: readonly Station[], from: number, to: number, co
   for (let i = 1; i < n - 1; i++) angles[i] = Math.min(angles[i] ?? 0, (most[i] ?? QUARTER) - 1e-3)
   const touches = start?.touches.slice() ?? new Uint8Array(n).fill(1)
   const nodes = cuts.map((cut, i) => node(cut, angles[i] ?? 0, emptyNode()))
-  for (let round = 0; round < 8; round++) {
+  for (let round = 0; round < ROUNDS; round++) {
     relax(cuts, nodes, angles, touches, most)
     if (!liftOff(cuts, nodes, touches)) break
   }
@@ -119,7 +92,7 @@ function relax(cuts: readonly Station[], nodes: Node[], angles: Float64Array, to
       off[j] = -(b.dx * next.dx + b.dy * next.dy + b.dz * next.dz - outDot * nextDot) / outLength
       steepest = Math.max(steepest, Math.abs(gradient[j] ?? 0))
     }
-    if (steepest < 1e-5) return
+    if (steepest < SETTLED) return
     let moved = false
     for (let attempt = 0; attempt < 8 && !moved; attempt++) {
       solveTridiagonal(diagonal, off, gradient, damping, step)
@@ -137,7 +110,7 @@ function relax(cuts: readonly Station[], nodes: Node[], angles: Float64Array, to
         length = shorter
         angles.set(trial)
         damping = Math.max(1e-6, damping / 6)
-        if (gain < 1e-8) return
+        if (gain < 1e-13) return
       } else damping = Math.max(0.02, damping * 8)
     }
     if (!moved) {
@@ -183,7 +156,7 @@ function liftOff(cuts: readonly Station[], nodes: Node[], touches: Uint8Array): 
     const [a, b, c] = [nodes[live[j - 1] ?? 0], nodes[i], nodes[live[j + 1] ?? 0]] as [Node, Node, Node]
     const [inLength, outLength] = [distance(a.point, b.point) || 1e-9, distance(b.point, c.point) || 1e-9]
     const pull = [0, 1, 2].map((k) => ((c.point[k] ?? 0) - (b.point[k] ?? 0)) / outLength - ((b.point[k] ?? 0) - (a.point[k] ?? 0)) / inLength)
-    if (dot(pull, outward(cuts[i] as Station, b)) > 1e-4) {
+    if (dot(pull, outward(cuts[i] as Station, b)) > LIFT) {
       touches[i] = 0
       changed = true
       j++ // Its neighbours are judged again once the string has settled.
@@ -195,7 +168,7 @@ function liftOff(cuts: readonly Station[], nodes: Node[], touches: Uint8Array): 
     for (let i = from + 1; i < to; i++) {
       const cut = cuts[i] as Station
       const at = crossing((nodes[from] as Node).point, (nodes[to] as Node).point, cut)
-      if (at && inside(cut, at) < 0.9995) {
+      if (at && inside(cut, at) < 1 - LIFT) {
         touches[i] = 1
         node(cut, angleOf(cut, at), nodes[i] as Node)
         changed = true
@@ -205,10 +178,6 @@ function liftOff(cuts: readonly Station[], nodes: Node[], touches: Uint8Array): 
   return changed
 }
 
-function distance(a: Point3, b: Point3): number {
-  const [x, y, z] = [b[0] - a[0], b[1] - a[1], b[2] - a[2]]
-  return Math.sqrt(x * x + y * y + z * z)
-}
 const dot = (a: readonly number[], b: readonly number[]): number => a.reduce((sum, value, i) => sum + value * (b[i] ?? 0), 0)
 
 /** Outward in the plane of the cut, square to the skin's edge there. */
@@ -241,20 +210,8 @@ function angleOf(cut: Station, at: Point3): number {
   return Math.atan2(up / (up >= 0 ? 1 - cut.v : cut.v), Math.abs(at[1]) / cut.w)
 }
 
-/** Share of the way from a cut's underline to its topline. */
-export function heightShare(cut: Station, at: Point3): number {
-  const [ux, uz] = [cut.tx - cut.ux, cut.tz - cut.uz]
-  return ((at[0] - cut.ux) * ux + (at[2] - cut.uz) * uz) / (ux * ux + uz * uz || 1e-9)
-}
-
 /** The string's corners, those in the air left out; `kept` says which cuts they belong to. */
 export function stringPoints(cuts: readonly Station[], lay: Lay): { points: Point3[]; kept: number[] } {
   const kept = [...cuts.keys()].filter((i) => lay.touches[i])
   return { points: kept.map((i) => pointOn(cuts[i] as Station, lay.angles[i] ?? 0)), kept }
-}
-
-export function lengthAlong(points: readonly Point3[]): number {
-  let sum = 0
-  for (let i = 1; i < points.length; i++) sum += distance(points[i - 1] as Point3, points[i] as Point3)
-  return sum
 }

@@ -1,5 +1,7 @@
-import type { Flat } from '../hull.ts'
-import { shoulderPoint, type Shape } from '../tapes.ts'
+import type { Flat } from './hull.ts'
+import { shoulderPoint } from './places.ts'
+import { shapeOf, type Shape } from './shape.ts'
+import type { Form } from './form-type.ts'
 
 /** Joints in the side plane, back lengths. */
 export interface Bones {
@@ -51,4 +53,20 @@ export function bonesOf(shape: Shape): Bones {
     forePaw: forePaw * 1.12,
     hindPaw: forePaw * 1.06,
   }
+}
+
+/** The joints of a hind leg, mm: x forward of the withers, z above the floor. */
+export interface HindLeg {
+  hip: Flat
+  stifle: Flat
+  hock: Flat
+  paw: Flat
+}
+
+/** A form's hind leg as it stands. */
+export function hindLegOf(form: Pick<Form, 'parameters' | 'ears' | 'sex'>): HindLeg {
+  const shape = shapeOf(form.parameters, form)
+  const { hip, stifle, hock, hindFoot } = bonesOf(shape)
+  const inMm = ([x, z]: Flat): Flat => [x * shape.k.back, z * shape.k.back]
+  return { hip: inMm(hip), stifle: inMm(stifle), hock: inMm(hock), paw: inMm(hindFoot) }
 }
