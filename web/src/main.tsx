@@ -5,7 +5,7 @@ import { createRoot } from 'react-dom/client'
 import { Provider } from 'react-redux'
 import { RouterProvider } from 'react-router'
 import { router } from './app/router'
-import { startStore, store } from './app/store'
+import { startStore, store } from './state/store'
 import './app/theme.css'
 
 startStore()

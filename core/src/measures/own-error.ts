@@ -48,7 +48,7 @@ function grouped(list: readonly Reading[]): Map<string, Reading[]> {
  *
  * @param factors own errors known already, by name; what is worked out is added, so that many bodies of one dog share them
  */
-export function withOwnError(body: Body, readings: readonly Reading[], factors = new Map<string, number>()): Body {
+export function withOwnError<B extends Body>(body: B, readings: readonly Reading[], factors = new Map<string, number>()): B {
   const last = new Map(readings.filter((reading) => !reading.struck).map((reading) => [reading.measure, reading.by]))
   return Object.fromEntries(
     Object.entries(body).map(([key, value]) => {
@@ -56,7 +56,7 @@ export function withOwnError(body: Body, readings: readonly Reading[], factors =
       if (!value || by === undefined || value.sigmaMm == null) return [key, value]
       let factor = factors.get(by)
       if (factor === undefined) factors.set(by, (factor = ownErrorFactor(readings, by)))
-      return [key, { mm: value.mm, sigmaMm: value.sigmaMm * factor }]
+      return [key, { ...value, sigmaMm: value.sigmaMm * factor }]
     }),
-  )
+  ) as B
 }

@@ -1,6 +1,6 @@
 import type { DogSheet, ShopFields, TicketSheet } from '@merry-tailor/core'
 import { describe, expect, it, vi } from 'vitest'
-import { store } from '../app/store'
+import { store } from '../state/store'
 import { aDog, anItem, AT, aTicket, nextId, testShop, withTestShop } from '../test/shop'
 import { deviceStore } from './device-store'
 import { outbox } from './outbox'

@@ -1,13 +1,14 @@
 import { useEffect, useState } from 'react'
 import { Outlet, useLocation, useNavigate } from 'react-router'
 import { useDayQuery, useSizeTablesQuery } from '../api/queries'
-import { prepareForms } from '../form/form-desk'
-import { KeysDialog } from './KeysDialog'
-import { settingsChanged } from './settings'
-import { useAppDispatch, useAppSelector } from './store'
-import { useKeys } from './use-keys'
-import { useToday } from './use-today'
-import { useNewTicket } from './use-new-ticket'
+import { prepareForms } from '../form'
+import { LetterKeys } from '../ui/controls/KeyCap'
+import { KeysDialog } from '../frame/KeysDialog'
+import { settingsChanged } from '../state/settings'
+import { useAppDispatch, useAppSelector } from '../state/store'
+import { useKeys } from '../state/use-keys'
+import { useToday } from '../state/use-today'
+import { useNewTicket } from '../state/use-new-ticket'
 
 /** Around every screen: theme, the keys that work everywhere, and the data every screen leans on. */
 export function Root() {
@@ -16,7 +17,7 @@ export function Root() {
   const dispatch = useAppDispatch()
   const navigate = useNavigate()
   const { pathname } = useLocation()
-  const { theme, unit } = useAppSelector((state) => state.settings)
+  const { theme, unit, letterKeys } = useAppSelector((state) => state.settings)
   const [keysOpen, setKeysOpen] = useState(false)
   const openTicket = useNewTicket()
 
@@ -42,9 +43,9 @@ export function Root() {
   )
 
   return (
-    <>
+    <LetterKeys value={letterKeys}>
       <Outlet />
       <KeysDialog open={keysOpen} onOpenChange={setKeysOpen} />
-    </>
+    </LetterKeys>
   )
 }

@@ -1,8 +1,8 @@
 import { type AgreeRules, formatGap, formatWeight, measures, stationOrder, toleranceMm, type Visit } from '@merry-tailor/core'
 import { format, parseISO } from 'date-fns'
-import { valueStyle } from '../app/settings'
-import { useAppSelector } from '../app/store'
-import { RowNumber } from '../ticket/measure/RowNumber'
+import { valueStyle } from '../state/settings'
+import { useAppSelector } from '../state/store'
+import { RowNumber } from '../length-entry'
 import { Worded } from '../ui/length/Worded'
 import { measureName } from '../words/stages'
 

@@ -2,7 +2,7 @@ import { aboutDog, type Body, type Dog, stationOrder, type Visit } from '@merry-
 import { format, parseISO } from 'date-fns'
 import { Slider } from 'radix-ui'
 import { useMemo } from 'react'
-import { useForm } from '../form/use-form'
+import { useForm } from '../form'
 import { FormPlate } from '../ui/plates/FormPlate'
 import { useBox } from '../ui/use-width'
 

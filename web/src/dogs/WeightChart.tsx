@@ -4,7 +4,7 @@ import { GridComponent, TooltipComponent } from 'echarts/components'
 import { init, use as register } from 'echarts/core'
 import { SVGRenderer } from 'echarts/renderers'
 import { useEffect, useRef } from 'react'
-import { useAppSelector } from '../app/store'
+import { useAppSelector } from '../state/store'
 
 register([LineChart, GridComponent, TooltipComponent, SVGRenderer])
 

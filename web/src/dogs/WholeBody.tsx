@@ -1,7 +1,7 @@
 import { measures, stationOrder, type Form } from '@merry-tailor/core'
-import { valueStyle } from '../app/settings'
-import { useAppSelector } from '../app/store'
-import { RowNumber } from '../ticket/measure/RowNumber'
+import { valueStyle } from '../state/settings'
+import { useAppSelector } from '../state/store'
+import { RowNumber } from '../length-entry'
 import { Worded } from '../ui/length/Worded'
 import { rangeWords } from '../words/expected'
 

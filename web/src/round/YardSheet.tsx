@@ -1,6 +1,6 @@
 import { measures } from '@merry-tailor/core'
-import { longDay, today } from '../app/today'
-import { PaperRoom } from '../ticket/paper/PaperRoom'
+import { longDay, today } from '../state/today'
+import { PaperRoom } from '../frame/PaperRoom'
 import { PathDrawing } from '../ui/plates/PathDrawing'
 import { tapeName } from '../words/measuring'
 import { useRound } from './use-round'

@@ -3,10 +3,10 @@ import { useMemo, useRef } from 'react'
 import { useSearchParams } from 'react-router'
 import { v7 as uuid } from 'uuid'
 import { useActMutation, useAddTicketMutation, useDayQuery, useDogsQuery, useSheets } from '../api/queries'
-import { useAppSelector } from '../app/store'
-import { useShop } from '../app/use-shop'
-import { useToday } from '../app/use-today'
-import { parseEntry } from '../ticket/measure/use-entry'
+import { useAppSelector } from '../state/store'
+import { useShop } from '../state/use-shop'
+import { useToday } from '../state/use-today'
+import { parseEntry } from '../length-entry'
 
 /** One tape of the round: a measure, and the paw or gauge where it exists more than once. */
 export interface RoundTape {

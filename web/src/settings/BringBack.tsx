@@ -1,6 +1,6 @@
 import { Button } from '../ui/controls/Button'
 import { Snag } from '../ui/State'
-import { longDay } from '../app/today'
+import { longDay } from '../state/today'
 
 /** What a copy would bring and what here would be gone, as the server says it. */
 export interface Look {

@@ -1,7 +1,7 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import { AT, nextId, renderPage, testShop, withTestShop } from '../test/shop'
-import { store } from '../app/store'
+import { store } from '../state/store'
 import { SettingsPage } from './SettingsPage'
 
 withTestShop()

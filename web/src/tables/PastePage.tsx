@@ -12,7 +12,7 @@ import {
 import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { useAddSizeTableMutation, useSizeTablesQuery } from '../api/queries'
-import { PlaceFrame } from '../app/Strip'
+import { PlaceFrame } from '../frame/Strip'
 import { Picker } from '../ui/controls/Picker'
 import { Segmented } from '../ui/controls/Segmented'
 import { TextField } from '../ui/controls/TextField'

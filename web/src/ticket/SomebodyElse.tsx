@@ -1,7 +1,7 @@
 import { measures } from '@merry-tailor/core'
 import { useEffect, useState } from 'react'
 import { STANDS_MS } from '../api/news'
-import { useAppSelector } from '../app/store'
+import { useAppSelector } from '../state/store'
 
 /** What somebody else just pinned on this ticket, by name, so that no tape is taken that is taken. */
 export function SomebodyElse({ ticketId }: { ticketId: string }) {

@@ -1,50 +1,29 @@
-import { bodyOf, progressOf, stages, type Progress, type TicketSheet } from '@merry-tailor/core'
+import { stages, type TicketSheet } from '@merry-tailor/core'
 import { ChevronLeft } from 'lucide-react'
-import { createContext, use, useMemo, type ReactNode } from 'react'
+import type { ReactNode } from 'react'
 import { Link, Navigate, Outlet, useLocation, useNavigate, useParams } from 'react-router'
+import { OpenBench, useOpenTicket } from '../bench'
 import { useTicketQuery } from '../api/queries'
-import { NotKept, Strip, Warnings } from '../app/Strip'
-import { Refused } from '../app/Refused'
+import { NotKept, Strip, Warnings } from '../frame/Strip'
+import { Refused } from '../frame/Refused'
 import { SomebodyElse } from './SomebodyElse'
-import { useAppSelector } from '../app/store'
-import { useShop } from '../app/use-shop'
-import { clock } from '../app/today'
-import { useToday } from '../app/use-today'
-import { useKeys } from '../app/use-keys'
+import { stageOf } from './stage-rooms'
+import { useAppSelector } from '../state/store'
+import { clock } from '../state/today'
+import { useToday } from '../state/use-today'
+import { useKeys } from '../state/use-keys'
 import { MiniStitch } from '../ui/stitch/MiniStitch'
-import { RunningStitch } from '../ui/stitch/RunningStitch'
+import { RunningStitch } from '../said/RunningStitch'
 import { Snag, Unrolling } from '../ui/State'
 import { dogLine } from '../words/dogs'
 import { problemWords } from '../words/problems'
 import { stageName } from '../words/stages'
 
-interface OpenTicket {
-  sheet: TicketSheet
-  progress: Progress
-  body: ReturnType<typeof bodyOf>
-  name: string
-}
-
-const TicketContext = createContext<OpenTicket | null>(null)
-
-/** The ticket that is open on this screen. */
-export function useOpenTicket(): OpenTicket {
-  const open = use(TicketContext)
-  if (!open) throw new Error('no ticket is open here')
-  return open
-}
-
 /** Frame of a ticket: the strip with its stitch, and the stage under it. */
 export function TicketFrame() {
   const { ticketId = '' } = useParams()
   const { data: sheet, error } = useTicketQuery(ticketId)
-  const rules = useShop()
-  const on = useToday()
-  const open = useMemo(
-    () => (sheet ? { sheet, progress: progressOf(sheet, on, rules), body: bodyOf(sheet.readings, rules), name: sheet.dog?.name ?? 'Counter dog' } : null),
-    [sheet, rules, on],
-  )
-  if (!open) {
+  if (!sheet) {
     return error ? (
       <div className="p-6">
         <Snag title="This ticket can’t be opened.">
@@ -59,28 +38,17 @@ export function TicketFrame() {
     )
   }
   return (
-    <TicketContext value={open}>
-      <FramedStage key={ticketId} open={open} />
-    </TicketContext>
+    <OpenBench sheet={sheet}>
+      <FramedStage key={ticketId} />
+    </OpenBench>
   )
 }
 
-/** Rooms that belong to Measure: other ways of taking the same tapes. */
-const BY_MEASURE = /\/(?:solo|form|quick|letters|ask-back)$/
-
-function FramedStage({ open }: { open: OpenTicket }) {
-  const { sheet, progress, name } = open
+function FramedStage() {
+  const { sheet, progress, name } = useOpenTicket()
   const { pathname } = useLocation()
   const navigate = useNavigate()
-  const here =
-    stages.find((stage) => pathname.endsWith(`/${stage}`)) ??
-    (pathname.endsWith('/docket')
-      ? 'finish'
-      : /\/(?:hitch|kinds|all-sizes)$/.test(pathname)
-        ? 'choose'
-        : BY_MEASURE.test(pathname)
-          ? 'measure'
-          : progress.stage)
+  const here = stageOf(pathname) ?? progress.stage
   const at = stages.indexOf(here)
   const base = `/tickets/${sheet.ticket.id}`
   const go = (by: number) => () => {

@@ -1,8 +1,9 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import { aDog, anItem, aReading, aTicket, renderPage, renderStage, testShop, withTestShop } from '../test/shop'
-import { NoItem } from './NoItem'
-import { TicketFrame, TicketStart, useOpenTicket } from './TicketFrame'
+import { NoItem } from '../bench'
+import { useOpenTicket } from '../bench'
+import { TicketFrame, TicketStart } from './TicketFrame'
 
 withTestShop()
 

@@ -2,7 +2,7 @@ import type { Stay } from '@merry-tailor/core'
 import { format, getHours, getMinutes, parseISO } from 'date-fns'
 import { useEffect, useState } from 'react'
 import { Link } from 'react-router'
-import { clock } from '../app/today'
+import { clock } from '../state/today'
 import { useBox } from '../ui/use-width'
 import { stayWords } from '../words/stages'
 

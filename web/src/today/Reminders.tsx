@@ -1,8 +1,8 @@
 import { Link } from 'react-router'
 import { useRemindersQuery } from '../api/queries'
-import { dayWords, today } from '../app/today'
-import { useNewTicket } from '../app/use-new-ticket'
-import { useAppSelector } from '../app/store'
+import { dayWords, today } from '../state/today'
+import { useNewTicket } from '../state/use-new-ticket'
+import { useAppSelector } from '../state/store'
 import { againWords } from '../words/reminders'
 
 const SHOWN = 12

@@ -1,12 +1,11 @@
 import { cautionKey, readOf, type Caution } from '@merry-tailor/core'
 import { useState } from 'react'
-import { clock } from '../../app/today'
+import { clock } from '../../state/today'
 import { Button } from '../../ui/controls/Button'
 import { TextField } from '../../ui/controls/TextField'
 import { Mark } from '../../ui/marks/Mark'
 import { boundWords, cautionWords } from '../../words/cautions'
-import { useOpenTicket } from '../TicketFrame'
-import { useActs } from '../use-acts'
+import { useOpenTicket, useActs } from '../../bench'
 
 /** One caution or stop with its reason; reading it is kept with who and when, overruling a stop needs a reason. */
 export function CautionBlock({ caution, all }: { caution: Caution; all: readonly Caution[] }) {

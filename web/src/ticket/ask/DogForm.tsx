@@ -1,7 +1,7 @@
 import { ageInMonths, COAT_CLASSES, findBreed, formatWeight, parseWeight, type Change, type Dog, type Owner } from '@merry-tailor/core'
 import { Link } from 'react-router'
 import { useChangeDogMutation } from '../../api/queries'
-import { today } from '../../app/today'
+import { today } from '../../state/today'
 import { Picker } from '../../ui/controls/Picker'
 import { SavedField } from '../../ui/controls/SavedField'
 import { Segmented } from '../../ui/controls/Segmented'
@@ -10,7 +10,7 @@ import { ageWords, coatName } from '../../words/dogs'
 import { weightProblemWords } from '../../words/problems'
 import { BreedField } from './BreedField'
 import { OwnerField } from './OwnerField'
-import { saveField } from './use-record'
+import { saveField } from '../../state/save-field'
 
 /** What is asked of the dog. Every field saves itself when it is left; every one can wait. */
 export function DogForm({ dog, owner }: { dog: Dog; owner: Owner | null }) {

@@ -3,13 +3,12 @@ import { zodResolver } from '@hookform/resolvers/zod'
 import { useForm, useWatch } from 'react-hook-form'
 import { v7 as uuid } from 'uuid'
 import { useAddDogMutation, useDogsQuery } from '../../api/queries'
-import { useOnce } from '../../app/use-once'
+import { useOnce } from '../../state/use-once'
 import { Button } from '../../ui/controls/Button'
 import { TextField } from '../../ui/controls/TextField'
 import { breedWords } from '../../words/dogs'
 import { problemWords } from '../../words/problems'
-import { useOpenTicket } from '../TicketFrame'
-import { useActs } from '../use-acts'
+import { useOpenTicket, useActs } from '../../bench'
 
 const Form = NewDog.pick({ name: true })
 

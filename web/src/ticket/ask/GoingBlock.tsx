@@ -4,9 +4,8 @@ import { SavedField } from '../../ui/controls/SavedField'
 import { Toggles } from '../../ui/controls/Toggles'
 import { Segmented } from '../../ui/controls/Segmented'
 import { traitName } from '../../words/dogs'
-import { useOpenTicket } from '../TicketFrame'
-import { useActs } from '../use-acts'
-import { saveField } from './use-record'
+import { useOpenTicket, useActs } from '../../bench'
+import { saveField } from '../../state/save-field'
 
 const PLACES: Readonly<Record<Place, string>> = { lead: 'Lead', middle: 'Middle', wheel: 'Wheel' }
 const TEAM_WORK = ['sled-team', 'wheel-place'] as const

@@ -6,7 +6,7 @@ import { Button } from '../../ui/controls/Button'
 import { Picker } from '../../ui/controls/Picker'
 import { SavedField } from '../../ui/controls/SavedField'
 import { TextField } from '../../ui/controls/TextField'
-import { saveField } from './use-record'
+import { saveField } from '../../state/save-field'
 
 /** The owner: known, new, or still to be asked. */
 export function OwnerField({ dog, owner }: { dog: Dog; owner: Owner | null }) {

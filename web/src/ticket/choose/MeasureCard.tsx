@@ -1,12 +1,12 @@
 import { formatLength, spareOf, type LengthStyle, type MeasureFit, type RankedSize, type SizedBody } from '@merry-tailor/core'
 import type { OfferFace } from '../../words/offer-face'
 import { Worded } from '../../ui/length/Worded'
-import { VerdictWord } from '../../ui/marks/VerdictWord'
+import { VerdictWord } from '../../said/VerdictWord'
 import { dangerWords } from '../../words/dangers'
 import { measureName } from '../../words/stages'
-import { useOpenTicket } from '../TicketFrame'
+import { useOpenTicket } from '../../bench'
 import { overlapWords } from './overlap-words'
-import { SizeTape } from './SizeTape'
+import { SizeTape } from '../../sizes/SizeTape'
 import { lowerFirst } from '../../words/first-letter'
 
 const DISC = { holds: 'bg-holds', doubt: 'bg-chalk', fails: 'bg-snag', none: 'bg-mute' } as const

@@ -1,8 +1,7 @@
 import { families, measuresOf, type Form, type Item } from '@merry-tailor/core'
 import { Link } from 'react-router'
 import { measureName } from '../../words/stages'
-import { OnTheDog } from '../OnTheDog'
-import { useOpenTicket } from '../TicketFrame'
+import { OnTheDog, useOpenTicket } from '../../bench'
 
 /** No table for this kind yet: the kind on the dog all the same, and the three ways on. */
 export function NoTable({ item, name, form }: { item: Item; name: string; form: Form }) {

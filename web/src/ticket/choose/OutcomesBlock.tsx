@@ -1,6 +1,6 @@
 import { betweenRule, type RankedSize } from '@merry-tailor/core'
 import type { OfferFace } from '../../words/offer-face'
-import { useShop } from '../../app/use-shop'
+import { useShop } from '../../state/use-shop'
 import { Mark } from '../../ui/marks/Mark'
 import { dangerWords } from '../../words/dangers'
 import { betweenWords, madeWords } from '../../words/sizes'

@@ -1,9 +1,9 @@
 import { bootOrder, type Offer, type Paw } from '@merry-tailor/core'
 import { Link } from 'react-router'
-import { VerdictWord } from '../../ui/marks/VerdictWord'
+import { VerdictWord } from '../../said/VerdictWord'
 import { bootOrderWords } from '../../words/boots'
 import { pawName } from '../../words/measuring'
-import { useOpenTicket } from '../TicketFrame'
+import { useOpenTicket } from '../../bench'
 
 const firstTape = (paw: Paw): string => `${paw.startsWith('rear') ? 'M34' : 'M32'}/${paw}`
 

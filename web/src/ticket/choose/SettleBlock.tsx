@@ -2,11 +2,10 @@ import { frontOf, measureCovariance, settle, shareOf, type Form, type SizedBody 
 import type { OfferFace } from '../../words/offer-face'
 import { useMemo } from 'react'
 import { Link } from 'react-router'
-import { useShop } from '../../app/use-shop'
+import { useShop } from '../../state/use-shop'
 import { measureName } from '../../words/stages'
-import { useBench } from '../measure/use-bench'
-import { useOpenTicket } from '../TicketFrame'
-import { sizeName } from './size-name'
+import { useBench, useOpenTicket } from '../../bench'
+import { sizeName } from '../../sizes/size-name'
 
 /** What would settle the doubt: the tape whose reading would most be expected to decide, or that only a try-on does. */
 export function SettleBlock({ table: whole, body, form, near }: { table: OfferFace; body: SizedBody; form: Form | null; near: readonly string[] }) {

@@ -14,14 +14,13 @@ import {
   type WayOption,
 } from '@merry-tailor/core'
 import { getMonth } from 'date-fns'
-import { dayWords, today } from '../../app/today'
-import { useShop } from '../../app/use-shop'
+import { dayWords, today } from '../../state/today'
+import { useShop } from '../../state/use-shop'
 import { Mark } from '../../ui/marks/Mark'
 import { WAY_REASONS, WAY_VERDICTS } from '../../words/ways'
 import { faceOf } from '../../words/offer-face'
 import { wayName } from '../../words/stages'
-import { useBenchForm } from '../measure/use-bench-form'
-import { useOpenTicket } from '../TicketFrame'
+import { useBenchForm, useOpenTicket } from '../../bench'
 
 const MARKS = { first: 'holds', works: 'doubt', 'not-now': 'fails' } as const
 

@@ -1,8 +1,8 @@
 import { rugPieces, stillGrows } from '@merry-tailor/core'
-import { valueStyle } from '../../app/settings'
-import { useAppSelector } from '../../app/store'
+import { valueStyle } from '../../state/settings'
+import { useAppSelector } from '../../state/store'
 import { rugLines } from '../../words/rug'
-import { useOpenTicket } from '../TicketFrame'
+import { useOpenTicket } from '../../bench'
 
 /** The pieces of a rug made for this dog, a line to a piece. */
 export function RugPieces() {

@@ -22,8 +22,8 @@ import {
 } from '@merry-tailor/core'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
-import { today } from '../../app/today'
-import { useShop } from '../../app/use-shop'
+import { today } from '../../state/today'
+import { useShop } from '../../state/use-shop'
 import { GearSketch } from '../../ui/plates/GearSketch'
 import { Toggles } from '../../ui/controls/Toggles'
 import { Mark } from '../../ui/marks/Mark'
@@ -32,11 +32,7 @@ import { RANK_GRADES, rankWords, reasonWords, stopWords } from '../../words/kind
 import { PLACE_NAMES } from '../../words/hitch'
 import { problemWords } from '../../words/problems'
 import { familyName, measureName } from '../../words/stages'
-import { useBenchForm } from '../measure/use-bench-form'
-import { NoItem } from '../NoItem'
-import { OnTheDog } from '../OnTheDog'
-import { useOpenTicket } from '../TicketFrame'
-import { useActs } from '../use-acts'
+import { useBenchForm, NoItem, OnTheDog, useOpenTicket, useActs } from '../../bench'
 
 const MARK_COLOUR = { holds: 'text-holds', doubt: 'text-chalk', fails: 'text-snag', none: 'text-mute' } as const
 

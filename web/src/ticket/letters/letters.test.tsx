@@ -2,7 +2,7 @@ import { fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import { AskBack } from '../paper/AskBack'
 import { AT, aReading, anItem, aTicket, nextId, renderStage, testShop, withTestShop } from '../../test/shop'
-import { isOpen } from './is-open'
+import { isOpen } from '../../bench'
 import { LettersPage } from './LettersPage'
 
 withTestShop()

@@ -1,6 +1,6 @@
 import { measures, type FormMeasure } from '@merry-tailor/core'
-import { valueStyle } from '../../app/settings'
-import { useAppSelector } from '../../app/store'
+import { valueStyle } from '../../state/settings'
+import { useAppSelector } from '../../state/store'
 import { Worded } from '../../ui/length/Worded'
 import { Tape } from '../../ui/tape/Tape'
 import { tapeRange } from '../../ui/tape/scale'

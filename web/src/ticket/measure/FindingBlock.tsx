@@ -1,9 +1,8 @@
 import { findingCode, type Finding } from '@merry-tailor/core'
-import { valueStyle } from '../../app/settings'
-import { useAppSelector } from '../../app/store'
+import { valueStyle } from '../../state/settings'
+import { useAppSelector } from '../../state/store'
 import { findingWords } from '../../words/findings'
-import { useOpenTicket } from '../TicketFrame'
-import { useActs } from '../use-acts'
+import { useOpenTicket, useActs } from '../../bench'
 import { QuestionBlock } from './QuestionBlock'
 
 /** A rule's question about the readings: what was expected, from what, what was read, and why it may be. */

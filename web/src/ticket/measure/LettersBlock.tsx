@@ -1,6 +1,5 @@
 import { Link } from 'react-router'
-import { useOpenTicket } from '../TicketFrame'
-import { isOpen } from '../letters/is-open'
+import { useOpenTicket, isOpen } from '../../bench'
 
 /** Numbers under somebody else's letters that still wait for an answer: seen, never sized on. */
 export function LettersBlock() {

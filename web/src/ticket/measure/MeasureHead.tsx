@@ -4,8 +4,7 @@ import { pawName } from '../../words/measuring'
 import { familyName, measureName } from '../../words/stages'
 import { PathDrawing } from '../../ui/plates/PathDrawing'
 import { ordinal } from './ReadingsList'
-import { useBenchForm } from './use-bench-form'
-import type { TapeRow } from './use-tapes'
+import { useBenchForm, type TapeRow } from '../../bench'
 import { lowerFirst } from '../../words/first-letter'
 
 /** Name of the tape in hand, which reading it is, how to take it, and what else goes by its name. */

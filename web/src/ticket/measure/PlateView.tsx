@@ -5,8 +5,7 @@ import { TapePlate } from '../../ui/plates/TapePlate'
 import { useBox } from '../../ui/use-width'
 import { PLACES } from '../../words/measuring'
 import { measureName } from '../../words/stages'
-import { useBenchForm } from './use-bench-form'
-import type { TapeRow } from './use-tapes'
+import { useBenchForm, type TapeRow } from '../../bench'
 import { upperFirst } from '../../words/first-letter'
 
 interface PlateViewProps {

@@ -1,5 +1,5 @@
-import { valueStyle } from '../../app/settings'
-import { useAppSelector } from '../../app/store'
+import { valueStyle } from '../../state/settings'
+import { useAppSelector } from '../../state/store'
 import { Button } from '../../ui/controls/Button'
 import { KeyCap } from '../../ui/controls/KeyCap'
 import { Worded } from '../../ui/length/Worded'

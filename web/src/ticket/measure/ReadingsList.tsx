@@ -1,11 +1,11 @@
 import { measures, type Reading } from '@merry-tailor/core'
 import { Popover } from 'radix-ui'
 import { useState } from 'react'
-import { clock } from '../../app/today'
+import { clock } from '../../state/today'
 import { Button } from '../../ui/controls/Button'
 import { TextField } from '../../ui/controls/TextField'
 import { circumstances } from '../../words/measuring'
-import { RowNumber } from './RowNumber'
+import { RowNumber } from '../../length-entry'
 
 const REASONS = ['Dog moved', 'Wrong place', 'Tape slipped', 'Misread', 'Doubled twice'] as const
 

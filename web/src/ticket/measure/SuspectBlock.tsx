@@ -1,8 +1,8 @@
 import type { Suspect } from '@merry-tailor/core'
-import { valueStyle } from '../../app/settings'
-import { useAppSelector } from '../../app/store'
+import { valueStyle } from '../../state/settings'
+import { useAppSelector } from '../../state/store'
 import { suspectCode, suspectWords } from '../../words/suspects'
-import { useActs } from '../use-acts'
+import { useActs } from '../../bench'
 import { QuestionBlock } from './QuestionBlock'
 
 /** What this dog's form finds odd: one model speaking. */

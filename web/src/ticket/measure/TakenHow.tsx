@@ -1,15 +1,13 @@
 import { COAT_STATES, measures, type Method, PAW_LIFTED, type Place } from '@merry-tailor/core'
 import { Popover } from 'radix-ui'
-import { settingsChanged } from '../../app/settings'
-import { useAppDispatch, useAppSelector } from '../../app/store'
-import { useFittersQuery } from '../../api/queries'
+import { useAppSelector } from '../../state/store'
 import { Picker } from '../../ui/controls/Picker'
 import { Segmented } from '../../ui/controls/Segmented'
 import { SwitchBox } from '../../ui/controls/SwitchBox'
 import { TextField } from '../../ui/controls/TextField'
 import { COATS, METHOD_HOW, METHODS } from '../../words/measuring'
-import { useBench } from './use-bench'
-import type { TapeRow } from './use-tapes'
+import { Chip, Group, NameChips } from '../../length-entry'
+import { useBench, type TapeRow } from '../../bench'
 
 const TOOLS: readonly Method[] = ['tape', 'string', 'loop', 'garment', 'digital', 'square', 'tracing']
 const DOUBTS = ['Head turned', 'Leaned', 'Sat back', 'Fidgeted'] as const
@@ -106,51 +104,5 @@ export function TakenHow({ row }: { row: TapeRow }) {
         </Popover.Portal>
       </Popover.Root>
     </div>
-  )
-}
-
-function Group({ label, children }: { label: string; children: React.ReactNode }) {
-  return (
-    <div role="group" aria-label={label}>
-      <p className="mb-1 text-[13.5px] font-semibold text-mute">{label}</p>
-      <div className="flex flex-wrap gap-1.5">{children}</div>
-    </div>
-  )
-}
-
-export function Chip({ on, onClick, children }: { on: boolean; onClick: () => void; children: React.ReactNode }) {
-  return (
-    <button
-      type="button"
-      aria-pressed={on}
-      onClick={onClick}
-      className="min-h-11 min-w-11 rounded-[2px] border-2 border-ink bg-panel px-3 text-[15px] font-semibold hover:bg-bench aria-pressed:bg-ink aria-pressed:text-panel"
-    >
-      {children}
-    </button>
-  )
-}
-
-/** Names at the bench as chips: one tap says who measures or who holds. */
-export function NameChips({ label, role }: { label: string; role: 'fitter' | 'helper' }) {
-  const { data: fitters = [] } = useFittersQuery(undefined)
-  const chosen = useAppSelector((state) => state.settings[role])
-  const dispatch = useAppDispatch()
-  const names = [...new Set([...fitters.filter((fitter) => !fitter.left).map((fitter) => fitter.name), ...(chosen ? [chosen] : [])])]
-  const set = (name: string): void => void dispatch(settingsChanged({ [role]: name }))
-  return (
-    <Group label={label}>
-      {role === 'helper' && (
-        <Chip on={chosen === ''} onClick={() => set('')}>
-          nobody
-        </Chip>
-      )}
-      {names.map((name) => (
-        <Chip key={name} on={chosen === name} onClick={() => set(name)}>
-          {name}
-        </Chip>
-      ))}
-      {names.length === 0 && <span className="text-mute">Take the fitters in under Shop.</span>}
-    </Group>
   )
 }

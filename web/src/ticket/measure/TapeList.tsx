@@ -4,11 +4,9 @@ import type { CSSProperties } from 'react'
 import { Mark } from '../../ui/marks/Mark'
 import { PLACES, STATIONS } from '../../words/measuring'
 import { ordinal } from './ReadingsList'
-import { RowNumber } from './RowNumber'
+import { RowNumber } from '../../length-entry'
 import { ExpectedValue } from './ExpectedValue'
-import { useBench } from './use-bench'
-import { useBenchForm } from './use-bench-form'
-import type { TapeRow } from './use-tapes'
+import { useBench, useBenchForm, type TapeRow } from '../../bench'
 
 interface TapeListProps {
   rows: readonly TapeRow[]

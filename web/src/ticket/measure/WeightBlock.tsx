@@ -1,8 +1,8 @@
 import { useChangeDogMutation } from '../../api/queries'
-import { useAppSelector } from '../../app/store'
+import { useAppSelector } from '../../state/store'
 import { Button } from '../../ui/controls/Button'
 import { weightText } from '../../words/measuring'
-import { useOpenTicket } from '../TicketFrame'
+import { useOpenTicket } from '../../bench'
 
 /** Nearer than this share the record's weight is the weighed one. */
 const SAME_SHARE = 0.01

@@ -1,7 +1,7 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
-import { settingsChanged } from '../../app/settings'
-import { store } from '../../app/store'
+import { settingsChanged } from '../../state/settings'
+import { store } from '../../state/store'
 import { anItem, aTicket, renderStage, testShop, wideScreen, withTestShop } from '../../test/shop'
 import { MeasureStage } from './MeasureStage'
 

@@ -1,11 +1,8 @@
 import { measures } from '@merry-tailor/core'
-import { longDay, today } from '../../app/today'
-import { isOpen } from '../letters/is-open'
-import { useTapes } from '../measure/use-tapes'
-import { useOpenTicket } from '../TicketFrame'
+import { longDay, today } from '../../state/today'
+import { isOpen, useTapes, useOpenTicket, useBenchForm } from '../../bench'
 import { PathDrawing } from '../../ui/plates/PathDrawing'
-import { useBenchForm } from '../measure/use-bench-form'
-import { PaperRoom } from './PaperRoom'
+import { PaperRoom } from '../../frame/PaperRoom'
 
 /** The page that goes back to whoever sent letters: what came, and the drawn path of each measure wanted. */
 export function AskBack() {

@@ -1,14 +1,12 @@
 import { measures } from '@merry-tailor/core'
-import { longDay, today } from '../../app/today'
-import { useAppSelector } from '../../app/store'
+import { longDay, today } from '../../state/today'
+import { useAppSelector } from '../../state/store'
 import { dogLine } from '../../words/dogs'
 import { METHODS, PLACES } from '../../words/measuring'
 import { familyName } from '../../words/stages'
-import { useTapes, type TapeRow } from '../measure/use-tapes'
-import { useOpenTicket } from '../TicketFrame'
+import { useTapes, type TapeRow, useOpenTicket, useBenchForm } from '../../bench'
 import { PathDrawing } from '../../ui/plates/PathDrawing'
-import { useBenchForm } from '../measure/use-bench-form'
-import { PaperRoom } from './PaperRoom'
+import { PaperRoom } from '../../frame/PaperRoom'
 
 const METHOD_BOXES = ['tape', 'string', 'loop', 'garment'] as const
 

@@ -1,16 +1,12 @@
 import { measures, type Method } from '@merry-tailor/core'
 import { useRef, useState, type KeyboardEvent } from 'react'
 import { Link, useNavigate } from 'react-router'
-import { useAppSelector } from '../../app/store'
+import { useAppSelector } from '../../state/store'
 import { Button } from '../../ui/controls/Button'
 import { Picker } from '../../ui/controls/Picker'
 import { METHODS, PLACES } from '../../words/measuring'
-import { NameChips } from '../measure/TakenHow'
-import { parseEntry } from '../measure/use-entry'
-import { RowNumber } from '../measure/RowNumber'
-import { useTapes } from '../measure/use-tapes'
-import { useOpenTicket } from '../TicketFrame'
-import { useActs } from '../use-acts'
+import { NameChips, parseEntry, RowNumber } from '../../length-entry'
+import { useTapes, useOpenTicket, useActs } from '../../bench'
 
 const TRIES = [0, 1, 2] as const
 const cellKey = (key: string, n: number): string => `${key}#${n}`

@@ -1,10 +1,10 @@
 import { judgeAnswer, type Check, type Observation, type PullState, type TryOn } from '@merry-tailor/core'
 import { useState } from 'react'
-import { useAppSelector } from '../../app/store'
+import { useAppSelector } from '../../state/store'
 import { Mark } from '../../ui/marks/Mark'
 import { problemWords } from '../../words/problems'
 import { verdictWord } from '../../words/verdicts'
-import { useActs } from '../use-acts'
+import { useActs } from '../../bench'
 
 const GRADES = ['holds', 'doubt', 'fails'] as const
 const ON: Readonly<Record<(typeof GRADES)[number], string>> = {

@@ -3,7 +3,7 @@ import { useState } from 'react'
 import { Mark } from '../../ui/marks/Mark'
 import { problemWords } from '../../words/problems'
 import { verdictWord } from '../../words/verdicts'
-import { useActs } from '../use-acts'
+import { useActs } from '../../bench'
 
 const GRADES = ['holds', 'doubt', 'fails'] as const
 

@@ -1,14 +1,12 @@
 import { isOf, labelsOf, offerKey, tableIn, type Choice, type Item, type Offer, type TryOn } from '@merry-tailor/core'
 import { useState } from 'react'
 import { v7 as uuid } from 'uuid'
-import { useOnce } from '../../app/use-once'
+import { useOnce } from '../../state/use-once'
 import { Picker } from '../../ui/controls/Picker'
 import { TextField } from '../../ui/controls/TextField'
 import { faceOf } from '../../words/offer-face'
 import { problemWords } from '../../words/problems'
-import { useRanked } from '../choose/use-ranked'
-import { useOpenTicket } from '../TicketFrame'
-import { useActs } from '../use-acts'
+import { useRanked, useOpenTicket, useActs } from '../../bench'
 
 /** Something that can be put on: what it is called, whose it is, and what the round will name. */
 interface Wearable {

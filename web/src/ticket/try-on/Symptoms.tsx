@@ -12,7 +12,7 @@ import {
 import { useState } from 'react'
 import { Mark } from '../../ui/marks/Mark'
 import { problemWords } from '../../words/problems'
-import { useActs } from '../use-acts'
+import { useActs } from '../../bench'
 import { lowerFirst } from '../../words/first-letter'
 
 const KINDS: Readonly<Record<RemedyKind, string>> = { adjust: 'Adjust', resize: 'Resize', change: 'Change style', procedure: 'Do' }

@@ -1,8 +1,11 @@
-import { useAppSelector } from '../../app/store'
+import { createContext, use } from 'react'
+
+/** Do letter keys work? */
+export const LetterKeys = createContext(true)
 
 /** The key that works a control, shown inside it; letter keys vanish when they are turned off. */
 export function KeyCap({ children, tone = 'paper' }: { children: string; tone?: 'paper' | 'tape' }) {
-  const letters = useAppSelector((state) => state.settings.letterKeys)
+  const letters = use(LetterKeys)
   if (!letters && /^[A-Z]$/.test(children)) return null
   return (
     <kbd

@@ -1,12 +1,9 @@
 import { cleanup, fireEvent, render, screen, within } from '@testing-library/react'
 import { useState } from 'react'
-import { Provider } from 'react-redux'
-import { afterEach, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest'
-import { settingsChanged } from '../../app/settings'
-import { store } from '../../app/store'
+import { afterEach, beforeAll, describe, expect, it, vi } from 'vitest'
 import { stubPage } from '../../test/page-stubs'
 import { Button } from './Button'
-import { KeyCap } from './KeyCap'
+import { KeyCap, LetterKeys } from './KeyCap'
 import { KnucklePad, padKeys } from './KnucklePad'
 import { Picker } from './Picker'
 import { Segmented } from './Segmented'
@@ -15,7 +12,6 @@ import { TextField } from './TextField'
 import { Toggles } from './Toggles'
 
 beforeAll(stubPage)
-beforeEach(() => void store.dispatch(settingsChanged({ letterKeys: true })))
 afterEach(cleanup)
 
 /** Every target a finger meets is at least 44 px high, said by its class. */
@@ -42,21 +38,18 @@ describe('KeyCap', () => {
   it('vanishes with the letter keys where it is a letter, and is never part of a name', () => {
     const caps = () => [...document.querySelectorAll('kbd')].map((cap) => cap.textContent)
     render(
-      <Provider store={store}>
-        <Button>
-          Take again <KeyCap>R</KeyCap> <KeyCap>Enter</KeyCap>
-        </Button>
-      </Provider>,
+      <Button>
+        Take again <KeyCap>R</KeyCap> <KeyCap>Enter</KeyCap>
+      </Button>,
     )
     expect(caps()).toEqual(['R', 'Enter'])
     expect(screen.getByRole('button').getAttribute('aria-label') ?? screen.getByRole('button', { name: 'Take again' })).toBeDefined()
     cleanup()
-    store.dispatch(settingsChanged({ letterKeys: false }))
     render(
-      <Provider store={store}>
+      <LetterKeys value={false}>
         <KeyCap>R</KeyCap>
         <KeyCap>[</KeyCap>
-      </Provider>,
+      </LetterKeys>,
     )
     expect(caps()).toEqual(['['])
   })

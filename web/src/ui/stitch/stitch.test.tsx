@@ -4,7 +4,7 @@ import { createMemoryRouter, RouterProvider } from 'react-router'
 import { afterEach, describe, expect, it } from 'vitest'
 import { stageName } from '../../words/stages'
 import { MiniStitch } from './MiniStitch'
-import { RunningStitch } from './RunningStitch'
+import { RunningStitch } from '../../said/RunningStitch'
 
 afterEach(cleanup)
 

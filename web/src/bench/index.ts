@@ -1,0 +1,13 @@
+/** What every stage of a ticket shares: the open ticket, its tapes and form worked out once a pin, its acts, its sizes. */
+export { isOpen } from './is-open'
+export { ItemTabs } from './ItemTabs'
+export { NoItem } from './NoItem'
+export { OnTheDog } from './OnTheDog'
+export { OpenBench, useBenchForm, useExpected, useTapes } from './OpenBench'
+export { useOpenTicket, type OpenTicket } from './open-ticket'
+export { RestBlock } from './RestBlock'
+export { type TapeRow } from './tapes-of'
+export { useActs, type Acts, type Done } from './use-acts'
+export { useBench } from './use-bench'
+export { useEntry, type Entry } from './use-entry'
+export { useRanked, useSizedBody, type RankedItem } from './use-ranked'

@@ -1,0 +1,86 @@
+import {
+  adviseOffer,
+  atHandFirst,
+  isOf,
+  newestFor,
+  newestTables,
+  tableIn,
+  tableOf,
+  tableServes,
+  withGuesses,
+  type Choice,
+  type Form,
+  type Item,
+  type Offer,
+  type SizeAdvice,
+  type SizedBody,
+  type SizeTable,
+} from '@merry-tailor/core'
+import { useMemo } from 'react'
+import { usePiecesQuery, useSizeTablesQuery } from '../api/queries'
+import { useShop } from '../state/use-shop'
+import { useRankAll } from '../form'
+import { useBenchForm } from './OpenBench'
+import { useOpenTicket } from './open-ticket'
+
+export interface RankedItem {
+  /** Everything the item can be settled on, the advised first. */
+  ranked: Offer[]
+  choice: Choice | undefined
+  /** Readings, and guesses where the form has them. */
+  body: SizedBody
+  /** The form guesses come from; `null` while nothing is worth guessing from. */
+  form: Form | null
+  /** The first answer is not there yet. */
+  out: boolean
+}
+
+/** What is read and what the form expects of the open ticket's dog. Guesses wait for one tape or a breed. */
+export function useSizedBody(): { body: SizedBody; form: Form | null } {
+  const { sheet } = useOpenTicket()
+  const { form, solved, own } = useBenchForm()
+  const worth = solved && (sheet.readings.some((reading) => !reading.struck) || (sheet.dog?.breed ?? '') !== '')
+  return useMemo(() => ({ body: withGuesses(own, worth ? form : null), form: worth ? form : null }), [own, form, worth])
+}
+
+interface Advised {
+  offer: Offer
+  table: { way: SizeTable['way'] }
+  advice: SizeAdvice
+}
+
+/** Our own pieces among the rest: only those that may fit are worth a hand; the chosen one stays in sight. */
+function inOrder(offers: readonly Offer[], item: Item, choice: Choice | undefined): Offer[] {
+  const advised = (offer: Offer): Advised => ({ offer, table: { way: tableIn(offer)?.way ?? 'stock' }, advice: adviseOffer(offer) })
+  const own = item.way === 'made' || item.way === 'quick-ship' ? [] : offers.filter((offer) => offer.kind === 'gear')
+  const near = own.filter((offer) => offer.grade !== 'fails' || (choice && isOf(choice, offer))).slice(0, 4)
+  const [first, ...rest] = atHandFirst(offers.filter((offer) => offer.kind !== 'gear').map(advised)).map(({ offer }) => offer)
+  // A piece goes before new gear where it should hold and nothing on the shelf does; else it stands beside it.
+  const shelfHolds = first !== undefined && (tableIn(first)?.way ?? 'stock') === 'stock' && first.grade === 'holds'
+  const before = near.filter((offer) => offer.grade === 'holds' && offer.piece.state !== 'to-mend' && !shelfHolds)
+  return [...before, ...(first ? [first] : []), ...near.filter((offer) => !before.includes(offer)), ...rest]
+}
+
+/** Every serving table, own piece and crate for one item, ranked beside the page; a table a choice was made by stays in that version. */
+export function useRanked(item: Item | undefined): RankedItem {
+  const { sheet } = useOpenTicket()
+  const { data: tables, isLoading: tablesOut } = useSizeTablesQuery(undefined)
+  const { data: pieces, isLoading: piecesOut } = usePiecesQuery(undefined)
+  const { views } = useShop()
+  const { body, form } = useSizedBody()
+  const choice = item && newestFor(sheet.choices, item.id)
+  const question = useMemo(() => {
+    if (!item || tablesOut || piecesOut) return null
+    const made = choice && tableOf(choice)
+    const pinned = made ? tables?.find((table) => table.id === made.tableId && table.version === made.tableVersion) : undefined
+    const serving = newestTables(tables ?? [])
+      .map((table): SizeTable => (pinned?.id === table.id ? pinned : table))
+      .filter((table) => tableServes(table, item) || table === pinned)
+    return { tables: serving, labelTables: tables ?? [], body, families: [item.family], views, pieces: pieces ?? [] }
+  }, [item, choice, tables, pieces, tablesOut, piecesOut, body, views])
+  const answer = useRankAll(question)
+  return useMemo(() => {
+    const offers = (answer ?? []).filter((offer) => offer.judged.family === item?.family)
+    return { ranked: item ? inOrder(offers, item, choice) : [], choice, body, form, out: item !== undefined && answer === null }
+  }, [answer, item, choice, body, form])
+}

@@ -1,0 +1,3 @@
+/** Tapes and scales that say their own numbers. */
+export { DevicePanel } from './DevicePanel'
+export { useDevice, type Device, type DeviceValue } from './use-device'

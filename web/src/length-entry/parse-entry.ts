@@ -1,0 +1,27 @@
+import { measures, parseLength, parseWeight, type NewReading } from '@merry-tailor/core'
+import { lengthProblemWords, weightProblemWords } from '../words/problems'
+
+export type ParsedEntry = { ok: true; mm: number; unit: NewReading['unit'] } | { ok: false; problem: string }
+
+/** A length in sixteenths or millimetres, written as a fitter would type it. */
+export function written(mm: number, unit: 'in' | 'cm'): string {
+  if (unit === 'cm') return (Math.round(mm) / 10).toString()
+  const parts = Math.round((mm / 25.4) * 16)
+  const whole = Math.floor(parts / 16)
+  let [n, d] = [parts % 16, 16]
+  while (n > 0 && n % 2 === 0) [n, d] = [n / 2, d / 2]
+  if (n === 0) return String(whole)
+  return whole === 0 ? `${n}/${d}` : `${whole} ${n}/${d}`
+}
+
+/** Reads what was typed for one measure: a weight for M00, a length for all others. */
+export function parseEntry(measure: string, typed: string, unit: 'in' | 'cm'): ParsedEntry {
+  if (measures[measure]?.quantity === 'mass') {
+    const bare = /^[\d.,\s]+$/.test(typed)
+    const read = parseWeight(unit === 'in' && bare && typed.trim() !== '' ? `${typed} lb` : typed)
+    if (!read.ok) return { ok: false, problem: read.problem === 'empty' ? 'Nothing typed yet.' : weightProblemWords(read.problem) }
+    return { ok: true, mm: read.kg, unit: /lb|pound/i.test(typed) || (unit === 'in' && bare) ? 'lb' : 'kg' }
+  }
+  const read = parseLength(typed, unit)
+  return read.ok ? read : { ok: false, problem: lengthProblemWords(read.problem) }
+}

@@ -1,0 +1,9 @@
+import type { RouteObject } from 'react-router'
+import { lazyRoom } from '../state/lazy-room'
+
+/** One tape down a line of dogs. */
+export const round: RouteObject[] = [
+  { path: '/round', lazy: lazyRoom(() => import('./RoundPage'), 'RoundPage') },
+  { path: '/round/sheet', lazy: lazyRoom(() => import('./YardSheet'), 'YardSheet') },
+  { path: '/round/entry', lazy: lazyRoom(() => import('./RoundEntry'), 'RoundEntry') },
+]

@@ -1,0 +1,9 @@
+import type { RouteObject } from 'react-router'
+import { lazyRoom } from '../../state/lazy-room'
+
+/** The same tapes by paper. */
+export const paper: RouteObject[] = [
+  { path: 'form', lazy: lazyRoom(() => import('./MeasuringForm'), 'MeasuringForm') },
+  { path: 'quick', lazy: lazyRoom(() => import('./QuickEntry'), 'QuickEntry') },
+  { path: 'ask-back', lazy: lazyRoom(() => import('./AskBack'), 'AskBack') },
+]

@@ -1,0 +1,27 @@
+import type { Stage } from '@merry-tailor/core'
+import type { RouteObject } from 'react-router'
+import { allSizes } from './all-sizes'
+import { ask } from './ask'
+import { choose } from './choose'
+import { finish } from './finish'
+import { hitch } from './hitch'
+import { kinds } from './kinds'
+import { letters } from './letters'
+import { measure } from './measure'
+import { paper } from './paper'
+import { solo } from './solo'
+import { tryOn } from './try-on'
+
+/** Each stage with the rooms that belong to it; its own comes first. A stage is added by a line here and one in core. */
+export const STAGE_ROOMS: Readonly<Record<Stage, readonly RouteObject[]>> = {
+  ask,
+  measure: [...measure, ...solo, ...paper, ...letters],
+  choose: [...choose, ...kinds, ...hitch, ...allSizes],
+  'try-on': tryOn,
+  finish,
+}
+
+const OF_ROOM = new Map(Object.entries(STAGE_ROOMS).flatMap(([stage, rooms]) => rooms.map(({ path }) => [path, stage as Stage] as const)))
+
+/** The stage an address is in; `undefined` where it is in none. */
+export const stageOf = (pathname: string): Stage | undefined => OF_ROOM.get(pathname.split('/').at(-1))
