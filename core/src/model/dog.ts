@@ -41,3 +41,9 @@ export const dogs = resource<Dog>({
     ownerId: null,
   },
 })
+
+/** A page of dogs by name, and how many there are in all. */
+export interface DogsPage {
+  dogs: Dog[]
+  total: number
+}

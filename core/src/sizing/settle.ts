@@ -26,6 +26,9 @@ export interface Settled {
   says: 'tape' | 'try-on' | 'settled' | 'none-fits' | 'nothing'
 }
 
+/** What of a table settling needs. */
+export type SettleTable = Pick<SizeTable, 'sizes' | 'family' | 'between'> & { rules?: SizeTable['rules'] }
+
 export interface SettleOptions {
   /** Covariance of two measures not read, mm squared; without it each stands for itself. */
   covarianceMm?: (a: string, b: string) => number
@@ -89,11 +92,7 @@ interface Belief {
  * @param body readings, and guesses where there is a form, mm
  * Source: expected value of sample information, Raiffa & Schlaifer 1961, Applied Statistical Decision Theory (from memory)
  */
-export function settle(
-  table: Pick<SizeTable, 'sizes' | 'family' | 'between'> & { rules?: SizeTable['rules'] },
-  body: SizedBody,
-  options: SettleOptions = {},
-): Settled {
+export function settle(table: SettleTable, body: SizedBody, options: SettleOptions = {}): Settled {
   const { covarianceMm = () => 0, errorMm = (measure: string, mm: number) => technicalErrorMm(measure, mm, 'tape'), views = {} } = options
   const ids = [...new Set(table.sizes.flatMap((size) => Object.keys(size.bands)))].sort()
   const beliefs = ids.flatMap((measure): Belief[] => {

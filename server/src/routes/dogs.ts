@@ -5,6 +5,7 @@ import { z } from 'zod'
 import { bodySheetOf, takeBodySheet } from '../db/body-sheets.ts'
 import { addDogNote, changeDogNote } from '../db/dog-notes.ts'
 import { addDog, changeDog, listDogs } from '../db/dogs.ts'
+import { dogsPage } from '../db/dogs-page.ts'
 import { addPhoto, pictureOf, removePhoto } from '../db/photos.ts'
 import { dogSheet } from '../db/sheets.ts'
 import { readShop } from '../db/shop.ts'
@@ -12,6 +13,12 @@ import { ProblemError } from '../problems.ts'
 import { once, typed, type Routes } from './typed.ts'
 
 const params = z.object({ id: Id })
+const page = z.object({
+  search: line(200).default(''),
+  owner: Id.optional(),
+  offset: z.coerce.number().int().min(0).default(0),
+  limit: z.coerce.number().int().min(1).max(1000).default(60),
+})
 const part = z.object({ id: Id, partId: Id })
 
 /** One dog's sheet with years of readings stays far below this. */
@@ -28,6 +35,7 @@ export const dogRoutes: Routes = (app, desk) => {
   const { db } = desk
   const api = typed(app)
   api.get('/api/dogs', () => listDogs(db))
+  api.get('/api/dogs/page', { schema: { querystring: page } }, ({ query }) => dogsPage(db, { ...query, owner: query.owner ?? null }))
   api.get('/api/dogs/:id', { schema: { params } }, (request) => dogSheet(db, request.params.id))
   api.put('/api/dogs/:id', { schema: { params, body: NewDog } }, (request) => once(desk, request, () => addDog(db, request.params.id, request.body)))
   api.patch('/api/dogs/:id', { schema: { params, body: Changes } }, (request) =>

@@ -6,6 +6,7 @@ import {
   type Day,
   type Dog,
   type DogSheet,
+  type DogsPage,
   type Fitter,
   type Found,
   type Owner,
@@ -18,6 +19,7 @@ import {
 } from '@merry-tailor/core'
 import { useEffect, useMemo, useSyncExternalStore } from 'react'
 import { useDispatch, useSelector } from 'react-redux'
+import type { DogsAsked } from './dogs-page'
 import type { NamedWrite, Writes } from './named-writes'
 import { outbox } from './outbox'
 import { withWrites } from './recipes'
@@ -62,6 +64,7 @@ function shown<T, A>(name: QueryName, raw: RawHook<A>) {
 
 export const useTicketQuery = shown<TicketSheet, string>('ticket', shopApi.useTicketQuery)
 export const useDogsQuery = shown<Dog[], undefined>('dogs', shopApi.useDogsQuery)
+export const useDogsPageQuery = shown<DogsPage, DogsAsked>('dogsPage', shopApi.useDogsPageQuery)
 export const useDogQuery = shown<DogSheet, string>('dog', shopApi.useDogQuery)
 export const useOwnersQuery = shown<Owner[], undefined>('owners', shopApi.useOwnersQuery)
 export const useSizeTablesQuery = shown<SizeTable[], undefined>('sizeTables', shopApi.useSizeTablesQuery)

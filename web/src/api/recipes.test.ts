@@ -1,6 +1,7 @@
-import { USUAL_SHOP, type Dog, type DogSheet, type Fitter, type ShopFields, type SizeTable, type TicketSheet } from '@merry-tailor/core'
+import { USUAL_SHOP, type Dog, type DogSheet, type DogsPage, type Fitter, type ShopFields, type SizeTable, type TicketSheet } from '@merry-tailor/core'
 import { describe, expect, it } from 'vitest'
 import { aDog, anItem, AT, aTicket, nextId } from '../test/shop'
+import { dogsPagePath } from './dogs-page'
 import { heldBack } from './held-back'
 import { touchedBy, type NamedWrite } from './named-writes'
 import { withWrites } from './recipes'
@@ -100,5 +101,25 @@ describe('what hangs on a refused write', () => {
       [3, 1],
     ])
     expect(touchedBy(writes[0]!)).toMatchObject({ record: round, makes: true, needs: [ticketId, item.id] })
+  })
+})
+
+describe('a page of dogs', () => {
+  const page = (dogs: Dog[]): DogsPage => ({ dogs, total: dogs.length })
+  const path = dogsPagePath({ search: 'mo', owner: null, limit: 60 })
+  const added = (id: string, name: string): NamedWrite => ({ endpoint: 'addDog', arg: { id, body: { name, at: AT } } })
+
+  it('has a dog that so far is only here, at its place, where its name belongs to what was typed', () => {
+    const shown = withWrites(path, page([aDog({ name: 'Amos' }), aDog({ name: 'Moss 10' })]), [added('a', 'Moss 2'), added('b', 'Heath')]) as DogsPage
+    expect([shown.total, ...shown.dogs.map(({ name }) => name)]).toEqual([3, 'Amos', 'Moss 2', 'Moss 10'])
+  })
+
+  it('moves a dog that was given another name, or lets it go', () => {
+    const dog = aDog({ name: 'Moss' })
+    const renamed = (to: string): NamedWrite => ({ endpoint: 'changeDog', arg: { id: dog.id, changes: [{ field: 'name', from: 'Moss', to }] } })
+    const before = page([dog, aDog({ name: 'Motte' })])
+    expect((withWrites(path, before, [renamed('Smoke')]) as DogsPage).dogs.map(({ name }) => name)).toEqual(['Motte', 'Smoke'])
+    expect(withWrites(path, before, [renamed('Heath')])).toMatchObject({ total: 1, dogs: [{ name: 'Motte' }] })
+    expect(before.dogs[0]?.name).toBe('Moss')
   })
 })

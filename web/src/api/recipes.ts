@@ -8,6 +8,7 @@ import {
   type Change,
   type Dog,
   type DogSheet,
+  type DogsPage,
   type NewDog,
   type NewOwner,
   type NewTicket,
@@ -16,6 +17,7 @@ import {
   type SizeTable,
   type TicketSheet,
 } from '@merry-tailor/core'
+import { intoPage, isDogsPage } from './dogs-page'
 import type { Changed, Made, NamedWrite, Writes } from './named-writes'
 
 /** Records that stand in a list of their own: what makes one, what changes one, and where the list is asked for. */
@@ -110,6 +112,15 @@ function doOver(path: string, answer: unknown, waiting: readonly NamedWrite[]): 
       const found = endpoint === list.change ? records.find((each) => each.id === (arg as Changed).id) : undefined
       if (found) assign(found, (arg as Changed).changes)
     }
+  } else if (isDogsPage(path)) {
+    const page = answer as DogsPage
+    for (const { endpoint, arg } of waiting) {
+      if (endpoint === 'addDog') intoPage(path, page, freshOf(resources.dogs, (arg as Made<NewDog>).id, (arg as Made<NewDog>).body))
+      const found = endpoint === 'changeDog' ? page.dogs.find((each) => each.id === (arg as Changed).id) : undefined
+      if (!found) continue
+      assign(found, (arg as Changed).changes)
+      intoPage(path, page, found)
+    }
   } else if (path === '/size-tables') {
     const tables = answer as SizeTable[]
     for (const { endpoint, arg } of waiting) {
@@ -134,6 +145,7 @@ function touches(path: string, answer: unknown, { endpoint, arg }: NamedWrite): 
   }
   const list = LISTS.find((each) => each.path === path)
   if (list) return endpoint === list.add || endpoint === list.change
+  if (isDogsPage(path)) return endpoint === 'addDog' || endpoint === 'changeDog'
   if (path === '/size-tables') return endpoint === 'addSizeTable'
   if (path === '/shop') return endpoint === 'changeShop'
   return /^\/dogs\/[0-9a-f-]+$/.test(path)

@@ -1,7 +1,24 @@
-import type { ComingBack, Day, Dog, DogSheet, Fitter, Found, Owner, Piece, Reminder, ShopFields, SizeTable, Supply, Tag, TicketSheet } from '@merry-tailor/core'
+import type {
+  ComingBack,
+  Day,
+  Dog,
+  DogSheet,
+  DogsPage,
+  Fitter,
+  Found,
+  Owner,
+  Piece,
+  Reminder,
+  ShopFields,
+  SizeTable,
+  Supply,
+  Tag,
+  TicketSheet,
+} from '@merry-tailor/core'
 import { TAGS, resources } from '@merry-tailor/core'
 import { createApi } from '@reduxjs/toolkit/query/react'
 import { baseQuery, type Request } from './base-query'
+import { dogsPagePath, type DogsAsked } from './dogs-page'
 import type { WriteRequest } from './kept'
 import type { WriteName, Writes } from './named-writes'
 import { patch, put, requestOf } from './requests'
@@ -63,6 +80,7 @@ const PATHS = {
   day: (on: string) => `/day?on=${on}`,
   ticket: (id: string) => `/tickets/${id}`,
   dogs: (_: undefined) => '/dogs',
+  dogsPage: dogsPagePath,
   dog: (id: string) => `/dogs/${id}`,
   owners: (_: undefined) => '/owners',
   sizeTables: (_: undefined) => '/size-tables',
@@ -103,6 +121,7 @@ export const shopApi = createApi({
       day: question<Day, string>('day', ['Tickets', 'Dogs']),
       ticket: question<TicketSheet, string>('ticket', ['Tickets']),
       dogs: question<Dog[], undefined>('dogs', ['Dogs']),
+      dogsPage: question<DogsPage, DogsAsked>('dogsPage', ['Dogs']),
       dog: question<DogSheet, string>('dog', ['Dogs', 'Tickets']),
       owners: question<Owner[], undefined>('owners', ['Owners']),
       sizeTables: question<SizeTable[], undefined>('sizeTables', ['SizeTables']),

@@ -1,5 +1,5 @@
 import { KG_PER_POUND, MM_PER_UNIT, type Frame, type NewReading } from '@merry-tailor/core'
-import { useCallback, useEffect, useRef, useState } from 'react'
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { listen, type DevicePort } from './port'
 
 /** A device's value in our units: mm, or kg for a weight. */
@@ -58,17 +58,12 @@ export function useDevice(onSqueeze: (value: DeviceValue) => void): Device {
       })
     return () => end.abort()
   }, [port])
-  return {
-    port,
-    frame,
-    noise,
-    problem,
-    connect: useCallback((next: DevicePort) => {
-      setProblem(null)
-      setNoise(0)
-      setFrame(null)
-      setPort(next)
-    }, []),
-    disconnect: useCallback(() => setPort(null), []),
-  }
+  const connect = useCallback((next: DevicePort) => {
+    setProblem(null)
+    setNoise(0)
+    setFrame(null)
+    setPort(next)
+  }, [])
+  const disconnect = useCallback(() => setPort(null), [])
+  return useMemo(() => ({ port, frame, noise, problem, connect, disconnect }), [port, frame, noise, problem, connect, disconnect])
 }

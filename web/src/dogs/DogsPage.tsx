@@ -1,6 +1,6 @@
 import { aboutDog, type Body, type Dog } from '@merry-tailor/core'
 import { Link, useNavigate, useSearchParams } from 'react-router'
-import { useDogsQuery, useDayQuery, useOwnersQuery } from '../api/queries'
+import { useDayQuery, useOwnersQuery } from '../api/queries'
 import { PlaceFrame } from '../frame/Strip'
 import { today } from '../state/today'
 import { useToday } from '../state/use-today'
@@ -10,22 +10,20 @@ import { dogLine } from '../words/dogs'
 import { problemWords } from '../words/problems'
 import { useMemo } from 'react'
 import { DogFinder, MoreDogs } from './DogFinder'
-import { useDogFinder } from './use-dog-finder'
+import { useDogsPage } from './use-dogs-page'
 
 /** Every dog in the book, by name. */
 export function DogsPage() {
-  const { data: dogs, error } = useDogsQuery(undefined)
   const { data: owners = [] } = useOwnersQuery(undefined)
   const { data: day } = useDayQuery(useToday())
   const [search, setSearch] = useSearchParams()
   const navigate = useNavigate()
   const ownerId = search.get('owner')
   const owner = owners.find((each) => each.id === ownerId)
-  const shown = useMemo(() => (dogs ?? []).filter((dog) => !ownerId || dog.ownerId === ownerId), [dogs, ownerId])
-  const finding = useDogFinder(shown)
+  const { finding, total, error } = useDogsPage(ownerId)
   const bodies = useMemo(() => new Map((day?.rows ?? []).flatMap((row): [string, Body][] => (row.dog ? [[row.dog.id, row.body]] : []))), [day])
   return (
-    <PlaceFrame name="Dogs" detail={owner ? `of ${owner.name}${owner.contact ? `, ${owner.contact}` : ''}` : `${shown.length} in the book`}>
+    <PlaceFrame name="Dogs" detail={owner ? `of ${owner.name}${owner.contact ? `, ${owner.contact}` : ''}` : finding ? `${total} in the book` : ''}>
       <div className="quiet-scroll min-h-0 flex-1 bg-panel" tabIndex={-1}>
         <div className="flex flex-wrap gap-x-5 border-b border-rule px-4">
           <Link to="/dogs/bring-in" className="inline-flex min-h-11 items-center font-semibold underline">
@@ -44,9 +42,9 @@ export function DogsPage() {
           <div className="p-4">
             <Snag title="The dogs can’t be read.">{problemWords(error)}</Snag>
           </div>
-        ) : !dogs ? (
+        ) : !finding ? (
           <Unrolling />
-        ) : shown.length === 0 ? (
+        ) : total === 0 && finding.typed === '' && finding.shown.length === 0 ? (
           <Empty
             action={
               <button

@@ -1,9 +1,11 @@
 import { bodySheetToJson } from '@merry-tailor/core/formats'
 import { readKennelList } from '@merry-tailor/core/formats'
-import { fireEvent, screen, waitFor, within } from '@testing-library/react'
+import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, it, vi } from 'vitest'
 import type { DogSheet } from '@merry-tailor/core'
 import { AT, aDog, aReading, aTicket, nextId, renderPage, testShop, withTestShop } from '../test/shop'
+import { outbox } from '../api/outbox'
+import { useDogsQuery } from '../api/queries'
 import { BringIn } from './BringIn'
 import { DogPage } from './DogPage'
 import { DogsPage } from './DogsPage'
@@ -150,6 +152,12 @@ describe('bringing dogs in', () => {
   })
 })
 
+/** A screen that has asked for every dog, as the picker of a ticket does. */
+function Known() {
+  const { data } = useDogsQuery(undefined)
+  return <p>{data ? `${data.length} known` : ''}</p>
+}
+
 describe('the list of dogs', () => {
   it('draws a page of a kennel’s hundreds and finds the rest by name', async () => {
     for (let i = 0; i < 130; i++) testShop().dogs.push(aDog({ name: i === 129 ? 'Ólaf the last' : `Yard dog ${i}` }))
@@ -162,11 +170,24 @@ describe('the list of dogs', () => {
         .slice(0, 3),
     ).toEqual(['0', '1', '2'])
     fireEvent.click(screen.getByRole('button', { name: '70 more; show the next 60' }))
-    expect(screen.getAllByRole('listitem')).toHaveLength(120)
+    await waitFor(() => expect(screen.getAllByRole('listitem')).toHaveLength(120))
     fireEvent.change(screen.getByLabelText('Find a dog'), { target: { value: 'last olaf' } })
+    expect(await screen.findByRole('link', { name: /Ólaf the last/ })).not.toBeNull()
     expect(screen.getAllByRole('listitem')).toHaveLength(1)
-    expect(screen.getByRole('link', { name: /Ólaf the last/ })).toBeDefined()
     fireEvent.change(screen.getByLabelText('Find a dog'), { target: { value: 'nobody' } })
-    expect(screen.getByText('No dog by that name here.')).toBeDefined()
+    expect(await screen.findByText('No dog by that name here.')).not.toBeNull()
+  })
+
+  it('with the server away, finds among the dogs this device knows', async () => {
+    testShop().dogs.push(aDog({ name: 'Tern' }), aDog({ name: 'Shearwater' }))
+    renderPage('/dogs', '/dogs', <Known />)
+    expect(await screen.findByText('2 known')).not.toBeNull()
+    cleanup()
+    const there = globalThis.fetch
+    vi.stubGlobal('fetch', () => Promise.reject(new Error('gone')))
+    outbox.reached(false)
+    renderPage('/dogs', '/dogs', <DogsPage />)
+    expect(await screen.findByRole('link', { name: /Shearwater/ })).not.toBeNull()
+    vi.stubGlobal('fetch', there)
   })
 })

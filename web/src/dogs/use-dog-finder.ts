@@ -1,19 +1,16 @@
-import { plainLetters, type Dog } from '@merry-tailor/core'
+import type { Dog } from '@merry-tailor/core'
 import { useMemo, useState } from 'react'
+import { inNameOrder, isNamed } from '../api/dogs-page'
 
 /** Rows drawn at once; a kennel's thousands are found by name, not scrolled. */
 const PAGE = 60
-
-/** Names in the reader’s order, their numbers counted: dog 2 before dog 10. */
-const byName = new Intl.Collator(undefined, { numeric: true, sensitivity: 'base' })
 
 /** The dogs whose name has every typed word, a page of them at a time. */
 export function useDogFinder(dogs: readonly Dog[]) {
   const [typed, setTyped] = useState('')
   const [pages, setPages] = useState(1)
-  const sorted = useMemo(() => [...dogs].sort((a, b) => byName.compare(a.name, b.name)), [dogs])
-  const words = plainLetters(typed).split(/\s+/).filter(Boolean)
-  const found = words.length === 0 ? sorted : sorted.filter((dog) => words.every((word) => plainLetters(dog.name).includes(word)))
+  const sorted = useMemo(() => inNameOrder(dogs), [dogs])
+  const found = sorted.filter((dog) => isNamed(dog, typed))
   const shown = found.slice(0, pages * PAGE)
   return {
     typed,

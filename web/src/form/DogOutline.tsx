@@ -1,21 +1,19 @@
-import { type About, type Body } from '@merry-tailor/core'
-import { useForm } from './use-form'
-import { cutOnce } from '../ui/plates/cut'
+import { typicalForm, type About, type Body } from '@merry-tailor/core'
+import { useEffect, useMemo, useSyncExternalStore } from 'react'
 import { fixed } from '../ui/plates/geometry'
+import { knownOutline, onOutline, outlineKey, outlineOf, wantOutline } from './outlines'
 
-/** A dog in a row: its own outline, cut from its own form, on a short floor. */
+/** A dog in a row: its own outline on a short floor, from the device's copy where there is one; the build's middle dog until then. */
 export function DogOutline({ body, about, width = 78, height = 50 }: { body: Body; about: About | null; width?: number; height?: number }) {
-  const form = useForm(body, about)
-  const { plates: cut, box } = cutOnce(form, 'side')
-  const scale = Math.min((width - 4) / (box.right - box.left), (height - 4) / box.top) * sizeOf(about)
-  const x0 = width / 2 - ((box.left + box.right) / 2) * scale
-  const paths = cut.map((plate) => ({
-    far: plate.far,
-    // Every second corner is enough at this size.
-    d: `M${plate.points
-      .filter((_, i) => i % 2 === 0)
-      .map(([x, z]) => `${fixed(x0 + x * scale)} ${fixed(height - 2 - z * scale)}`)
-      .join('L')}Z`,
+  const key = useMemo(() => outlineKey(body, about), [body, about])
+  const own = useSyncExternalStore(onOutline, () => knownOutline(key))
+  useEffect(() => void wantOutline(key, body, about), [key, body, about])
+  const { plates, left, right, top } = useMemo(() => own ?? outlineOf(typicalForm(about)), [own, about])
+  const scale = Math.min((width - 4) / (right - left), (height - 4) / top) * sizeOf(about)
+  const x0 = width / 2 - ((left + right) / 2) * scale
+  const paths = plates.map(({ far, points }) => ({
+    far,
+    d: `M${points.map(([x, z]) => `${fixed(x0 + x * scale)} ${fixed(height - 2 - z * scale)}`).join('L')}Z`,
   }))
   return (
     <svg width={width} height={height} aria-hidden className="block shrink-0">

@@ -2,11 +2,15 @@ import {
   crateOffer,
   rankAll,
   readForm,
+  settleByForm,
   type About,
   type Body,
   type FormQuestion,
   type FamilyId,
+  type Form,
   type FormReading,
+  type Settled,
+  type SettleTable,
   type Offer,
   type Piece,
   type ShopFields,
@@ -148,11 +152,33 @@ export interface RankQuestion {
   labelTables?: readonly SizeTable[]
 }
 
-/** Ranks all tables in the worker, or in place without one. */
-export async function rankBeside({ tables, body, families, views, pieces = [], labelTables = tables }: RankQuestion): Promise<Offer[]> {
-  const sized = Object.fromEntries(
+const plainSizes = (body: SizedBody): SizedBody =>
+  Object.fromEntries(
     Object.entries(body).map(([id, value]) => [id, { mm: value?.mm ?? null, sigmaMm: value?.sigmaMm ?? null, ...(value?.guess ? { guess: true } : {}) }]),
   )
+
+export interface SettleQuestion {
+  table: SettleTable
+  body: SizedBody
+  form: Form | null
+  views: ShopFields['views']
+}
+
+/** What would settle the doubt between the sizes of one table, in the worker, or in place without one. */
+export async function settleBeside({ table, body, form, views }: SettleQuestion): Promise<Settled> {
+  const sized = plainSizes(body)
+  const { sizes, family, between, rules } = table
+  const judged: SettleTable = { sizes, family, between, ...(rules ? { rules } : {}) }
+  return beside(
+    'bench',
+    (work) => work.settle(judged, sized, form, views),
+    () => settleByForm(judged, sized, form, views),
+  )
+}
+
+/** Ranks all tables in the worker, or in place without one. */
+export async function rankBeside({ tables, body, families, views, pieces = [], labelTables = tables }: RankQuestion): Promise<Offer[]> {
+  const sized = plainSizes(body)
   // Crates of the usual series are offers like any other.
   const offers = families.flatMap((family) => crateOffer(family, sized) ?? [])
   const options = { families, views, pieces, labelTables, offers }

@@ -1,11 +1,16 @@
 import {
   rankAll,
+  settleByForm,
   readForm,
   typicalForm,
   type About,
   type Body,
   type FormQuestion,
+  type Form,
   type FormReading,
+  type Settled,
+  type SettleTable,
+  type ShopFields,
   type RankAllOptions,
   type Offer,
   type SizedBody,
@@ -31,6 +36,10 @@ const work = {
   /** Every size of every table against one dog. */
   rankAll(tables: readonly SizeTable[], body: SizedBody, options: RankAllOptions): Offer[] {
     return rankAll(tables, body, null, options)
+  },
+  /** What would settle the doubt between the sizes of one table. */
+  settle(table: SettleTable, body: SizedBody, form: Form | null, views: ShopFields['views']): Settled {
+    return settleByForm(table, body, form, views)
   },
   /** Sets the tables up that the first solve needs. */
   warm(): void {

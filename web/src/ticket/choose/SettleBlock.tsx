@@ -1,6 +1,7 @@
-import { frontOf, measureCovariance, settle, shareOf, type Form, type SizedBody } from '@merry-tailor/core'
+import { frontOf, type Form, type SizedBody } from '@merry-tailor/core'
 import type { OfferFace } from '../../words/offer-face'
 import { useMemo } from 'react'
+import { useSettled } from '../../form'
 import { Link } from 'react-router'
 import { useShop } from '../../state/use-shop'
 import { measureName } from '../../words/stages'
@@ -12,14 +13,8 @@ export function SettleBlock({ table: whole, body, form, near }: { table: OfferFa
   const { name } = useOpenTicket()
   const { views } = useShop()
   const table = useMemo(() => frontOf(whole), [whole])
-  const settled = useMemo(() => {
-    const ids = [...new Set(table.sizes.flatMap((size) => Object.keys(size.bands)))]
-    const guessed = ids.filter((id) => body[id]?.guess)
-    if (!form || guessed.length < 2) return settle(table, body, { views })
-    const shares = measureCovariance(form, guessed)
-    const mm = (id: string): number => body[id]?.mm ?? 0
-    return settle(table, body, { views, covarianceMm: (a, b) => shareOf(shares, a, b) * mm(a) * mm(b) })
-  }, [table, body, form, views])
+  const settled = useSettled(useMemo(() => ({ table, body, form, views }), [table, body, form, views]))
+  if (!settled) return null
   const [best, ...others] = settled.gains
   const guess = settled.gains.find((each) => body[each.measure]?.guess)
   const again = best && !body[best.measure]?.guess

@@ -1,4 +1,4 @@
-import type { SizeTable, TicketSheet } from '@merry-tailor/core'
+import { RULES_VERSION, type SizeTable, type TicketSheet } from '@merry-tailor/core'
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { aReading, anItem, aTicket, renderStage, testShop, withTestShop } from '../../test/shop'
@@ -179,7 +179,7 @@ describe('Choose', () => {
     await waitFor(() => expect(choices()[0]).toMatchObject({ kind: 'gear', pieceId: '01900000-0000-7000-8000-00000000aaaa' }))
     // The true server takes it, and the sheet it gives has it.
     const kept = (await (await fetch(`/api/tickets/${sheet.ticket.id}`)).json()) as TicketSheet
-    expect(kept.choices).toMatchObject([{ kind: 'gear', predicted: [{ label: 'Peg 1', grade: 'holds' }], rulesVersion: 1 }])
+    expect(kept.choices).toMatchObject([{ kind: 'gear', predicted: [{ label: 'Peg 1', grade: 'holds' }], rulesVersion: RULES_VERSION }])
   })
 
   it('shows shelves and weeks as the supplier has them, or its last word with its age', async () => {

@@ -1,4 +1,5 @@
 import { estimateMinutes, measureIds, measures, readingsWanted, tapeKey } from '@merry-tailor/core'
+import { memo } from 'react'
 import { ChevronDown, Redo2, Undo2 } from 'lucide-react'
 import { DropdownMenu } from 'radix-ui'
 import { useNavigate } from 'react-router'
@@ -10,7 +11,7 @@ const row =
   'flex min-h-12 cursor-pointer items-center justify-between gap-4 border-b border-rule px-4 text-[15px] font-semibold outline-none last:border-0 data-[highlighted]:bg-ink data-[highlighted]:text-panel'
 
 /** Taking back and doing again, and the other ways of taking these tapes. */
-export function BenchTools({ rows, onPick }: { rows: readonly TapeRow[]; onPick: (key: string) => void }) {
+export const BenchTools = memo(function BenchTools({ rows, onPick }: { rows: readonly TapeRow[]; onPick: (key: string) => void }) {
   const { sheet } = useOpenTicket()
   const acts = useActs()
   const shop = useShop()
@@ -114,6 +115,6 @@ export function BenchTools({ rows, onPick }: { rows: readonly TapeRow[]; onPick:
       </DropdownMenu.Root>
     </div>
   )
-}
+})
 
 const Tick = ({ on }: { on: boolean }) => <span aria-hidden>{on ? '✓' : ''}</span>

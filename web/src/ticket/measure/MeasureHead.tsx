@@ -1,4 +1,5 @@
 import { landmarks, measures } from '@merry-tailor/core'
+import { memo } from 'react'
 import { Popover } from 'radix-ui'
 import { pawName } from '../../words/measuring'
 import { familyName, measureName } from '../../words/stages'
@@ -8,7 +9,7 @@ import { useBenchForm, type TapeRow } from '../../bench'
 import { lowerFirst } from '../../words/first-letter'
 
 /** Name of the tape in hand, which reading it is, how to take it, and what else goes by its name. */
-export function MeasureHead({ row, kept, oneSide }: { row: TapeRow; kept: number; oneSide: boolean }) {
+export const MeasureHead = memo(function MeasureHead({ row, kept, oneSide }: { row: TapeRow; kept: number; oneSide: boolean }) {
   const measure = measures[row.tape.measure]
   if (!measure) return null
   const rule = measure.rule === 'largest' ? 'Largest counts.' : measure.rule === 'shortest' ? 'On doubt the shorter counts.' : ''
@@ -41,10 +42,10 @@ export function MeasureHead({ row, kept, oneSide }: { row: TapeRow; kept: number
       </dl>
     </header>
   )
-}
+})
 
 /** Bones by feel, other definitions, what is refused and what to take instead, and who wants this tape. */
-export function AboutMeasure({ row }: { row: TapeRow }) {
+export const AboutMeasure = memo(function AboutMeasure({ row }: { row: TapeRow }) {
   const measure = measures[row.tape.measure]
   const { form } = useBenchForm()
   if (!measure) return null
@@ -101,7 +102,7 @@ export function AboutMeasure({ row }: { row: TapeRow }) {
       </Popover.Portal>
     </Popover.Root>
   )
-}
+})
 
 const WORDS = ['First', 'Second', 'Third', 'Fourth', 'Fifth'] as const
 const ordinalWord = (n: number): string => WORDS[n - 1] ?? ordinal(n)

@@ -8,6 +8,7 @@ import { useShop } from '../../state/use-shop'
 import { useDevice, type DeviceValue } from '../../device'
 import { KeyCap } from '../../ui/controls/KeyCap'
 import { BENCH, PHONE, useMedia } from '../../ui/use-media'
+import { useSteady } from '../../ui/use-steady'
 import { tapeName } from '../../words/measuring'
 import { NoItem, useOpenTicket, useActs, RestBlock, useBench, useEntry, useTapes } from '../../bench'
 import { BenchTools } from './BenchTools'
@@ -63,12 +64,12 @@ function Bench() {
   const row = rows[at]
   const active = row?.key ?? ''
 
-  const pick = (key: string): void => {
+  const pick = useSteady((key: string): void => {
     setPicked(key)
     setTurn(0)
     document.getElementById(`tape-${key}`)?.scrollIntoView({ block: 'nearest' })
     focusField()
-  }
+  })
   const entry = useEntry(row, (key) => setPicked(key))
   const move = (by: number) => (): void => {
     const next = rows[(at + by + rows.length) % rows.length]
@@ -96,13 +97,13 @@ function Bench() {
     if (last) entry.strike(last, why)
     focusField()
   }
-  const again = (measure: string): void => {
+  const again = useSteady((measure: string): void => {
     const target = rows.find((other) => other.tape.measure === measure)
     if (!target) return
     pick(target.key)
     const last = target.readings.findLast((reading) => !reading.struck)
     if (last) entry.strike(last, 'Taken again')
-  }
+  })
   const toggleUnit = (): void => {
     dispatch(settingsChanged({ unit: unit === 'in' ? 'cm' : 'in' }))
   }

@@ -1,4 +1,5 @@
 import type { Place } from '@merry-tailor/core'
+import { memo } from 'react'
 import { ratioOfView } from '../../ui/plates/FormPlate'
 import { PLATE_TITLES, platesOf, type PlateName } from '../../ui/plates/plate-of'
 import { TapePlate } from '../../ui/plates/TapePlate'
@@ -20,7 +21,7 @@ interface PlateViewProps {
 const title = (plate: PlateName, place: Place | null): string => (plate === 'paw' && place ? `${PLACES[place]} paw, from below` : PLATE_TITLES[plate])
 
 /** The mat: the plate that tells most about this tape large, its other plates small; F turns it. All cut from this dog's form. */
-export function PlateView({ rows, active, doubled, turn, phone = false }: PlateViewProps) {
+export const PlateView = memo(function PlateView({ rows, active, doubled, turn, phone = false }: PlateViewProps) {
   const [ref, { width, height }] = useBox<HTMLDivElement>(phone ? 390 : 548, phone ? 240 : 378)
   const { form, suspects } = useBenchForm()
   const { measure, place } = active.tape
@@ -108,4 +109,4 @@ export function PlateView({ rows, active, doubled, turn, phone = false }: PlateV
       )}
     </div>
   )
-}
+})

@@ -1,4 +1,5 @@
 import type { Item, MeasureFit, Offer } from '@merry-tailor/core'
+import { memo } from 'react'
 import { Link } from 'react-router'
 import { DevicePanel, type Device } from '../../device'
 import { valueStyle } from '../../state/settings'
@@ -23,7 +24,7 @@ interface SoFarProps {
 }
 
 /** What the tapes say so far: the questions they raise, the numbers that wait, then each item's size as it stands. */
-export function SoFar({ active, onAgain, device, waitsFor }: SoFarProps) {
+export const SoFar = memo(function SoFar({ active, onAgain, device, waitsFor }: SoFarProps) {
   const { sheet } = useOpenTicket()
   const [bench] = useBench()
   const { findings, rows, left } = useTapes()
@@ -61,7 +62,7 @@ export function SoFar({ active, onAgain, device, waitsFor }: SoFarProps) {
       </Link>
     </aside>
   )
-}
+})
 
 function ItemSoFar({ item }: { item: Item }) {
   const settings = useAppSelector((state) => state.settings)

@@ -1,4 +1,5 @@
 import { COAT_STATES, measures, type Method, PAW_LIFTED, type Place } from '@merry-tailor/core'
+import { memo } from 'react'
 import { Popover } from 'radix-ui'
 import { useAppSelector } from '../../state/store'
 import { Picker } from '../../ui/controls/Picker'
@@ -13,7 +14,7 @@ const TOOLS: readonly Method[] = ['tape', 'string', 'loop', 'garment', 'digital'
 const DOUBTS = ['Head turned', 'Leaned', 'Sat back', 'Fidgeted'] as const
 
 /** The line over the entry: with which tool, on which side, and under it who, how and in what coat. */
-export function TakenHow({ row }: { row: TapeRow }) {
+export const TakenHow = memo(function TakenHow({ row }: { row: TapeRow }) {
   const [bench, change] = useBench()
   const measure = measures[row.tape.measure]
   const { fitter, helper } = useAppSelector((state) => state.settings)
@@ -105,4 +106,4 @@ export function TakenHow({ row }: { row: TapeRow }) {
       </Popover.Root>
     </div>
   )
-}
+})

@@ -1,6 +1,6 @@
 import { measures, type FormMeasure, type Station } from '@merry-tailor/core'
 import { ArrowRight } from 'lucide-react'
-import type { CSSProperties } from 'react'
+import { memo, type CSSProperties } from 'react'
 import { Mark } from '../../ui/marks/Mark'
 import { PLACES, STATIONS } from '../../words/measuring'
 import { ordinal } from './ReadingsList'
@@ -15,7 +15,7 @@ interface TapeListProps {
 }
 
 /** The tapes to take, station by station; the active one is the yellow tape. A station can be drawn forward. */
-export function TapeList({ rows, active, onPick }: TapeListProps) {
+export const TapeList = memo(function TapeList({ rows, active, onPick }: TapeListProps) {
   const [bench, change] = useBench()
   const { form, solved, suspects, next } = useBenchForm()
   const stations = [...new Set(rows.map((row) => measures[row.tape.measure]?.station ?? 5))]
@@ -62,7 +62,7 @@ export function TapeList({ rows, active, onPick }: TapeListProps) {
       ))}
     </div>
   )
-}
+})
 
 interface TapeItemProps {
   row: TapeRow

@@ -1,7 +1,30 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react'
-import { describe, expect, it } from 'vitest'
+import { describe, expect, it, vi } from 'vitest'
 import { aReading, anItem, aTicket, nextId, AT, renderStage, testShop, withTestShop, wideScreen } from '../../test/shop'
 import { MeasureStage } from './MeasureStage'
+
+/** How often rows with marks (the list of tapes, what the tapes say) and plates were drawn: the entry has neither. */
+const drawn = vi.hoisted(() => ({ rows: 0, plates: 0 }))
+vi.mock('../../ui/marks/Mark', async (real) => {
+  const { Mark, ...rest } = await real<typeof import('../../ui/marks/Mark')>()
+  return {
+    ...rest,
+    Mark: (props: Parameters<typeof Mark>[0]) => {
+      drawn.rows += 1
+      return Mark(props)
+    },
+  }
+})
+vi.mock('../../ui/plates/cut', async (real) => {
+  const parts = await real<typeof import('../../ui/plates/cut')>()
+  return {
+    ...parts,
+    cutOnce: (...args: Parameters<typeof parts.cutOnce>) => {
+      drawn.plates += 1
+      return parts.cutOnce(...args)
+    },
+  }
+})
 
 withTestShop()
 
@@ -42,6 +65,20 @@ describe('the bench', () => {
       school: null,
     })
     expect(screen.getByRole('button', { name: /Harness neck/ }).textContent).toContain('55.5')
+  })
+
+  it('draws the entry alone at a keystroke, and everything at a pin', async () => {
+    renderStage(aTicket(), 'measure', <MeasureStage />)
+    const input = await field()
+    await waitFor(() => expect(screen.getAllByText(/No size table for it yet/)).not.toEqual([]))
+    const before = { ...drawn }
+    for (const typed of ['2', '27', '27,', '27,6']) fireEvent.change(input, { target: { value: typed } })
+    expect(input.value).toBe('27,6')
+    expect(drawn).toEqual(before)
+    fireEvent.keyDown(input, { key: 'Enter' })
+    await waitFor(() => expect(drawn.rows).toBeGreaterThan(before.rows))
+    expect(before.rows).toBeGreaterThan(0)
+    expect(before.plates).toBeGreaterThan(0)
   })
 
   it('says at the field what can’t be read and keeps it', async () => {
