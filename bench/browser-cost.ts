@@ -37,9 +37,15 @@ const plainMs = await page.evaluate(async (all) => {
 }, posts)
 
 const kept = await newTicket()
+const health = await fetch(`${server.address}/api/health`)
+const book = { book: health.headers.get('merry-book') ?? '', epoch: Number(health.headers.get('merry-epoch')) }
 const writes = Array.from({ length: COUNT }, (_, i) => {
   const id = uuid()
   return {
+    shape: 2,
+    id: uuid(),
+    book,
+    skewMs: 0,
     endpoint: 'act',
     arg: { ticketId: kept, act: { act: 'read', id, body: reading(600 + (i % 90)) } },
     request: { url: `/tickets/${kept}/readings/${id}`, method: 'PUT', body: reading(600 + (i % 90)) },
@@ -49,7 +55,7 @@ const writes = Array.from({ length: COUNT }, (_, i) => {
 await page.evaluate(
   (all) =>
     new Promise<void>((resolve, reject) => {
-      const opening = indexedDB.open('merry-tailor', 1)
+      const opening = indexedDB.open('merry-tailor')
       opening.onerror = () => reject(new Error('no device store'))
       opening.onsuccess = () => {
         const shelf = opening.result.transaction('outbox', 'readwrite')
@@ -65,7 +71,7 @@ await page.evaluate(
 const replayMs = await page.evaluate(async () => {
   const waiting = (): Promise<number> =>
     new Promise((resolve) => {
-      const opening = indexedDB.open('merry-tailor', 1)
+      const opening = indexedDB.open('merry-tailor')
       opening.onsuccess = () => {
         const counting = opening.result.transaction('outbox').objectStore('outbox').count()
         counting.onsuccess = () => {

@@ -118,4 +118,28 @@ describe('any request', () => {
     expect(refused).toBeGreaterThan(100)
     expect(done).toBeGreaterThan(100)
   }, 120_000)
+
+  it('5,000 requests with deep or odd JSON are refused with a code, and leave nothing behind', async () => {
+    const book = async (): Promise<string> => (await send(app, 'GET', '/api/book')).text.split('\n').slice(1).filter((line) => !line.startsWith('["writes"')).join('\n') // prettier-ignore
+    const before = await book()
+    const deep = fc.record({ depth: fc.integer({ min: 1, max: 400 }), kind: fc.nat(3), leaf: fc.jsonValue({ maxDepth: 1 }) }).map(({ depth, kind, leaf }) => {
+      let value: unknown = leaf
+      for (let i = 0; i < depth; i++)
+        value = kind === 0 ? [value] : kind === 1 ? { changes: value } : kind === 2 ? { a: value, b: [value === leaf] } : { __proto__x: value }
+      return value
+    })
+    const writing = operations.filter(({ method, schema }) => method !== 'get' && schema !== null)
+    const codes = new Map<string, number>()
+    for (const [i, body] of fc.sample(deep, { numRuns: 5000, seed: 77 }).entries()) {
+      const { method, path } = writing[i % writing.length]!
+      const url = path.replaceAll(/\{\w+\}/g, () => ids[i % ids.length] ?? 'x')
+      const answer = await send(app, method.toUpperCase() as 'PUT', url, body)
+      const code = String((answer.body as { code?: unknown }).code)
+      codes.set(code, (codes.get(code) ?? 0) + 1)
+      if (answer.status < 400 || answer.status >= 500 || code === 'undefined')
+        expect([method, url, answer.status, code, JSON.stringify(body).slice(0, 80)]).toBe('refused')
+    }
+    expect([...codes.values()].reduce((sum, n) => sum + n, 0)).toBe(5000)
+    expect(await book()).toBe(before)
+  }, 60_000)
 })

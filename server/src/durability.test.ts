@@ -2,9 +2,11 @@ import { spawn, type ChildProcess } from 'node:child_process'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import fc from 'fast-check'
 import { afterAll, beforeAll, expect, it } from 'vitest'
 import { openDatabase } from './db/open.ts'
-import { AT, nextId, reading } from './test/shop.ts'
+import { commands, writesOf, type Write } from './test/any-writes.ts'
+import { AT, nextId, reading, sizeTable } from './test/shop.ts'
 
 const ROUNDS = 4
 let folder: string
@@ -77,4 +79,49 @@ it('loses no acknowledged write when the process is killed in the middle of writ
   expect([...acknowledged].filter((id) => !kept.has(id))).toEqual([])
   expect([...kept].filter((id) => !sent.has(id))).toEqual([])
   expect(whole).toBe('ok')
+}, 120_000)
+
+const KILLS = 20
+
+it('loses no acknowledged write of any kind over twenty kills, and answers each again as it did', async () => {
+  const file = join(folder, 'every-kind.sqlite')
+  const answered: { write: Write; status: number }[] = []
+  const sent = (address: string, { id, method, url, body }: Write) =>
+    fetch(`${address}${url}`, { method, headers: { 'content-type': 'application/json', 'merry-write': id }, body: JSON.stringify(body) })
+  for (let kill = 0; kill < KILLS; kill++) {
+    const { child, address } = await start(file)
+    if (kill === 0) await put(`${address}/api/size-tables/test-table/1`, sizeTable({ sizes: [{ label: 'M', bands: { M01: [500, 600] } }] }))
+    const { writes } = writesOf(fc.sample(commands, { numRuns: 1, seed: 4100 + kill })[0] ?? [])
+    // Killed somewhere among them: what was answered before counts.
+    const until = 3 + ((kill * 7) % Math.max(1, writes.length - 3))
+    const writing = (async () => {
+      for (const write of writes) {
+        try {
+          answered.push({ write, status: (await sent(address, write)).status })
+        } catch {
+          return
+        }
+      }
+    })()
+    const before = answered.length
+    while (answered.length < before + until && answered.length < before + writes.length) await new Promise((resolve) => setTimeout(resolve, 1))
+    const gone = new Promise((resolve) => child.once('exit', resolve))
+    child.kill('SIGKILL')
+    await gone
+    await writing
+  }
+  const { child, address } = await start(file)
+  const again = await Promise.all(answered.map(async ({ write }) => (await sent(address, write)).status))
+  child.kill('SIGKILL')
+  expect(answered.length).toBeGreaterThan(KILLS * 3)
+  expect(new Set(answered.map(({ write }) => write.url.split('/')[2]))).toEqual(new Set(['owners', 'dogs', 'tickets', 'pieces', 'fitters']))
+  expect(answered.every(({ status }) => status < 500)).toBe(true)
+  expect(again).toEqual(answered.map(({ status }) => status))
+  const db = openDatabase(file)
+  const kept = db.prepare<[], { id: string; status: number }>('SELECT id, status FROM writes').all()
+  const whole = [db.pragma('integrity_check', { simple: true }), db.pragma('foreign_key_check')]
+  db.close()
+  const statuses = new Map(kept.map(({ id, status }) => [id, status]))
+  expect(answered.filter(({ write, status }) => statuses.get(write.id) !== status)).toEqual([])
+  expect(whole).toEqual(['ok', []])
 }, 120_000)

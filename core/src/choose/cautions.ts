@@ -50,7 +50,7 @@ const GIANT_LOAD_MONTHS = 24
 /** Giant: grown weight from here, kg. Source: from memory, unverified. */
 const GIANT_KG = 45
 /** Upper temperature for pulling. Source: handbook V18, common practice. */
-const PULL_MAX_C = 10
+export const PULL_MAX_C = 10
 
 const LOADS: readonly Activity[] = ['bike-front', 'sled-team', 'wheel-place', 'weight-drag', 'cart', 'ski-front', 'front-of-runner']
 const BIKES: readonly Activity[] = ['bike-front', 'bike-side']
@@ -76,7 +76,8 @@ export function isGiant(dog: Pick<Dog, 'breed' | 'crossWith' | 'weightKg'>): boo
   return reference.some((breed) => breed?.build === 'giant') || (dog.weightKg ?? 0) >= GIANT_KG
 }
 
-const isFlat = (dog: NonNullable<CautionSubject['dog']>): boolean =>
+/** Has the dog a flat face: as its record says, else as its breeds usually have. */
+export const hasFlatFace = (dog: Pick<Dog, 'flatFace' | 'breed' | 'crossWith'>): boolean =>
   dog.flatFace ?? [dog.breed, dog.crossWith].some((name) => findBreed(name)?.flatFace === true)
 
 /**
@@ -102,7 +103,7 @@ export function cautionsFor({ dog, activities, families: wanted, on }: CautionSu
       add('growing-refit', 'caution', [], { months })
     }
     if (months === null && bound.length > 0) add('age-unknown', 'caution')
-    if (isFlat(dog)) {
+    if (hasFlatFace(dog)) {
       if (bound.length > 0) add('flat-face-no-draught', 'stop', bound)
       else add('flat-face-y-low', 'caution')
     }

@@ -1,9 +1,8 @@
 import type { Form } from '../form/index.ts'
 import { families, harnessIds, isKin, settableStraps, type HitchBand, type Meets, type Suit, type Suits } from '../gear/index.ts'
-import type { Activity, Dog, FamilyId, ShopFields, Ticket } from '../model/index.ts'
-import { findBreed } from '../reference/index.ts'
+import type { Activity, Basis, Dog, FamilyId, ShopFields, Ticket } from '../model/index.ts'
 import { stillGrows } from './age.ts'
-import { cautionsFor, isGiant, type CautionCode } from './cautions.ts'
+import { cautionsFor, hasFlatFace, isGiant, PULL_MAX_C, type CautionCode } from './cautions.ts'
 import { sidesTaken } from './views.ts'
 
 /** How the dog goes in front of a load, how it takes dressing, and what its body is like beside the tapes. */
@@ -64,6 +63,7 @@ export type StyleReason =
 export interface RankedStyle {
   family: FamilyId
   rank: Suits
+  basis: Extract<Basis, 'predicted'>
   /** The condition its rank stands under, in words that go on after it (handbook 5.3). */
   when?: string
   reasons: { code: StyleReason; for: boolean }[]
@@ -121,7 +121,7 @@ export interface StyleQuestion {
 export function chooseStyles({ dog, purpose, hitch, form = null, options }: StyleQuestion): RankedStyle[] {
   const body = unusualBody(dog, form)
   const growing = stillGrows(dog, options.on)
-  const flat = dog ? (dog.flatFace ?? [dog.breed, dog.crossWith].some((name) => findBreed(name)?.flatFace === true)) : false
+  const flat = dog !== null && hasFlatFace(dog)
   const thick = (options.coat ?? dog?.coat) === 'thick-double' || (options.coat ?? dog?.coat) === 'long'
   const near = options.wheelPlace || options.sitsClose
   const sides = sidesTaken(options.views ?? {}, {
@@ -190,7 +190,7 @@ export function chooseStyles({ dog, purpose, hitch, form = null, options }: Styl
     const said = [family.suits[purpose], growing ? family.puppy : null, flat ? family.flatFace : null].flatMap((cell) =>
       cell?.when && cell.rank === rank ? [cell.when] : [],
     )
-    return { family: id, rank, ...(said.length > 0 ? { when: said.join(', ') } : {}), reasons, stops: hot ? [...stops, 'heat'] : stops }
+    return { family: id, rank, basis: 'predicted', ...(said.length > 0 ? { when: said.join(', ') } : {}), reasons, stops: hot ? [...stops, 'heat'] : stops }
   })
   const weight = ({ reasons }: RankedStyle): number => reasons.reduce((sum, reason) => sum + (reason.code === 'purpose' ? 0 : reason.for ? 1 : -1), 0)
   return styles.sort(
@@ -201,9 +201,6 @@ export function chooseStyles({ dog, purpose, hitch, form = null, options }: Styl
       harnessIds.indexOf(a.family) - harnessIds.indexOf(b.family),
   )
 }
-
-/** Upper temperature for pulling. Source: handbook V18, common practice. */
-const PULL_MAX_C = 10
 
 /** What a ticket says of how its dog goes, in the words of `chooseStyles`. */
 export function optionsOf(ticket: Pick<Ticket, 'traits' | 'teamPlace' | 'airC' | 'alsoWorn'>, on: string, views: ShopFields['views']): StyleOptions {

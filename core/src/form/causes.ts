@@ -1,4 +1,5 @@
 import { measures } from '../measures/index.ts'
+import { MM_PER_UNIT } from '../units/index.ts'
 import { densityAt, type LeftOut } from './mixture.ts'
 import type { FormMeasure } from './form-type.ts'
 
@@ -74,7 +75,7 @@ export function swappedMm(mm: number, asTyped?: string): number[] {
     : [
         [String(Math.round(mm)), 1],
         [(Math.round(mm) / 10).toFixed(1), 10],
-        [(mm / 25.4).toFixed(0), 25.4],
+        [(mm / MM_PER_UNIT.in).toFixed(0), MM_PER_UNIT.in],
       ]
   return writings.flatMap(([text, unit]) => {
     const number = Number(text)

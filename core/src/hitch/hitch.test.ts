@@ -70,7 +70,11 @@ describe('the dog’s end', () => {
 
 describe('the other end', () => {
   it('has a height, a line and a kit for every hitch, and follows the activity', () => {
-    for (const hitch of HITCH_PLACES) expect(HITCH_DEFAULTS[hitch].kit.length).toBeGreaterThan(0)
+    // A waist belt's set from person to dog (handbook 8.6, common practice); a bike's side arm wants rings, a hand a lead alone.
+    for (const hitch of ['belt', 'ski-belt'] as const) expect(HITCH_DEFAULTS[hitch].kit).toEqual(['belt', 'elastic', 'webbing', 'brass-snap', 'loop'])
+    expect(HITCH_DEFAULTS['side-arm'].kit).toEqual(['elastic', 'brass-snap', 'ring-arm-side', 'rings-both-sides'])
+    expect(HITCH_DEFAULTS.hand.kit).toEqual(['lead'])
+    for (const hitch of HITCH_PLACES) expect([hitch, HITCH_DEFAULTS[hitch].heightMm >= 200, HITCH_DEFAULTS[hitch].lineMm >= 700]).toEqual([hitch, true, true])
     expect(hitchFor(['sled-team'])).toBe('sled')
     expect(hitchFor(['stroll', 'bike-front'])).toBe('bike-front')
     expect(hitchFor([])).toBe('hand')

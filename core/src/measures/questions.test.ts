@@ -119,7 +119,8 @@ describe('slips of unit, digits and copying', () => {
         const before = structuredClone(readings)
         for (const finding of ask(readings, husky)) {
           expect(Number.isFinite(finding.byMm)).toBe(true)
-          expect(finding.ask.length).toBeGreaterThan(0)
+          expect(new Set(finding.ask).size).toBe(finding.ask.length)
+          expect([finding.rule, finding.ask.length >= 1 && finding.ask.length <= 5]).toEqual([finding.rule, true])
         }
         expect(readings).toEqual(before)
       }),

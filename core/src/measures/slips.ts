@@ -1,6 +1,6 @@
 import type { Dog, Reading } from '../model/index.ts'
 import { findBreed } from '../reference/index.ts'
-import { KG_PER_POUND } from '../units/index.ts'
+import { KG_PER_POUND, MM_PER_UNIT } from '../units/index.ts'
 import { toleranceMm, USUAL_RULES, type AgreeRules } from './agree.ts'
 import { measures } from './catalogue.ts'
 import type { Finding, LikelyCause } from './finding.ts'
@@ -83,7 +83,7 @@ export function swaps(asTyped: string): string[] {
   return out
 }
 
-const MM_OF = { in: 25.4, cm: 10, mm: 1, kg: 1, lb: KG_PER_POUND } as const
+const MM_OF = { ...MM_PER_UNIT, kg: 1, lb: KG_PER_POUND } as const
 
 /** The values the reading would have with two neighbouring digits of its whole number changed over. */
 function swappedValues(reading: Pick<Reading, 'asTyped' | 'mm' | 'unit'>): number[] {

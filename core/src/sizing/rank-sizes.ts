@@ -174,7 +174,7 @@ export function rankSizes(table: Sized, body: SizedBody, views: ShopFields['view
       if (fit.chance !== null) chance = (chance ?? 1) * fit.chance
     }
     const because: Because = past ? { code: 'past-tail', measure: past.measure, mm: past.byMm ?? 0 } : becauseOf(perMeasure, grade)
-    return { label: size.label, grade, perMeasure, chance, because, conflict: null }
+    return { label: size.label, grade, basis: 'predicted', perMeasure, chance, because, conflict: null }
   })
   for (const size of sizes) size.conflict = conflictIn(table.family, size, sizes, body)
   // Where nothing fits, the size that fails later in the trade's order goes first.

@@ -11,6 +11,7 @@ export interface RankedTable {
   best: RankedSize | null
   /** Worst grade of the best size. */
   grade: Grade
+  basis: RankedSize['basis']
   /** The lowest single chance of the best size; `null` when nothing is known. */
   lowestChance: number | null
 }
@@ -19,7 +20,7 @@ export interface RankedTable {
 export function summedUp(sizes: RankedSize[]): Omit<RankedTable, 'table'> {
   const best = sizes[0] ?? null
   const chances = best?.perMeasure.flatMap((fit) => (fit.chance === null ? [] : [fit.chance])) ?? []
-  return { sizes, best, grade: best?.grade ?? 'none', lowestChance: chances.length === 0 ? null : Math.min(...chances) }
+  return { sizes, best, grade: best?.grade ?? 'none', basis: 'predicted', lowestChance: chances.length === 0 ? null : Math.min(...chances) }
 }
 
 /** Best first: by the worst grade of each best size, then by its lowest single chance. */

@@ -1,4 +1,4 @@
-import type { Because, Grade } from '../model/index.ts'
+import type { Basis, Because, Grade } from '../model/index.ts'
 import type { Danger } from '../gear/index.ts'
 
 /** Measures that disagree about one size, and what practitioners do then (handbook 6.3). */
@@ -38,8 +38,10 @@ export interface MeasureFit {
 
 export interface RankedSize {
   label: string
-  /** The worst of what is known; `none` when nothing is. Always a prediction. */
+  /** The worst of what is known; `none` when nothing is. */
   grade: Grade
+  /** From tapes and tables: never shown as a finding. */
+  basis: Extract<Basis, 'predicted'>
   perMeasure: MeasureFit[]
   /** Product over the measures that are known; `null` when none is. */
   chance: number | null

@@ -1,23 +1,44 @@
 import type { Item } from '@merry-tailor/core'
+import { Tabs } from 'radix-ui'
+import { useState, type ComponentProps } from 'react'
 import { familyName, wayName } from '../words/stages'
 
+/** The item a screen works on: the first until another is picked, and again when that one is gone. */
+export function useItemInHand(items: readonly Item[]): [Item | undefined, (id: string) => void] {
+  const [picked, pick] = useState('')
+  return [items.find((item) => item.id === picked) ?? items[0], pick]
+}
+
+interface ItemsProps extends ComponentProps<'div'> {
+  items: readonly Item[]
+  current: string
+  onPick: (id: string) => void
+}
+
+/** Around a screen that works on one item of several: its tabs and the panel they turn stand anywhere inside. */
+export function ItemsInHand({ items, current, onPick, dir: _, defaultValue: __, ...rest }: ItemsProps) {
+  return items.length < 2 ? <div {...rest} /> : <Tabs.Root value={current} onValueChange={onPick} {...rest} />
+}
+
 /** Which item of the ticket is worked on, when there are several. */
-export function ItemTabs({ items, current, onPick }: { items: readonly Item[]; current: string; onPick: (id: string) => void }) {
+export function ItemTabs({ items }: { items: readonly Item[] }) {
   if (items.length < 2) return null
   return (
-    <div role="tablist" aria-label="Items of this ticket" className="flex shrink-0 border-b-2 border-ink">
+    <Tabs.List aria-label="Items of this ticket" className="flex shrink-0 border-b-2 border-ink">
       {items.map((item) => (
-        <button
+        <Tabs.Trigger
           key={item.id}
-          type="button"
-          role="tab"
-          aria-selected={item.id === current}
-          onClick={() => onPick(item.id)}
-          className={`min-h-11 flex-1 px-3 text-left text-[15px] leading-[18px] font-bold not-first:border-l-2 not-first:border-ink ${item.id === current ? 'bg-ink text-panel' : 'bg-panel'}`}
+          value={item.id}
+          className="min-h-11 flex-1 bg-panel px-3 text-left text-[15px] leading-[18px] font-bold not-first:border-l-2 not-first:border-ink data-[state=active]:bg-ink data-[state=active]:text-panel"
         >
           {familyName(item.family)} <span className="font-normal opacity-80">{wayName(item.way).toLowerCase()}</span>
-        </button>
+        </Tabs.Trigger>
       ))}
-    </div>
+    </Tabs.List>
   )
+}
+
+/** What the tabs turn. */
+export function ItemPanel({ items, current, ...rest }: Omit<ItemsProps, 'onPick'>) {
+  return items.length < 2 ? <div {...rest} /> : <Tabs.Content value={current} {...rest} />
 }

@@ -1,6 +1,6 @@
 /** What every stage of a ticket shares: the open ticket, its tapes and form worked out once a pin, its acts, its sizes. */
 export { isOpen } from './is-open'
-export { ItemTabs } from './ItemTabs'
+export { ItemPanel, ItemsInHand, ItemTabs, useItemInHand } from './ItemTabs'
 export { NoItem } from './NoItem'
 export { OnTheDog } from './OnTheDog'
 export { OpenBench, useBenchForm, useExpected, useTapes } from './OpenBench'

@@ -1,4 +1,4 @@
-import { measures, parseLength, parseWeight, type NewReading } from '@merry-tailor/core'
+import { measures, MM_PER_UNIT, parseLength, parseWeight, type NewReading } from '@merry-tailor/core'
 import { lengthProblemWords, weightProblemWords } from '../words/problems'
 
 export type ParsedEntry = { ok: true; mm: number; unit: NewReading['unit'] } | { ok: false; problem: string }
@@ -6,7 +6,7 @@ export type ParsedEntry = { ok: true; mm: number; unit: NewReading['unit'] } | {
 /** A length in sixteenths or millimetres, written as a fitter would type it. */
 export function written(mm: number, unit: 'in' | 'cm'): string {
   if (unit === 'cm') return (Math.round(mm) / 10).toString()
-  const parts = Math.round((mm / 25.4) * 16)
+  const parts = Math.round((mm / MM_PER_UNIT.in) * 16)
   const whole = Math.floor(parts / 16)
   let [n, d] = [parts % 16, 16]
   while (n > 0 && n % 2 === 0) [n, d] = [n / 2, d / 2]

@@ -4,6 +4,7 @@ import { useDispatch, useSelector } from 'react-redux'
 import { watchArrivals } from '../api/arrivals'
 import { newsSlice, startNews } from '../api/news'
 import { outbox, type OutboxState } from '../api/outbox'
+import { pruneKept } from '../api/prune-kept'
 import { shopApi } from '../api/shop-api'
 import { historySlice } from './history-slice'
 import { benchSlice } from './bench-slice'
@@ -76,5 +77,6 @@ export function startStore(): void {
   setupListeners(store.dispatch)
   watchOutbox()
   void outbox.start()
+  void pruneKept()
   startNews(store)
 }

@@ -1,4 +1,4 @@
-import { parseLength, type SizeTable, type LengthUnit, type ShopFields } from '@merry-tailor/core'
+import { MM_PER_UNIT, parseLength, type SizeTable, type LengthUnit, type ShopFields } from '@merry-tailor/core'
 import { SizeTable as SizeTableSchema } from '@merry-tailor/core/schemas'
 
 /** A column of a table being edited: a measure by its ID, or a strap by the maker's name. */
@@ -42,11 +42,11 @@ export interface TableDraft {
 
 export const keyOf = ({ kind, id }: DraftColumn): string => `${kind} ${id}`
 
-const MM: Readonly<Record<'in' | 'cm', number>> = { in: 25.4, cm: 10 }
+const MM: Readonly<Record<'in' | 'cm', number>> = { in: MM_PER_UNIT.in, cm: MM_PER_UNIT.cm }
 /** A length as it is typed back into a cell: no more digits than it needs. */
 export const cellText = (mm: number, unit: 'in' | 'cm'): string => String(Number((mm / MM[unit]).toFixed(4)))
 /** Bands are dragged in these steps. */
-export const stepMm = (unit: 'in' | 'cm', shop: Pick<ShopFields, 'inchStep' | 'cmStep'>): number => (unit === 'in' ? shop.inchStep * 25.4 : shop.cmStep * 10)
+export const stepMm = (unit: 'in' | 'cm', shop: Pick<ShopFields, 'inchStep' | 'cmStep'>): number => (unit === 'in' ? shop.inchStep * MM_PER_UNIT.in : shop.cmStep * MM_PER_UNIT.cm)
 
 let next = 0
 const freshKey = (): number => (next += 1)

@@ -1,4 +1,4 @@
-import { formatGap, type HitchPlace, type HitchBand, type HitchLine, type KitPart, type LengthStyle, type PullPlace, type Surface } from '@merry-tailor/core'
+import { formatGap, MM_PER_UNIT, type HitchPlace, type HitchBand, type HitchLine, type KitPart, type LengthStyle, type PullPlace, type Surface } from '@merry-tailor/core'
 
 export const HITCH_NAMES: Readonly<Record<HitchPlace, string>> = {
   hand: 'A hand',
@@ -60,7 +60,7 @@ export function pressWords({ pressShare }: HitchLine, unit: 'in' | 'cm'): string
 /** A length in feet and inches or metres, for lines. */
 export function lineWords(mm: number, unit: 'in' | 'cm'): string {
   if (unit === 'cm') return `${(mm / 1000).toFixed(1)} m`
-  const inches = Math.ceil(mm / 25.4 - 1e-6)
+  const inches = Math.ceil(mm / MM_PER_UNIT.in - 1e-6)
   const [feet, rest] = [Math.floor(inches / 12), inches % 12]
   return feet === 0 ? `${rest} in` : rest === 0 ? `${feet} ft` : `${feet} ft ${rest} in`
 }

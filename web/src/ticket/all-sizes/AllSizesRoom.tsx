@@ -121,12 +121,12 @@ function SizeRow({ row: { offer, size } }: { row: Row }) {
       </span>
       <span className="w-[180px] text-[14.5px] max-md:hidden">{familyName(face.family)}</span>
       <span className="w-[190px]" title={titleWords(size)}>
-        <VerdictWord grade={size.grade} basis="predicted" size={19} />
+        <VerdictWord grade={size.grade} basis={size.basis} size={19} />
       </span>
       <span className="flex flex-1 flex-wrap gap-x-4 gap-y-1">
         {size.perMeasure.map((fit) => (
           <span key={fit.measure} className="inline-flex items-center gap-1.5 text-[14px]" title={measureName(fit.measure)}>
-            <Mark grade={fit.grade} basis="predicted" size={18} />
+            <Mark grade={fit.grade} basis={size.basis} size={18} />
             {shortName(fit.measure)}
             {fit.guess && <span className="text-mute">guess</span>}
             <span className="sr-only">{verdictWord(fit.grade, 'predicted')}</span>

@@ -40,7 +40,7 @@ import { problemWords } from '../../words/problems'
 import { adviceInLine, adviceWords } from '../../words/sizes'
 import { familyName } from '../../words/stages'
 import { titleWords } from '../../words/titles'
-import { useBenchForm, NoItem, OnTheDog, useOpenTicket, useActs, ItemTabs, useRanked } from '../../bench'
+import { useBenchForm, NoItem, OnTheDog, useOpenTicket, useActs, ItemPanel, ItemsInHand, ItemTabs, useItemInHand, useRanked } from '../../bench'
 import { becauseWords } from './because-words'
 import { ChooseWords } from './ChooseWords'
 import { MakerSays } from '../../sizes/MakerSays'
@@ -57,12 +57,16 @@ import { WaysBlock } from './WaysBlock'
 export function ChooseStage() {
   const { sheet, name } = useOpenTicket()
   const items = sheet.items.filter((item) => !item.removed)
-  const [itemId, setItemId] = useState(items[0]?.id ?? '')
-  const item = items.find((each) => each.id === itemId) ?? items[0]
+  const [item, setItem] = useItemInHand(items)
+  const inHand = item?.id ?? ''
   const { ranked, choice, body, form, out } = useRanked(item)
   const { form: drawn } = useBenchForm()
   const { data: supply = [] } = useSupplyQuery(undefined)
   const [picked, setPicked] = useState<Picked | null>(null)
+  const pickItem = (id: string): void => {
+    setItem(id)
+    setPicked(null)
+  }
   const [why, setWhy] = useState('')
   const [whyProblem, setWhyProblem] = useState<string | null>(null)
   const [saveError, setSaveError] = useState<string | null>(null)
@@ -100,7 +104,7 @@ export function ChooseStage() {
     if (error) return false
     const rest = items.find((each) => each.id !== item.id && !newestFor(sheet.choices, each.id))
     if (rest) {
-      setItemId(rest.id)
+      setItem(rest.id)
       setPicked(null)
     } else await navigate(`/tickets/${sheet.ticket.id}/try-on`)
     return true
@@ -157,16 +161,14 @@ export function ChooseStage() {
     </div>
   )
   return (
-    <div className="min-h-0 flex-1 max-md:flex max-md:flex-col max-md:overflow-y-auto md:grid md:grid-cols-[316px_1fr]">
+    <ItemsInHand
+      items={items}
+      current={inHand}
+      onPick={pickItem}
+      className="min-h-0 flex-1 max-md:flex max-md:flex-col max-md:overflow-y-auto md:grid md:grid-cols-[316px_1fr]"
+    >
       <section aria-label="Sizes" className="order-2 flex min-h-0 flex-col bg-panel max-md:shrink-0 md:order-1 md:border-r-2 md:border-ink">
-        <ItemTabs
-          items={items}
-          current={item.id}
-          onPick={(id) => {
-            setItemId(id)
-            setPicked(null)
-          }}
-        />
+        <ItemTabs items={items} />
         <header className="shrink-0 border-b-2 border-ink px-4 py-2">
           <h2 className="text-[19px] leading-6">{familyName(item.family)}</h2>
           <p className="text-mute">{sheet.ticket.activities.map(activityName).join(', ') || 'What it will do: not asked yet'}</p>
@@ -202,101 +204,103 @@ export function ChooseStage() {
         {!narrow && foot}
       </section>
       <section aria-label="How it should fit" className="order-1 flex min-h-0 flex-col max-md:shrink-0 md:order-2">
-        <header className="shrink-0 border-b-2 border-ink bg-bench px-5 py-2.5">
-          {table && size ? (
-            <div className="flex flex-wrap items-center gap-x-5">
-              <h1 className="text-[28px] leading-[34px]">
-                {sizeName(table, size.label)} on {name}:
-              </h1>
-              <p className="max-w-[560px] text-[15px] leading-[19px]">
-                <b>{titleWords(size)}</b>{' '}
-                <span className="block">
-                  <Worded text={becauseWords(size, look)} />
-                </span>
-              </p>
-              <p className="ml-auto text-[13.5px] text-mute">Predicted. Nothing seen on the dog yet.</p>
-            </div>
-          ) : (
-            <h1 className="text-[28px] leading-[34px]">No size to show yet</h1>
-          )}
-        </header>
-        <div className="mat quiet-scroll min-h-0 flex-1 p-4" tabIndex={0} role="group" aria-label="The size on the tapes">
-          {stops.length > 0 && (
-            <div className="mb-4">
-              <Snag title={`${stops.map((stop) => cautionWords(stop).title).join('. ')}.`}>
-                {stops.length === 1 ? 'This stop binds' : 'These stops bind'} the work, not the size.{' '}
-                <Link className="inline-flex min-h-11 items-center font-bold underline" to={`/tickets/${sheet.ticket.id}/ask`}>
-                  Read under Ask
-                </Link>
-              </Snag>
-            </div>
-          )}
-          {ranked.length === 0 && !out && <NoTable item={item} name={name} form={drawn} />}
-          {offer && table && size && (
-            // The dog and the first size’s tapes on the left, what to make of them on the right; the second size below.
-            <div className="grid gap-4 xl:grid-cols-2 xl:grid-rows-[repeat(9,auto)_1fr]">
-              <OnTheDog form={drawn} family={item.family} name={name} fits={size.perMeasure} />
-              <div className="flex flex-col gap-4 xl:col-start-2 xl:row-span-10 xl:row-start-1">
-                <SettleBlock table={table} body={body} form={form} near={advice?.labels ?? []} />
-                <PawsBlock offer={offer} />
-                {size.conflict && (
-                  <article aria-label="Where the tapes disagree" className="border-[1.5px] border-ink bg-panel px-4 py-3">
-                    <h2 className="text-[18px] leading-[22px]">The tapes disagree on {sizeName(table, size.label)}</h2>
-                    <p className="mt-1">
-                      <Worded text={conflictWords(size.conflict, (mm) => formatLength(mm, look).text)} />
-                    </p>
-                  </article>
-                )}
-                <OutcomesBlock table={table} sizes={shownSizes}>
-                  <MakerSays table={table} size={size} weightKg={sheet.dog?.weightKg ?? null} look={look} />
-                  {ringsFor(sheet.ticket.activities).length > 1 && families[item.family].shelf !== 'coat' && (
-                    <p className="mt-2">Rings: order back, left and right. The side arm wants one on its own side, and the dog may change sides.</p>
-                  )}
-                  {advised && advised !== offer && (
-                    <p className="mt-2 text-mute">
-                      Nearest over all makers: {faceOf(advised).maker}, {adviceInLine(adviseOffer(advised), { family: familyOf(advised) })}.
-                    </p>
-                  )}
-                  {table.way !== 'made' && families[item.family].shelf === 'pulling' && (
-                    <p className="mt-2">
-                      Slack says nothing about a pulling harness: end mid-back and bunched is the normal look. Judge it pulled back by hand.
-                    </p>
-                  )}
-                </OutcomesBlock>
+        <ItemPanel items={items} current={inHand} className="flex min-h-0 flex-1 flex-col">
+          <header className="shrink-0 border-b-2 border-ink bg-bench px-5 py-2.5">
+            {table && size ? (
+              <div className="flex flex-wrap items-center gap-x-5">
+                <h1 className="text-[28px] leading-[34px]">
+                  {sizeName(table, size.label)} on {name}:
+                </h1>
+                <p className="max-w-[560px] text-[15px] leading-[19px]">
+                  <b>{titleWords(size)}</b>{' '}
+                  <span className="block">
+                    <Worded text={becauseWords(size, look)} />
+                  </span>
+                </p>
+                <p className="ml-auto text-[13.5px] text-mute">Predicted. Nothing seen on the dog yet.</p>
               </div>
-              {size.perMeasure.map((fit, at) => (
-                <MeasureCard key={fit.measure} n={at + 1} fit={fit} size={size} table={table} body={body} first look={look} />
-              ))}
-              {size.perMeasure.length === 1 && (
-                <p className="max-w-[420px]">This maker sizes by one measure alone. It is a first filter; the rest shows on the dog.</p>
-              )}
-            </div>
-          )}
-          {table && second && (
-            <>
-              <h2 className="mt-4 mb-2 flex flex-wrap items-baseline gap-x-4 text-[22px] leading-7">
-                Then {second.label}: <span className="font-text text-[15px]">{titleWords(second)}</span>
-              </h2>
-              <div className="grid gap-4 xl:grid-cols-2">
-                {second.perMeasure.map((fit, at) => (
-                  <MeasureCard key={fit.measure} n={at + 1} fit={fit} size={second} table={table} body={body} first={false} look={look} />
+            ) : (
+              <h1 className="text-[28px] leading-[34px]">No size to show yet</h1>
+            )}
+          </header>
+          <div className="mat quiet-scroll min-h-0 flex-1 p-4" tabIndex={0} role="group" aria-label="The size on the tapes">
+            {stops.length > 0 && (
+              <div className="mb-4">
+                <Snag title={`${stops.map((stop) => cautionWords(stop).title).join('. ')}.`}>
+                  {stops.length === 1 ? 'This stop binds' : 'These stops bind'} the work, not the size.{' '}
+                  <Link className="inline-flex min-h-11 items-center font-bold underline" to={`/tickets/${sheet.ticket.id}/ask`}>
+                    Read under Ask
+                  </Link>
+                </Snag>
+              </div>
+            )}
+            {ranked.length === 0 && !out && <NoTable item={item} name={name} form={drawn} />}
+            {offer && table && size && (
+              // The dog and the first size’s tapes on the left, what to make of them on the right; the second size below.
+              <div className="grid gap-4 xl:grid-cols-2 xl:grid-rows-[repeat(9,auto)_1fr]">
+                <OnTheDog form={drawn} family={item.family} name={name} fits={size.perMeasure} />
+                <div className="flex flex-col gap-4 xl:col-start-2 xl:row-span-10 xl:row-start-1">
+                  <SettleBlock table={table} body={body} form={form} near={advice?.labels ?? []} />
+                  <PawsBlock offer={offer} />
+                  {size.conflict && (
+                    <article aria-label="Where the tapes disagree" className="border-[1.5px] border-ink bg-panel px-4 py-3">
+                      <h2 className="text-[18px] leading-[22px]">The tapes disagree on {sizeName(table, size.label)}</h2>
+                      <p className="mt-1">
+                        <Worded text={conflictWords(size.conflict, (mm) => formatLength(mm, look).text)} />
+                      </p>
+                    </article>
+                  )}
+                  <OutcomesBlock table={table} sizes={shownSizes}>
+                    <MakerSays table={table} size={size} weightKg={sheet.dog?.weightKg ?? null} look={look} />
+                    {ringsFor(sheet.ticket.activities).length > 1 && families[item.family].shelf !== 'coat' && (
+                      <p className="mt-2">Rings: order back, left and right. The side arm wants one on its own side, and the dog may change sides.</p>
+                    )}
+                    {advised && advised !== offer && (
+                      <p className="mt-2 text-mute">
+                        Nearest over all makers: {faceOf(advised).maker}, {adviceInLine(adviseOffer(advised), { family: familyOf(advised) })}.
+                      </p>
+                    )}
+                    {table.way !== 'made' && families[item.family].shelf === 'pulling' && (
+                      <p className="mt-2">
+                        Slack says nothing about a pulling harness: end mid-back and bunched is the normal look. Judge it pulled back by hand.
+                      </p>
+                    )}
+                  </OutcomesBlock>
+                </div>
+                {size.perMeasure.map((fit, at) => (
+                  <MeasureCard key={fit.measure} n={at + 1} fit={fit} size={size} table={table} body={body} first look={look} />
                 ))}
+                {size.perMeasure.length === 1 && (
+                  <p className="max-w-[420px]">This maker sizes by one measure alone. It is a first filter; the rest shows on the dog.</p>
+                )}
               </div>
-            </>
-          )}
-          {table && known === 0 && (
-            <p className="mt-4 font-bold">
-              No tape yet. Take one under Measure, or start with two sizes on the rack under{' '}
-              <Link className="underline" to={`/tickets/${sheet.ticket.id}/try-on`}>
-                Try on
-              </Link>
-              .
-            </p>
-          )}
-        </div>
+            )}
+            {table && second && (
+              <>
+                <h2 className="mt-4 mb-2 flex flex-wrap items-baseline gap-x-4 text-[22px] leading-7">
+                  Then {second.label}: <span className="font-text text-[15px]">{titleWords(second)}</span>
+                </h2>
+                <div className="grid gap-4 xl:grid-cols-2">
+                  {second.perMeasure.map((fit, at) => (
+                    <MeasureCard key={fit.measure} n={at + 1} fit={fit} size={second} table={table} body={body} first={false} look={look} />
+                  ))}
+                </div>
+              </>
+            )}
+            {table && known === 0 && (
+              <p className="mt-4 font-bold">
+                No tape yet. Take one under Measure, or start with two sizes on the rack under{' '}
+                <Link className="underline" to={`/tickets/${sheet.ticket.id}/try-on`}>
+                  Try on
+                </Link>
+                .
+              </p>
+            )}
+          </div>
+        </ItemPanel>
       </section>
       {narrow && foot}
-    </div>
+    </ItemsInHand>
   )
 }
 

@@ -24,7 +24,7 @@ export function PawsBlock({ offer }: { offer: Offer }) {
               {size ? (
                 <>
                   <b className="text-[18px] leading-[22px]">{size.grade === 'fails' ? `Past ${size.label}` : size.label}</b>
-                  <VerdictWord grade={size.grade} basis="predicted" size={18} />
+                  <VerdictWord grade={size.grade} basis={size.basis} size={18} />
                 </>
               ) : (
                 <>

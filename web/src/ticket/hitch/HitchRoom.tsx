@@ -34,7 +34,7 @@ import { useOnce } from '../../state/use-once'
 import { BAND_NAMES, HITCH_NAMES, KIT_NAMES, lineWords, PLACE_NAMES, pressWords, pullWords, riseWords } from '../../words/hitch'
 import { problemWords } from '../../words/problems'
 import { familyName } from '../../words/stages'
-import { ItemTabs, useBenchForm, useOpenTicket, useActs } from '../../bench'
+import { ItemPanel, ItemsInHand, ItemTabs, useActs, useBenchForm, useItemInHand, useOpenTicket } from '../../bench'
 import { HitchDrawing } from './HitchDrawing'
 import { LoadBlock } from './LoadBlock'
 
@@ -56,8 +56,9 @@ export function HitchRoom() {
   const settings = useAppSelector((state) => state.settings)
   const look = { ...valueStyle(settings), unit: settings.unit }
   const items = sheet.items.filter((item) => !item.removed)
-  const [itemId, setItemId] = useState(items[0]?.id ?? '')
-  const family = (items.find((item) => item.id === itemId) ?? items[0])?.family ?? null
+  const [item, setItem] = useItemInHand(items)
+  const inHand = item?.id ?? ''
+  const family = item?.family ?? null
   const locked = sheet.hitches.findLast((each) => !each.struck && (each.family === null || each.family === family))
   const [hitch, setHitch] = useState<HitchPlace>(() => locked?.where ?? hitchFor(sheet.ticket.activities))
   const [hitchMm, setHitchMm] = useState(() => locked?.heightMm ?? HITCH_DEFAULTS[hitch].heightMm)
@@ -84,9 +85,14 @@ export function HitchRoom() {
   useKeys({ Enter: isLocked || tooShort ? undefined : lock })
 
   return (
-    <div className="min-h-0 flex-1 max-md:flex max-md:flex-col max-md:overflow-y-auto md:grid md:grid-cols-[316px_1fr]">
+    <ItemsInHand
+      items={items}
+      current={inHand}
+      onPick={setItem}
+      className="min-h-0 flex-1 max-md:flex max-md:flex-col max-md:overflow-y-auto md:grid md:grid-cols-[316px_1fr]"
+    >
       <section aria-label="Hitch and line" className="order-2 flex min-h-0 flex-col bg-panel max-md:shrink-0 md:order-1 md:border-r-2 md:border-ink">
-        <ItemTabs items={items} current={family === null ? '' : ((items.find((item) => item.id === itemId) ?? items[0])?.id ?? '')} onPick={setItemId} />
+        <ItemTabs items={items} />
         <div className="quiet-scroll min-h-0 flex-1 space-y-3 px-4 py-3">
           <h2 className="text-[19px] leading-6">The other end of the line</h2>
           <Picker
@@ -130,43 +136,45 @@ export function HitchRoom() {
         </div>
       </section>
       <section aria-label="The line to scale" className="order-1 flex min-h-0 flex-col max-md:shrink-0 md:order-2">
-        <header className="shrink-0 border-b-2 border-ink bg-bench px-5 py-2.5">
-          <h1 className="font-text text-[28px] leading-[34px] font-bold" aria-live="polite">
-            <Worded text={words} />
-          </h1>
-          <p className="text-[15px] leading-[19px]">
-            {line ? (
-              <>
-                <b>That is {BAND_NAMES[line.band]}.</b> <Worded text={pressWords(line, look.unit)} />
-              </>
-            ) : (
-              'No line reaches so: lengthen it or move the hitch.'
-            )}
-          </p>
-        </header>
-        <div ref={ref} className="mat min-h-[280px] flex-1 overflow-hidden">
-          <HitchDrawing
-            {...{ form, pull, line, hitchMm, words }}
-            label="Hitch height"
-            width={box.width}
-            height={Math.max(280, box.height)}
-            onHitch={setHitchMm}
-            valueText={`${formatLength(hitchMm, look).text} above the floor. ${words}`}
-          />
-        </div>
-        <div className="grid shrink-0 gap-x-8 gap-y-2 border-t-2 border-ink bg-panel px-5 py-3 xl:grid-cols-2">
-          <ForItem family={family} line={line} />
-          <LineAdvice family={family} line={line} pullMm={pull.heightMm} hitchMm={hitchMm} lineMm={lineMm} onLine={setLineMm} unit={look.unit} />
-          <p className="text-[14px] text-mute xl:col-span-2">
-            Predicted from tapes and a level floor; judge it loaded. Who may pull, and how hot it may be, stands under{' '}
-            <Link className="font-bold underline" to={`/tickets/${sheet.ticket.id}/ask`}>
-              Ask
-            </Link>
-            .
-          </p>
-        </div>
+        <ItemPanel items={items} current={inHand} className="flex min-h-0 flex-1 flex-col">
+          <header className="shrink-0 border-b-2 border-ink bg-bench px-5 py-2.5">
+            <h1 className="font-text text-[28px] leading-[34px] font-bold" aria-live="polite">
+              <Worded text={words} />
+            </h1>
+            <p className="text-[15px] leading-[19px]">
+              {line ? (
+                <>
+                  <b>That is {BAND_NAMES[line.band]}.</b> <Worded text={pressWords(line, look.unit)} />
+                </>
+              ) : (
+                'No line reaches so: lengthen it or move the hitch.'
+              )}
+            </p>
+          </header>
+          <div ref={ref} className="mat min-h-[280px] flex-1 overflow-hidden">
+            <HitchDrawing
+              {...{ form, pull, line, hitchMm, words }}
+              label="Hitch height"
+              width={box.width}
+              height={Math.max(280, box.height)}
+              onHitch={setHitchMm}
+              valueText={`${formatLength(hitchMm, look).text} above the floor. ${words}`}
+            />
+          </div>
+          <div className="grid shrink-0 gap-x-8 gap-y-2 border-t-2 border-ink bg-panel px-5 py-3 xl:grid-cols-2">
+            <ForItem family={family} line={line} />
+            <LineAdvice family={family} line={line} pullMm={pull.heightMm} hitchMm={hitchMm} lineMm={lineMm} onLine={setLineMm} unit={look.unit} />
+            <p className="text-[14px] text-mute xl:col-span-2">
+              Predicted from tapes and a level floor; judge it loaded. Who may pull, and how hot it may be, stands under{' '}
+              <Link className="font-bold underline" to={`/tickets/${sheet.ticket.id}/ask`}>
+                Ask
+              </Link>
+              .
+            </p>
+          </div>
+        </ItemPanel>
       </section>
-    </div>
+    </ItemsInHand>
   )
 }
 

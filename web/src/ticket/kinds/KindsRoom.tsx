@@ -164,7 +164,7 @@ function RankWord({ style }: { style: RankedStyle }) {
   const grade = RANK_GRADES[style.rank]
   return (
     <span className={`inline-flex items-center gap-1.5 text-[15px] font-bold ${MARK_COLOUR[grade]}`}>
-      <Mark grade={grade} basis="predicted" size={19} /> {rankWords(style)}
+      <Mark grade={grade} basis={style.basis} size={19} /> {rankWords(style)}
     </span>
   )
 }

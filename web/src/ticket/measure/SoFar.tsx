@@ -74,7 +74,7 @@ function ItemSoFar({ item }: { item: Item }) {
     <section className="border-b border-rule px-[18px] pt-2.5 pb-2.5" aria-label={familyName(item.family)}>
       <div className="flex flex-wrap items-center justify-between gap-x-2">
         <h3 className="text-[18px] leading-[22px]">{familyName(item.family)}</h3>
-        <VerdictWord grade={best?.grade ?? 'none'} basis="predicted" size={19} />
+        <VerdictWord grade={best?.grade ?? 'none'} basis={best?.basis ?? 'predicted'} size={19} />
       </div>
       {out ? null : !best ? (
         <p className="text-mute">No size table for it yet. Bring one in under Sizes.</p>

@@ -20,7 +20,7 @@ import { Segmented } from '../../ui/controls/Segmented'
 import { KeyCap } from '../../ui/controls/KeyCap'
 import { VerdictWord } from '../../said/VerdictWord'
 import { Empty } from '../../ui/State'
-import { ItemTabs, NoItem, useOpenTicket } from '../../bench'
+import { ItemPanel, ItemsInHand, ItemTabs, NoItem, useItemInHand, useOpenTicket } from '../../bench'
 import { CheckRow } from './CheckRow'
 import { FittersWord } from './FittersWord'
 import { NewRound } from './NewRound'
@@ -36,10 +36,14 @@ const STATES: readonly { value: PullState; label: string }[] = [
 export function TryOnStage() {
   const { sheet, name } = useOpenTicket()
   const items = sheet.items.filter((item) => !item.removed)
-  const [itemId, setItemId] = useState(items[0]?.id ?? '')
-  const item = items.find((each) => each.id === itemId) ?? items[0]
+  const [item, setItem] = useItemInHand(items)
+  const inHand = item?.id ?? ''
   const rounds = sheet.tryOns.filter((round) => round.itemId === item?.id && !round.struck)
   const [roundId, setRoundId] = useState<string | null>(null)
+  const pickItem = (id: string): void => {
+    setItem(id)
+    setRoundId(null)
+  }
   const round = rounds.find((each) => each.id === roundId) ?? rounds.at(-1)
   const [state, setState] = useState<PullState>('slack')
   const { data: tables = [] } = useSizeTablesQuery(undefined)
@@ -56,16 +60,14 @@ export function TryOnStage() {
   const answered = (of: PullState): number => checks.filter((check) => check.states.includes(of) && newest.has(`${check.id}/${of}`)).length
 
   return (
-    <div className="min-h-0 flex-1 max-lg:overflow-y-auto lg:grid lg:grid-cols-[316px_1fr] bench:grid-cols-[316px_1fr_332px]">
+    <ItemsInHand
+      items={items}
+      current={inHand}
+      onPick={pickItem}
+      className="min-h-0 flex-1 max-lg:overflow-y-auto lg:grid lg:grid-cols-[316px_1fr] bench:grid-cols-[316px_1fr_332px]"
+    >
       <section aria-label="Rounds" className="flex min-h-0 flex-col bg-panel lg:border-r-2 lg:border-ink">
-        <ItemTabs
-          items={items}
-          current={item.id}
-          onPick={(id) => {
-            setItemId(id)
-            setRoundId(null)
-          }}
-        />
+        <ItemTabs items={items} />
         <h2 className="shrink-0 border-b-2 border-ink px-4 py-2 text-[19px] leading-6">Rounds on {name}</h2>
         <ol className="quiet-scroll min-h-0 flex-1">
           {rounds.map((each, i) => (
@@ -76,73 +78,77 @@ export function TryOnStage() {
         <NewRound key={item.id} item={item} onMade={setRoundId} />
       </section>
       <section aria-label="Checks" className="flex min-h-0 flex-col bench:last:col-span-2">
-        <header className="flex shrink-0 flex-wrap items-center gap-x-5 gap-y-2 border-y-2 border-ink bg-bench px-5 py-2.5 lg:border-t-0">
-          <div className="min-w-0 flex-1 max-phone:basis-full">
-            <h1 className="text-[26px] leading-[32px]">{round ? `${round.label} on ${name}` : 'Put a size on'}</h1>
-            {round && verdict && (
-              <p className="flex flex-wrap items-center gap-x-3">
-                <VerdictWord grade={verdict.grade} basis="seen" />{' '}
-                <span className="text-mute">
-                  {verdict.word
-                    ? `${verdict.word.by || 'The fitter'}’s word, ${clock(verdict.word.at)}`
-                    : checks.length > 0
-                      ? `${verdict.seen} of ${verdict.wanted} seen, since ${clock(round.at)}`
-                      : `on since ${clock(round.at)}`}
-                </span>
-              </p>
+        <ItemPanel items={items} current={inHand} className="flex min-h-0 flex-1 flex-col">
+          <header className="flex shrink-0 flex-wrap items-center gap-x-5 gap-y-2 border-y-2 border-ink bg-bench px-5 py-2.5 lg:border-t-0">
+            <div className="min-w-0 flex-1 max-phone:basis-full">
+              <h1 className="text-[26px] leading-[32px]">{round ? `${round.label} on ${name}` : 'Put a size on'}</h1>
+              {round && verdict && (
+                <p className="flex flex-wrap items-center gap-x-3">
+                  <VerdictWord grade={verdict.grade} basis="seen" />{' '}
+                  <span className="text-mute">
+                    {verdict.word
+                      ? `${verdict.word.by || 'The fitter'}’s word, ${clock(verdict.word.at)}`
+                      : checks.length > 0
+                        ? `${verdict.seen} of ${verdict.wanted} seen, since ${clock(round.at)}`
+                        : `on since ${clock(round.at)}`}
+                  </span>
+                </p>
+              )}
+            </div>
+            {checks.length > 0 && (
+              <div className="flex items-center gap-2">
+                <Segmented
+                  label="State"
+                  value={state}
+                  options={STATES.map((each) => ({
+                    ...each,
+                    label: round ? `${each.label} ${answered(each.value)}/${checks.filter((check) => check.states.includes(each.value)).length}` : each.label,
+                  }))}
+                  onChange={setState}
+                />
+                <KeyCap>P</KeyCap>
+              </div>
             )}
-          </div>
-          {checks.length > 0 && (
-            <div className="flex items-center gap-2">
-              <Segmented
-                label="State"
-                value={state}
-                options={STATES.map((each) => ({
-                  ...each,
-                  label: round ? `${each.label} ${answered(each.value)}/${checks.filter((check) => check.states.includes(each.value)).length}` : each.label,
-                }))}
-                onChange={setState}
-              />
-              <KeyCap>P</KeyCap>
+          </header>
+          {round ? (
+            <div className="quiet-scroll min-h-0 flex-1 bg-panel">
+              {state === 'slack' && families[item.family].shelf === 'pulling' && (
+                <p className="border-b border-rule bg-bench px-5 py-2">
+                  Slack, a pulling harness ends anywhere from mid-back to tail: no verdict on its length here.
+                </p>
+              )}
+              {checks.length > 0 && state === 'pulling' && (
+                <p className="border-b border-rule bg-bench px-5 py-2">Pull the end straight back by hand, firmly, so that it lies as in work.</p>
+              )}
+              {checks.length > 0 && state === 'moving' && (
+                <p className="border-b border-rule bg-bench px-5 py-2">Swing the foreleg by hand, then let the dog walk a few steps.</p>
+              )}
+              <ul>
+                {shown.map((check) => (
+                  <CheckRow
+                    key={`${round.id}-${check.id}-${state}`}
+                    check={checkByMaker(check, rules)}
+                    state={state}
+                    round={round}
+                    answer={newest.get(`${check.id}/${state}`)}
+                  />
+                ))}
+              </ul>
+              {!hasOwnChecks(item.family) && verdict && <FittersWord family={item.family} round={round} word={verdict.word} />}
+            </div>
+          ) : (
+            <div className="mat flex-1 p-4">
+              <div className="max-w-[560px] border-2 border-ink bg-panel">
+                <Empty>
+                  Loosen every adjuster, put the size on, and begin a round at the left. Practitioners often start here, with two sizes on the rack.
+                </Empty>
+              </div>
             </div>
           )}
-        </header>
-        {round ? (
-          <div className="quiet-scroll min-h-0 flex-1 bg-panel">
-            {state === 'slack' && families[item.family].shelf === 'pulling' && (
-              <p className="border-b border-rule bg-bench px-5 py-2">
-                Slack, a pulling harness ends anywhere from mid-back to tail: no verdict on its length here.
-              </p>
-            )}
-            {checks.length > 0 && state === 'pulling' && (
-              <p className="border-b border-rule bg-bench px-5 py-2">Pull the end straight back by hand, firmly, so that it lies as in work.</p>
-            )}
-            {checks.length > 0 && state === 'moving' && (
-              <p className="border-b border-rule bg-bench px-5 py-2">Swing the foreleg by hand, then let the dog walk a few steps.</p>
-            )}
-            <ul>
-              {shown.map((check) => (
-                <CheckRow
-                  key={`${round.id}-${check.id}-${state}`}
-                  check={checkByMaker(check, rules)}
-                  state={state}
-                  round={round}
-                  answer={newest.get(`${check.id}/${state}`)}
-                />
-              ))}
-            </ul>
-            {!hasOwnChecks(item.family) && verdict && <FittersWord family={item.family} round={round} word={verdict.word} />}
-          </div>
-        ) : (
-          <div className="mat flex-1 p-4">
-            <div className="max-w-[560px] border-2 border-ink bg-panel">
-              <Empty>Loosen every adjuster, put the size on, and begin a round at the left. Practitioners often start here, with two sizes on the rack.</Empty>
-            </div>
-          </div>
-        )}
+        </ItemPanel>
       </section>
       {round && <Symptoms family={item.family} round={round} />}
-    </div>
+    </ItemsInHand>
   )
 }
 
