@@ -128,6 +128,11 @@ largeApp.get('/bare', (request) => {
 const asked = await timed(800, (i) => largeApp.inject({ url: `/api/find?q=${encodeURIComponent(typed[Math.abs(i) % typed.length] ?? '')}`, headers: host }))
 const bareAsked = await timed(800, (i) => largeApp.inject({ url: `/bare?q=${encodeURIComponent(typed[Math.abs(i) % typed.length] ?? '')}`, headers: host }))
 line('the same asked over the interface', median(asked), 'a route with one bare indexed query', median(bareAsked), '   (aim: under 3)')
+const paged = await timed(40, (i) =>
+  largeApp.inject({ url: `/api/dogs/page?limit=60&search=${typed[Math.abs(i) % typed.length]?.split(' ')[0] ?? ''}`, headers: host }),
+)
+const everyDog = await timed(3, () => largeApp.inject({ url: '/api/dogs', headers: host }))
+line('a page of 50,000 dogs by search', median(paged), 'all of them', median(everyDog))
 await largeApp.close()
 db.close()
 bareDb.close()

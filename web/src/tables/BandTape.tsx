@@ -78,6 +78,7 @@ export function BandTape({ measure, sizes, dogs, look, stepMm, onDrag }: BandTap
           ([0, 1] as const).map((end) => {
             const mm = end === 0 ? band.fromMm : band.toMm
             const at = Math.min(width - 2, Math.max(2, scale.x(mm)))
+            const wide = handleWidth(Math.abs(scale.x(band.toMm) - scale.x(band.fromMm)))
             return (
               <button
                 key={`${band.label} ${end}`}
@@ -104,8 +105,8 @@ export function BandTape({ measure, sizes, dogs, look, stepMm, onDrag }: BandTap
                   moved.current = false
                 }}
                 onKeyDown={keys(band.label, end, mm)}
-                className="absolute bottom-0 h-11 w-[26px] cursor-ew-resize touch-none bg-transparent"
-                style={{ left: end === 0 ? at : at - 26 }}
+                className="absolute bottom-0 h-11 cursor-ew-resize touch-none bg-transparent"
+                style={{ left: end === 0 ? at : at - wide, width: wide }}
               >
                 {/* A tab on its own side of the end, so that two sizes that meet keep one each. */}
                 <span className={`absolute top-0 h-7 w-3 border-2 border-ink bg-panel ${end === 0 ? 'left-0' : 'right-0'}`} aria-hidden />
@@ -120,6 +121,9 @@ export function BandTape({ measure, sizes, dogs, look, stepMm, onDrag }: BandTap
     </div>
   )
 }
+
+/** A finger's width, less only where the two ends of a band would overlap, px. */
+const handleWidth = (bandPx: number): number => Math.min(44, Math.max(26, bandPx / 2))
 
 /** Room a name needs beside its pin, px. */
 const NAME_WIDTH = 92

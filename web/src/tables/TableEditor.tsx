@@ -92,7 +92,7 @@ function Editor({ before: known, first, tables }: { before: SizeTable | null; fi
   const problems = tried
     ? judged.problems
     : judged.problems.filter((each) => each.at.startsWith('row ') && !each.at.endsWith('label') && !each.says.startsWith('Both'))
-  const sized = { family: draft.family, between: draft.between || null, sizes: judged.sizes }
+  const sized = useMemo(() => ({ family: draft.family, between: draft.between || null, sizes: judged.sizes }), [draft.family, draft.between, judged.sizes])
   const measuresShown = draft.columns.filter((column) => column.kind === 'measure').map((column) => column.id)
   return (
     <div className="quiet-scroll min-h-0 flex-1 lg:grid lg:grid-cols-[1fr_300px] lg:overflow-hidden" tabIndex={-1}>
@@ -163,8 +163,9 @@ function Moves({
   dogs: readonly { id: string; name: string; body: Record<string, { mm: number; sigmaMm: number | null }> }[]
   fresh: boolean
 }) {
-  const moves = fresh ? [] : whoMoves(before, after, dogs)
-  const standing = dogs.map((dog) => ({ dog, size: sizeFor(after, dog.body) })).filter(({ size }) => size !== null)
+  // Only what the table says now counts, not where the pointer is.
+  const moves = useMemo(() => (fresh ? [] : whoMoves(before, after, dogs)), [fresh, before, after, dogs])
+  const standing = useMemo(() => dogs.map((dog) => ({ dog, size: sizeFor(after, dog.body) })).filter(({ size }) => size !== null), [after, dogs])
   const say = (size: string | null): string => size ?? 'none near'
   return (
     <div className="quiet-scroll min-h-0 flex-1 px-4 py-3">

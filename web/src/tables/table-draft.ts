@@ -46,7 +46,8 @@ const MM: Readonly<Record<'in' | 'cm', number>> = { in: MM_PER_UNIT.in, cm: MM_P
 /** A length as it is typed back into a cell: no more digits than it needs. */
 export const cellText = (mm: number, unit: 'in' | 'cm'): string => String(Number((mm / MM[unit]).toFixed(4)))
 /** Bands are dragged in these steps. */
-export const stepMm = (unit: 'in' | 'cm', shop: Pick<ShopFields, 'inchStep' | 'cmStep'>): number => (unit === 'in' ? shop.inchStep * MM_PER_UNIT.in : shop.cmStep * MM_PER_UNIT.cm)
+export const stepMm = (unit: 'in' | 'cm', shop: Pick<ShopFields, 'inchStep' | 'cmStep'>): number =>
+  unit === 'in' ? shop.inchStep * MM_PER_UNIT.in : shop.cmStep * MM_PER_UNIT.cm
 
 let next = 0
 const freshKey = (): number => (next += 1)

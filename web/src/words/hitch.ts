@@ -1,4 +1,14 @@
-import { formatGap, MM_PER_UNIT, type HitchPlace, type HitchBand, type HitchLine, type KitPart, type LengthStyle, type PullPlace, type Surface } from '@merry-tailor/core'
+import {
+  formatGap,
+  MM_PER_UNIT,
+  type HitchPlace,
+  type HitchBand,
+  type HitchLine,
+  type KitPart,
+  type LengthStyle,
+  type PullPlace,
+  type Surface,
+} from '@merry-tailor/core'
 
 export const HITCH_NAMES: Readonly<Record<HitchPlace, string>> = {
   hand: 'A hand',

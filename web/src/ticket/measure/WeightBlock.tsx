@@ -1,7 +1,9 @@
+import { useState } from 'react'
 import { useChangeDogMutation } from '../../api/queries'
 import { useAppSelector } from '../../state/store'
 import { Button } from '../../ui/controls/Button'
 import { weightText } from '../../words/measuring'
+import { problemWords } from '../../words/problems'
 import { useOpenTicket } from '../../bench'
 
 /** Nearer than this share the record's weight is the weighed one. */
@@ -12,6 +14,7 @@ export function WeightBlock() {
   const { sheet, body, name } = useOpenTicket()
   const unit = useAppSelector((state) => state.settings.unit)
   const [change] = useChangeDogMutation()
+  const [refused, setRefused] = useState<string | null>(null)
   const weighed = body.M00?.mm ?? null
   const { dog } = sheet
   if (!dog || weighed === null) return null
@@ -22,9 +25,19 @@ export function WeightBlock() {
     <section aria-label="Weight in the record" className="border-b border-rule px-[18px] pt-2.5 pb-3">
       <h3 className="text-[18px] leading-[22px]">Weighed {weightText(weighed, unit)}</h3>
       <p className="mt-1">{known === null ? `${name}’s record has no weight yet.` : `${name}’s record says ${weightText(known, unit)}.`}</p>
-      <Button className="mt-2" onClick={() => void change({ id: dog.id, changes: [{ field: 'weightKg', from: known, to: kg }] })}>
+      <Button
+        className="mt-2"
+        onClick={() =>
+          void change({ id: dog.id, changes: [{ field: 'weightKg', from: known, to: kg }] }).then(({ error }) => setRefused(error ? problemWords(error) : null))
+        }
+      >
         Take it into the record
       </Button>
+      {refused && (
+        <p role="alert" className="mt-1 font-semibold text-snag">
+          Not taken over. {refused}
+        </p>
+      )}
     </section>
   )
 }
