@@ -16,7 +16,7 @@ export default tseslint.config(
   },
   { files: ['web/**/*.{ts,tsx}'], plugins: { 'react-hooks': hooks }, rules: { ...hooks.configs.recommended.rules } },
   {
-    files: ['**/*.test.ts', '**/*.test.tsx', 'web/src/test/**', 'e2e/**', 'bench/**'],
+    files: ['**/*.test.ts', '**/*.test.tsx', 'web/src/test/**', 'server/src/test/**', 'e2e/**', 'bench/**'],
     rules: {
       '@typescript-eslint/no-non-null-assertion': 'off',
       '@typescript-eslint/no-unsafe-assignment': 'off',

@@ -54,9 +54,9 @@ const busy = (of: Page, kind: 'letter' | 'pin'): Promise<number[]> =>
   of.evaluate(async (what) => {
     const times: number[] = []
     const field = (): HTMLInputElement => document.querySelector<HTMLInputElement>('#length-entry') as HTMLInputElement
-    const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')?.set
+    const value = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')
     const type = (text: string): void => {
-      set?.call(field(), text)
+      value?.set?.call(field(), text)
       field().dispatchEvent(new Event('input', { bubbles: true }))
     }
     for (let i = 0; i < 30; i++) {
@@ -87,10 +87,11 @@ async function formsAsked(): Promise<number> {
   await today.addInitScript(() => {
     const counted = { forms: 0 }
     Object.assign(window, { counted })
-    const post = Worker.prototype.postMessage
-    Worker.prototype.postMessage = function (this: Worker, message: { path?: string[] }, ...rest: [never]) {
-      if (message.path?.includes('readForm')) counted.forms += 1
-      post.call(this, message, ...rest)
+    window.Worker = class extends Worker {
+      override postMessage(message: { path?: string[] }, rest?: Transferable[] | StructuredSerializeOptions): void {
+        if (message.path?.includes('readForm')) counted.forms += 1
+        super.postMessage(message, rest as StructuredSerializeOptions)
+      }
     }
   })
   await today.goto(server.address)

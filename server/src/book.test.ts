@@ -240,6 +240,45 @@ describe('a book of before', () => {
     before.close()
   })
 
+  it('opens a book of the first version with something in every table, and shows all of it', async () => {
+    const file = join(folder, 'first.sqlite')
+    const [owner, kept, slip, round, gone] = Array.from({ length: 5 }, nextId) as [string, string, string, string, string]
+    const first = openDatabase(file, steps(1))
+    first.exec(`
+      INSERT INTO owners VALUES ('${owner}', 'Runa', 'by phone', 'late', '${AT}');
+      INSERT INTO dogs VALUES ('${dog}', 'Tern', 'Whippet', '', 'female', '2021-04-02', NULL, NULL, 13.5, 'smooth', 0, 1, 'Leans.', '${owner}', '${AT}');
+      INSERT INTO tickets VALUES ('${old}', 7, '${dog}', NULL, 0, '["stroll"]', '2026-12-01', '2026-11-20', '2026-12-05', 'mind the ears', 'open', NULL, '${AT}', 'Ylva');
+      INSERT INTO items VALUES ('${item}', '${old}', 'H01', 'stock', NULL, 0, '${AT}'), ('${item2}', '${old}', 'H11', 'made', 'B', 1, '${AT}');
+      INSERT INTO readings VALUES ('${kept}', '${old}', 'M07', 612, 'both', '61,2', 'cm', 'tape', '${AT}', 'Ylva'), ('${slip}', '${old}', 'M07', 721, 'both', '72,1', 'cm', 'tape', '${AT}', 'Ylva');
+      INSERT INTO strikes VALUES ('${slip}', 'misread', '${AT}', 'Orrin');
+      INSERT INTO size_tables VALUES ('y', 1, '${JSON.stringify(sizeTable({ id: 'y' }))}', '${AT}');
+      INSERT INTO choices VALUES ('${nextId()}', '${old}', '${item}', 'y', 1, '["M"]', NULL, NULL, '${AT}', 'Ylva');
+      INSERT INTO try_ons VALUES ('${round}', '${old}', '${item}', 'y', 1, 'M', 'let out', '${AT}', 'Ylva');
+      INSERT INTO observations VALUES ('${nextId()}', '${round}', 'under-every-strap', 'slack', 'holds', '2', NULL, 2, '${AT}', 'Ylva');
+      INSERT INTO symptom_notes VALUES ('${gone}', '${round}', 'S26', 0, 1, '${AT}', 'Ylva');
+      INSERT INTO acknowledgements VALUES ('${nextId()}', '${old}', 'stop', 'sparing', 'Spare it.', 'vet agrees', '${AT}', 'Ylva');
+    `)
+    const filled = first
+      .prepare<[], { name: string }>("SELECT name FROM sqlite_schema WHERE type = 'table'")
+      .all()
+      .filter(({ name }) => (first.prepare<[], { n: number }>(`SELECT count(*) AS n FROM ${name}`).get()?.n ?? 0) === 0)
+    expect(filled).toEqual([])
+    first.close()
+    const shop = await buildApp({ database: file })
+    expect((await send(shop, 'GET', `/api/tickets/${old}`)).body).toMatchObject({
+      ticket: { number: 7, neededOn: '2026-12-01', promisedOn: '2026-11-20', nextLookOn: '2026-12-05', notes: 'mind the ears', activities: ['stroll'], kind: 'real' },
+      dog: { name: 'Tern', breed: 'Whippet', sex: 'female', born: '2021-04-02', weightKg: 13.5, coat: 'smooth', flatFace: false, sparing: true, notes: 'Leans.' },
+      owner: { name: 'Runa', contact: 'by phone', notes: 'late' },
+      items: [{ family: 'H01', removed: false }, { family: 'H11', school: 'B', removed: true }],
+      readings: [{ id: kept, mm: 612, asTyped: '61,2', definition: 1 }, { id: slip, struck: { why: 'misread', by: 'Orrin' } }],
+      choices: [{ kind: 'size', tableId: 'y', labels: ['M'], predicted: [], rulesVersion: null }],
+      tryOns: [{ label: 'M', changed: 'let out', observations: [{ check: 'under-every-strap', grade: 'holds', fingers: 2 }], symptoms: [{ id: gone, symptom: 'S26', remedy: 'lengthen', present: true }] }],
+      acknowledgements: [{ kind: 'stop', code: 'sparing', reason: 'vet agrees' }],
+    }) // prettier-ignore
+    expect((await send(shop, 'GET', '/api/size-tables')).body).toMatchObject([{ id: 'y', version: 1 }])
+    await shop.close()
+  })
+
   it('comes back from a copy of the third version, in one piece', async () => {
     const file = join(folder, 'old.sqlite')
     fill(file)

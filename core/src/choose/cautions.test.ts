@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { ageInMonths, cautionKey, cautionsFor, readOf, type CautionSubject } from './index.ts'
+import { ageInMonths } from '../reference/index.ts'
+import { cautionKey, cautionsFor, readOf, type CautionSubject } from './index.ts'
 
 const dog = (over: Partial<NonNullable<CautionSubject['dog']>> = {}): NonNullable<CautionSubject['dog']> => ({
   born: '2022-04-01',

@@ -1,7 +1,6 @@
 import { families } from '../gear/index.ts'
 import type { Acknowledgement, Activity, Dog, FamilyId } from '../model/index.ts'
-import { findBreed } from '../reference/index.ts'
-import { ageInMonths } from './age.ts'
+import { ageInMonths, findBreed } from '../reference/index.ts'
 
 export type CautionCode =
   | 'growing-no-load'

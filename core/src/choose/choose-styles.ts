@@ -1,7 +1,7 @@
 import type { Form } from '../form/index.ts'
 import { families, harnessIds, isKin, settableStraps, type HitchBand, type Meets, type Suit, type Suits } from '../gear/index.ts'
 import type { Activity, Basis, Dog, FamilyId, ShopFields, Ticket } from '../model/index.ts'
-import { stillGrows } from './age.ts'
+import { stillGrows } from '../reference/index.ts'
 import { cautionsFor, hasFlatFace, isGiant, PULL_MAX_C, type CautionCode } from './cautions.ts'
 import { sidesTaken } from './views.ts'
 

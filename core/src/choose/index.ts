@@ -1,4 +1,3 @@
-export { aboutDog } from './about-dog.ts'
 /** Purpose and dog: what speaks against it, and which family suits. */
 export { cautionKey, cautionsFor, readOf, type Caution, type CautionCode, type CautionSubject, type BoundAct } from './cautions.ts'
 export { disagreements, sidesTaken, viewBears, VIEWS_ON, type Disagreement } from './views.ts'
@@ -12,4 +11,3 @@ export {
   type StyleQuestion,
   type StyleReason,
 } from './choose-styles.ts'
-export { ageInMonths, GROWN_MONTHS, stillGrows } from './age.ts'

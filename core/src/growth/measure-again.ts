@@ -1,5 +1,5 @@
 import { differenceInCalendarDays, parseISO } from 'date-fns'
-import { ageInMonths, GROWN_MONTHS } from '../choose/index.ts'
+import { ageInMonths, GROWN_MONTHS } from '../reference/index.ts'
 import { families } from '../gear/index.ts'
 import type { Activity, DogNote, FamilyId, School } from '../model/index.ts'
 

@@ -59,8 +59,8 @@ it('withOwnError widens the values of the hand that took them', () => {
   const wild = pairs(6, 60)
   const body = { M07: { mm: 700, sigmaMm: 5 }, M01: { mm: 560, sigmaMm: 5 } }
   const own = withOwnError(body, [...wild, reading('M01', 560, { by: 'Orrin' })])
-  expect(own.M07?.sigmaMm).toBeGreaterThan(6)
-  expect(own.M01?.sigmaMm).toBe(5)
+  expect(own.M07.sigmaMm).toBeGreaterThan(6)
+  expect(own.M01.sigmaMm).toBe(5)
   expect(withOwnError(body, [])).toEqual(body)
 })
 

@@ -109,14 +109,16 @@ const FACTORS: readonly { cause: LikelyCause; factor: number }[] = [
   { cause: 'double', factor: 0.5 },
 ]
 
+/** A reading's length with both sides. */
+const fullLength = ({ mm, side }: Pick<Reading, 'mm' | 'side'>): number => (side === 'one' ? 2 * mm : mm)
+
 /** What each slip would make of a reading, full length. */
 function slipsOf(reading: Pick<Reading, 'asTyped' | 'mm' | 'unit' | 'side'>): Slip[] {
-  const full = reading.side === 'one' ? 2 : 1
   const bySlip = FACTORS.filter(
     // A number in inches was never "inches typed as centimetres".
     ({ cause }) => (cause !== 'centimetres-as-inches' || reading.unit === 'in') && (cause !== 'inches-as-centimetres' || reading.unit !== 'in'),
-  ).map(({ cause, factor }) => ({ cause, would: reading.mm * full * factor }))
-  return [...bySlip, ...swappedValues(reading).map((mm) => ({ cause: 'swapped-digits' as const, would: mm * full }))]
+  ).map(({ cause, factor }) => ({ cause, would: fullLength(reading) * factor }))
+  return [...bySlip, ...swappedValues(reading).map((mm) => ({ cause: 'swapped-digits' as const, would: fullLength({ ...reading, mm }) }))]
 }
 
 /**
@@ -172,8 +174,6 @@ export function readingSlips(readings: readonly Reading[], rules: AgreeRules = U
   }
   return found
 }
-
-const fullLength = (reading: Reading): number => reading.mm * (reading.side === 'one' ? 2 : 1)
 
 function slipBetween(one: Reading, two: Reading, rules: AgreeRules): Finding | null {
   const [a, b] = [fullLength(one), fullLength(two)]

@@ -1,4 +1,4 @@
-import { aboutDog, PHOTO_BYTES, solveForm, visitsOf, withOwnError } from '@merry-tailor/core'
+import { PHOTO_BYTES } from '@merry-tailor/core'
 import { Changes, Id, Moment, NewDog, NewDogNote, PhotoView, line } from '@merry-tailor/core/schemas'
 import { BodySheet, bodySheetSchema, bodySheetToCsv, bodySheetToJson, formSheetToCsv, formSheetToJson, sidePlateSvg } from '@merry-tailor/core/formats'
 import { z } from 'zod'
@@ -8,7 +8,7 @@ import { addDog, changeDog, listDogs } from '../db/dogs.ts'
 import { dogsPage } from '../db/dogs-page.ts'
 import { addPhoto, pictureOf, removePhoto } from '../db/photos.ts'
 import { dogSheet } from '../db/sheets.ts'
-import { readShop } from '../db/shop.ts'
+import { fileName, solvedForm } from '../dog-form.ts'
 import { ProblemError } from '../problems.ts'
 import { once, typed, type Routes } from './typed.ts'
 
@@ -23,13 +23,6 @@ const part = z.object({ id: Id, partId: Id })
 
 /** One dog's sheet with years of readings stays far below this. */
 const SHEET_LIMIT = 16 * 1024 * 1024
-
-/** A file name that every system takes. */
-const fileName = (name: string): string =>
-  name
-    .normalize('NFKD')
-    .replace(/[^A-Za-z0-9-]+/g, '-')
-    .replace(/^-+|-+$/g, '') || 'dog'
 
 export const dogRoutes: Routes = (app, desk) => {
   const { db } = desk
@@ -59,26 +52,18 @@ export const dogRoutes: Routes = (app, desk) => {
     reply.header('content-disposition', `attachment; filename="${fileName(sheet.dog.name)}-body-sheet.csv"`).type('text/csv; charset=utf-8')
     return reply.send(bodySheetToCsv(sheet))
   })
-  const solved = (id: string) => {
-    const { dog, tickets } = dogSheet(db, id)
-    const visit = visitsOf(tickets, readShop(db)).at(-1)
-    const on = visit?.on ?? dog.createdAt.slice(0, 10)
-    const readings = tickets.flatMap((sheet) => sheet.readings)
-    const form = solveForm(withOwnError(visit?.known ?? {}, readings), aboutDog(dog, on))
-    return { form, head: { dog: dog.name, breed: dog.breed, on }, file: `${fileName(dog.name)}-form` }
-  }
   api.get('/api/dogs/:id/form.json', { schema: { params } }, (request, reply) => {
-    const { form, head, file } = solved(request.params.id)
+    const { form, head, file } = solvedForm(db, request.params.id)
     reply.header('content-disposition', `attachment; filename="${file}.json"`).type('application/json; charset=utf-8')
     return reply.send(formSheetToJson(form, head))
   })
   api.get('/api/dogs/:id/form.csv', { schema: { params } }, (request, reply) => {
-    const { form, head, file } = solved(request.params.id)
+    const { form, head, file } = solvedForm(db, request.params.id)
     reply.header('content-disposition', `attachment; filename="${file}.csv"`).type('text/csv; charset=utf-8')
     return reply.send(formSheetToCsv(form, head))
   })
   api.get('/api/dogs/:id/side-plate.svg', { schema: { params } }, (request, reply) => {
-    const { form, head, file } = solved(request.params.id)
+    const { form, head, file } = solvedForm(db, request.params.id)
     reply.header('content-disposition', `attachment; filename="${file}.svg"`).type('image/svg+xml; charset=utf-8')
     return reply.send(sidePlateSvg(form, head))
   })

@@ -1,17 +1,12 @@
-import { measures, MM_PER_UNIT, parseLength, parseWeight, type NewReading } from '@merry-tailor/core'
+import { formatLength, measures, parseLength, parseWeight, type NewReading } from '@merry-tailor/core'
 import { lengthProblemWords, weightProblemWords } from '../words/problems'
 
 export type ParsedEntry = { ok: true; mm: number; unit: NewReading['unit'] } | { ok: false; problem: string }
 
 /** A length in sixteenths or millimetres, written as a fitter would type it. */
 export function written(mm: number, unit: 'in' | 'cm'): string {
-  if (unit === 'cm') return (Math.round(mm) / 10).toString()
-  const parts = Math.round((mm / MM_PER_UNIT.in) * 16)
-  const whole = Math.floor(parts / 16)
-  let [n, d] = [parts % 16, 16]
-  while (n > 0 && n % 2 === 0) [n, d] = [n / 2, d / 2]
-  if (n === 0) return String(whole)
-  return whole === 0 ? `${n}/${d}` : `${whole} ${n}/${d}`
+  const { text } = formatLength(mm, { unit, step: unit === 'in' ? 1 / 16 : 0.1 })
+  return text.replace(` ${unit}`, '').replace(/\.0$/, '')
 }
 
 /** Reads what was typed for one measure: a weight for M00, a length for all others. */

@@ -1,6 +1,6 @@
-import type { About } from '../form/index.ts'
+import type { About } from './about.ts'
 import type { Dog } from '../model/index.ts'
-import { ageInMonths } from './age.ts'
+import { ageInMonths } from '../reference/index.ts'
 
 /**
  * What the body form is told of a dog on a day.

@@ -1,0 +1,21 @@
+import { aboutDog, solveForm, visitsOf, withOwnError, type Form } from '@merry-tailor/core'
+import type { Db } from './db/open.ts'
+import { dogSheet } from './db/sheets.ts'
+import { readShop } from './db/shop.ts'
+
+/** A file name that every system takes. */
+export const fileName = (name: string): string =>
+  name
+    .normalize('NFKD')
+    .replace(/[^A-Za-z0-9-]+/g, '-')
+    .replace(/^-+|-+$/g, '') || 'dog'
+
+/** A dog's form as it was at its last visit, with what a document of it says at its head and is called. */
+export function solvedForm(db: Db, id: string): { form: Form; head: { dog: string; breed: string; on: string }; file: string } {
+  const { dog, tickets } = dogSheet(db, id)
+  const visit = visitsOf(tickets, readShop(db)).at(-1)
+  const on = visit?.on ?? dog.createdAt.slice(0, 10)
+  const readings = tickets.flatMap((sheet) => sheet.readings)
+  const form = solveForm(withOwnError(visit?.known ?? {}, readings), aboutDog(dog, on))
+  return { form, head: { dog: dog.name, breed: dog.breed, on }, file: `${fileName(dog.name)}-form` }
+}
