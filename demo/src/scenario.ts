@@ -415,7 +415,7 @@ export const tickets: readonly TicketStory[] = [
               ['pulling-neck', 'pulling', 'holds', '1 finger'],
               ['neck-opening-at-withers', 'pulling', 'holds'],
               ['v-on-breastbone', 'pulling', 'holds', '-1/4'],
-              ['sides-on-ribs', 'pulling', 'holds', '1'],
+              ['sides-on-ribs', 'pulling', 'holds', '-1'],
               ['clear-of-armpit', 'pulling', 'holds'],
               ['clear-of-armpit', 'moving', 'holds'],
               ['tug-at-tail-base', 'pulling', 'holds', '-3/8'],

@@ -78,7 +78,7 @@ describe('chooseStyles', () => {
   })
 
   it('reads the body from its form: short for its neck, or deep and narrow', () => {
-    const short = solveForm({ M01: { mm: 720, sigmaMm: 5 }, M13: { mm: 700, sigmaMm: 5 }, M14: { mm: 470, sigmaMm: 5 } }, { build: 'molosser' })
+    const short = solveForm({ M01: { mm: 720, sigmaMm: 5 }, M13: { mm: 540, sigmaMm: 5 } }, { build: 'molosser' })
     const styles = ask('bike-front', {}, {}, { form: short })
     expect(of(styles, 'H11')?.reasons).toContainEqual({ code: 'short-back-thick-neck', for: false })
     expect(styles[0]?.family).toBe('H21')

@@ -78,8 +78,8 @@ const worse = (a: Suits, b: Suits): Suits => (ORDER.indexOf(a) >= ORDER.indexOf(
 const WIDE_RANGE = 3
 
 /** Chest width to depth under which a harness turns on it; neck to pulling length over which a cross-back runs past the tail; tuck-up. Ours, unverified. */
-const NARROW = 0.62
-const SHORT_FOR_NECK = 0.93
+const NARROW = 0.68
+const SHORT_FOR_NECK = 1.15
 const TUCKED = 0.62
 
 /** What is unusual about a body (handbook 6.4). */

@@ -39,7 +39,7 @@ describe('judgeAnswer', () => {
     ['v-on-breastbone', '-2 cm', 'doubt'],
     ['v-on-breastbone', '+2 cm', 'fails'],
     ['tug-at-tail-base', '−4 in', 'fails'],
-    ['sides-on-ribs', '1 in', 'holds'],
+    ['sides-on-ribs', '-1 in', 'holds'],
   ] as const)('%s answered %j: %s', (id, text, grade) => {
     expect(judgeAnswer(check(id), text, 'in')).toMatchObject({ ok: true, grade })
   })

@@ -1,4 +1,4 @@
-import type { Check } from '../gear/index.ts'
+import type { Check, CheckGauge } from '../gear/index.ts'
 import type { Grade } from '../model/index.ts'
 import { parseLength, type LengthUnit } from '../units/index.ts'
 
@@ -29,6 +29,9 @@ function gradeIn(value: number, [from, to]: readonly [number, number], edge: num
   return { grade: 'fails', code: value < from ? 'low' : 'high' }
 }
 
+/** A signed length against what passes. */
+export const gapGrade = (mm: number, { passMm, doubtMm }: Extract<CheckGauge, { kind: 'gap' }>): ReturnType<typeof gradeIn> => gradeIn(mm, passMm, doubtMm)
+
 /**
  * Reads a number answered at the dog and grades it against the check (handbook 7.2).
  *
@@ -51,7 +54,7 @@ export function judgeAnswer(check: Check, text: string, unit: LengthUnit): Answe
     const parsed = /^0+(?:\s*(?:in|cm|mm|"))?$/i.test(bare) ? { ok: true as const, mm: 0 } : parseLength(bare, unit)
     if (!parsed.ok) return { ok: false, problem: readFingers(original) === null ? 'unreadable' : 'wants-length' }
     const mm = sign * parsed.mm
-    return { ok: true, mm, fingers: null, ...gradeIn(mm, gauge.passMm, gauge.doubtMm) }
+    return { ok: true, mm, fingers: null, ...gapGrade(mm, gauge) }
   }
 
   const fingers = readFingers(original)

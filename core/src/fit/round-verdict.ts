@@ -1,4 +1,5 @@
-import { checksFor, hasOwnChecks, symptoms } from '../gear/index.ts'
+import { checkById, checksFor, hasOwnChecks, symptoms } from '../gear/index.ts'
+import { gapGrade } from './judge-answer.ts'
 import type { Basis, FamilyId, Grade, Observation, SymptomNote, TryOn } from '../model/index.ts'
 
 /** What was seen on the dog in one round. `open` are checks with a state nobody has answered. */
@@ -35,6 +36,13 @@ export function presentSymptoms(notes: readonly SymptomNote[]): SymptomNote[] {
   return [...newest.values()].filter((note) => note.present)
 }
 
+/** An answer whose number along the body is graded otherwise today than when it was given wants another look. */
+function asGradedNow(answer: Observation): Observation {
+  const gauge = checkById(answer.check)?.gauge
+  if (gauge?.kind !== 'gap' || answer.mm === null) return answer
+  return gapGrade(answer.mm, gauge).grade === answer.grade ? answer : { ...answer, grade: 'doubt' }
+}
+
 /**
  * Brings one round to one finding: fails as soon as one check fails or a symptom is there, doubt while one wants
  * another look or is unanswered though others are, holds only when every check in every state was seen to hold. A kind
@@ -45,7 +53,7 @@ export function roundVerdict(family: FamilyId, round: Pick<TryOn, 'observations'
   const word = hasOwnChecks(family) ? null : (newest.get(`${FITTERS_WORD}/${WORD_STATE}`) ?? null)
   const wanted = checksFor(family).flatMap((check) => check.states.map((state) => ({ check: check.id, state })))
   const answers = wanted.map(({ check, state }) => newest.get(`${check}/${state}`))
-  const seen = answers.filter((answer) => answer !== undefined)
+  const seen = answers.filter((answer) => answer !== undefined).map(asGradedNow)
   const present = presentSymptoms(round.symptoms).filter((note) => symptoms[note.symptom]?.harmless !== true)
   const troubles = seen
     .flatMap((answer) => (answer.grade === 'holds' ? [] : [{ check: answer.check, state: answer.state, grade: answer.grade }]))

@@ -1,7 +1,8 @@
 /** Reading and writing documents; no file access. Used by the outside only, by nobody in core. */
 export { sizeTableToCsv, sizeTableFromCsv } from './size-table-csv.ts'
 export { sizeTableToJson, sizeTableFromJson } from './size-table-json.ts'
-export { guessColumns, parseSpan, readPasted, tableFromPasted, type ColumnGuess, type ColumnMeaning, type Pasted, type PastedAbout } from './pasted-table.ts'
+export { guessColumns, readPasted, tableFromPasted, type ColumnGuess, type ColumnMeaning, type Pasted, type PastedAbout } from './pasted-table.ts'
+export { parseSpan } from './span.ts'
 export { guardCell, readCsv, unguardCell, writeCsv, type ReadCsv } from './csv.ts'
 export { BodySheet, bodySheetFromCsv, bodySheetFromJson, bodySheetSchema, bodySheetToCsv, bodySheetToJson } from './body-sheet.ts'
 export { KENNEL_ROWS, KennelDog, KennelImport, kennelListToCsv, kennelTemplate, readKennelList, type CellProblem, type KennelList } from './kennel-list.ts'

@@ -1,8 +1,9 @@
 import { measures } from '../measures/index.ts'
 import { SizeTable, type Band } from '../model/schemas.ts'
-import { parseLength, type LengthUnit } from '../units/index.ts'
+import type { LengthUnit } from '../units/index.ts'
 import { readCsv } from './csv.ts'
 import type { DocumentProblem, ReadDocument } from './read-document.ts'
+import { parseSpan } from './span.ts'
 
 /** Cells as they stood in a spreadsheet: the first row names the columns. */
 export interface Pasted {
@@ -92,30 +93,6 @@ export interface PastedAbout {
   /** A single number reaches this far down and up, mm; `null`: a single number is refused. */
   giveMm: number | null
   table: Pick<SizeTable, 'id' | 'version' | 'name' | 'maker' | 'family' | 'way' | 'between'> & Partial<Pick<SizeTable, 'school' | 'lead' | 'rules' | 'price'>>
-}
-
-const SPAN = /^(.+?[\d"'⅛¼⅜½⅝¾⅞mn])\s*(?:–|—|to|bis|\.\.|(?<=[\d"'a-z])\s*-\s*(?=\d))\s*(.+)$/i
-const UNIT = /(?:mm|cm|in|inch|inches|"|″)\s*$/i
-
-/** `45-52`, `18 1/2 to 20 in`, `45 – 52 cm`: two lengths of one cell; a unit behind the second counts for both. */
-export function parseSpan(cell: string, unit: LengthUnit | null): { ok: true; band: Band | null; mm: number } | { ok: false; says: string } {
-  const one = (text: string, own: string | undefined): number | 'unit' | null => {
-    const withUnit = UNIT.test(text) || !own ? text : `${text} ${own}`
-    if (!UNIT.test(withUnit) && unit === null) return 'unit'
-    const read = parseLength(withUnit, unit ?? 'mm')
-    return read.ok ? read.mm : null
-  }
-  // `18-3/4` is one length as fitters write it, not a span.
-  const span = parseLength(cell, unit ?? 'mm').ok ? null : SPAN.exec(cell)
-  const parts = span?.[1] && span[2] ? [span[1].trim(), span[2].trim()] : [cell]
-  const own = UNIT.exec(parts.at(-1) ?? '')?.[0].trim()
-  const values = parts.map((part) => one(part, own))
-  if (values.includes('unit')) return { ok: false, says: 'has no unit' }
-  const [from, to] = values as (number | null)[]
-  if (from == null || (parts.length === 2 && to == null)) return { ok: false, says: 'is no length' }
-  if (to === undefined || to === null) return { ok: true, band: null, mm: from }
-  if (from > to) return { ok: false, says: 'runs from the larger to the smaller' }
-  return { ok: true, band: [from, to], mm: from }
 }
 
 /**

@@ -1,7 +1,7 @@
 import { differenceInCalendarDays, parseISO } from 'date-fns'
-import { ageInMonths, GROWN_MONTHS } from '../reference/index.ts'
+import { ageInMonths, grownMonths } from '../reference/index.ts'
 import { families } from '../gear/index.ts'
-import type { Activity, DogNote, FamilyId, School } from '../model/index.ts'
+import type { Activity, Dog, DogNote, FamilyId, School } from '../model/index.ts'
 
 /** What is remembered of one dog, enough to say whether its tapes still hold. */
 export interface MeasuredRecord {
@@ -9,6 +9,10 @@ export interface MeasuredRecord {
   /** Age in months on `ageSaidOn` where no birth date is known. */
   ageMonths: number | null
   ageSaidOn: string | null
+  /** What it may grow to. */
+  breed?: string
+  crossWith?: string
+  sex?: Dog['sex']
   /** Day of the newest reading that counts; `null` when the dog was never measured. */
   measuredOn: string | null
   /** Weight at the newest measuring and the newest weight known, kg. */
@@ -104,7 +108,7 @@ export function measureAgain(record: MeasuredRecord, on: string): AgainReason[] 
   const reasons: AgainReason[] = []
   const days = differenceInCalendarDays(parseISO(on), parseISO(measuredOn))
   const months = record.born || record.ageSaidOn ? ageInMonths(record, on) : null
-  if (months !== null && months < GROWN_MONTHS) {
+  if (months !== null && months < grownMonths({ ...record, weightKg: record.weightNowKg })) {
     const every = months < PUPPY_MONTHS ? PUPPY_DAYS : YOUNG_DAYS
     if (days >= every) reasons.push({ code: 'growing', urgency: months < PUPPY_MONTHS ? 'now' : 'soon', since: measuredOn, facts: { days, months } })
   }

@@ -41,13 +41,15 @@ function joined(parts: readonly Agreed[]): Agreed {
     mm: largest?.mm ?? null,
     n: known.reduce((sum, part) => sum + part.n, 0),
     spreadMm: Math.max(0, ...known.map((part) => part.spreadMm)),
+    aside: known.flatMap((part) => part.aside),
     sigmaMm: largest?.sigmaMm ?? null,
     state: values.length === 0 ? 'none' : worst(known.map((part) => part.state)),
   }
 }
 
 /**
- * Sides of a dog read left and right: each side is agreed on its own, the value is their mean, and the difference is
+ * Sides of a dog read left and right: each side is agreed on its own, the value is their mean (the
+ * shorter where on doubt the shorter counts, M12 and M13), and the difference is
  * left to the cross-check. Readings without a side go with both.
  */
 function ofSides(measure: string, list: readonly Reading[], rules: AgreeRules): Agreed {
@@ -57,9 +59,10 @@ function ofSides(measure: string, list: readonly Reading[], rules: AgreeRules): 
   const unnamed = list.some((reading) => reading.place === null && !reading.struck)
   if (a.mm === null || b.mm === null || unnamed) return agree(measure, list, rules)
   return {
-    mm: (a.mm + b.mm) / 2,
+    mm: measures[measure]?.rule === 'shortest' ? Math.min(a.mm, b.mm) : (a.mm + b.mm) / 2,
     n: a.n + b.n,
     spreadMm: Math.max(a.spreadMm, b.spreadMm),
+    aside: [...a.aside, ...b.aside],
     sigmaMm: Math.hypot(a.sigmaMm ?? 0, b.sigmaMm ?? 0) / 2,
     // Two sides read once each are two readings of the measure.
     state: worst([a.state, b.state]) === 'once' && a.n === 1 && b.n === 1 ? agree(measure, list, rules).state : worst([a.state, b.state]),

@@ -3,7 +3,7 @@ export { measures, measureIds, paws, stationOrder, tapeKey, type Measure, type S
 export { type HowTo } from './how-to.ts'
 export { type Alternate } from './alternates.ts'
 export { landmarks, type Landmark, type LandmarkId } from './landmarks.ts'
-export { agree, countingRule, readingsWanted, toleranceMm, USUAL_RULES, type Agreed, type AgreeRules, type AgreeState } from './agree.ts'
+export { agree, countingRule, readingsWanted, standsAside, toleranceMm, USUAL_RULES, type Agreed, type AgreeRules, type AgreeState } from './agree.ts'
 export { bodyOf, readingsByTape, readingsOf, type AgreedBody } from './body-of.ts'
 export { visitsOf, type Visit } from './visits.ts'
 export { ownErrorFactor, withOwnError } from './own-error.ts'

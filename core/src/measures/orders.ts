@@ -1,4 +1,5 @@
 import type { Finding, LikelyCause, PlausibleRule } from './finding.ts'
+import { technicalErrorMm } from './technical-error.ts'
 
 type Value = (id: string) => number | undefined
 
@@ -6,7 +7,7 @@ interface Order {
   rule: PlausibleRule
   shorter: string
   longer: string
-  /** Equal is allowed. */
+  /** Equal is allowed, so a difference within the readings’ own error is too; without it equal is asked about. */
   orEqual?: true
   ask: LikelyCause[]
 }
@@ -32,11 +33,15 @@ const orders: readonly Order[] = [
   { rule: 'paw-order', shorter: 'M34', longer: 'M32', orEqual: true, ask: ['front-and-rear-swapped', 'paw-lifted', 'dog-is-so'] },
 ]
 
-/** Pairs in the wrong order. Equal values are left to the question about copied numbers. */
+/** What two readings may differ by and still be the same length. */
+const ownError = (shorter: string, a: number, longer: string, b: number): number => Math.hypot(technicalErrorMm(shorter, a), technicalErrorMm(longer, b))
+
+/** Pairs in the wrong order: those that may be equal once they lie further apart than the readings’ own error. */
 export function brokenOrders(value: Value): Finding[] {
-  return orders.flatMap(({ rule, shorter, longer, ask }) => {
+  return orders.flatMap(({ rule, shorter, longer, orEqual, ask }) => {
     const [a, b] = [value(shorter), value(longer)]
-    if (a === undefined || b === undefined || a <= b) return []
+    if (a === undefined || b === undefined) return []
+    if (orEqual ? a - b <= ownError(shorter, a, longer, b) : a < b) return []
     return [{ rule, measures: [shorter, longer], byMm: a - b, because: { code: rule, limit: b, found: a }, ask }]
   })
 }

@@ -201,14 +201,16 @@ export function plausible(body: Body, { readings = [], about = null, rules = USU
     // One question to a number: what a sharper rule asked is not asked again.
     ...oddNumbers(value, readings, about).filter((finding) => !asked.has(finding.measures[0])),
     ...oddWeights(value, about),
-    ...sameValue(
-      value,
-      Object.keys(body)
-        .filter((id) => !id.includes('/'))
-        .sort(),
-    ),
   ]
-  return found.sort((a, b) => b.byMm - a.byMm)
+  const same = sameValue(
+    value,
+    Object.keys(body)
+      .filter((id) => !id.includes('/'))
+      .sort(),
+  )
+  // Two that may not be equal are asked about once, by the rule that says so.
+  const pairs = new Set(found.map((finding) => [...finding.measures].sort().join()))
+  return [...found, ...same.filter((finding) => !pairs.has([...finding.measures].sort().join()))].sort((a, b) => b.byMm - a.byMm)
 }
 
 /** The code under which a finding kept as the dog's own is remembered: with its values, so that a new reading asks anew. */

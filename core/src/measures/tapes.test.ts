@@ -117,7 +117,7 @@ describe('bodyOf', () => {
       reading('M32', 64, at('front-right')),
       reading('M34', 55, at('rear-left')),
     ])
-    expect(body['M32/front-left']).toMatchObject({ mm: 61, n: 2, state: 'agrees' })
+    expect(body['M32/front-left']).toMatchObject({ mm: 60.5, n: 2, state: 'agrees' })
     expect(body['M32/front-right']).toMatchObject({ mm: 64, state: 'once' })
     expect(body.M32).toMatchObject({ mm: 64, n: 3, state: 'once' })
     expect(body.M34?.mm).toBe(55)

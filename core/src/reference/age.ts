@@ -1,5 +1,7 @@
 import { differenceInMonths, isValid, parseISO } from 'date-fns'
 import type { Dog } from '../model/index.ts'
+import type { Breed, BreedRange } from './breeds.ts'
+import { findBreed } from './find-breed.ts'
 
 /**
  * Age in whole months on a day, from the birth date or from an age once said; `null` when neither is known.
@@ -17,11 +19,57 @@ export function ageInMonths(dog: Pick<Dog, 'born' | 'ageMonths' | 'ageSaidOn'>, 
   return dog.ageMonths + Math.max(0, since)
 }
 
-/** Months until a dog counts as grown. Source: handbook 4.8, from memory, unverified. */
+/** Months until a dog of no known breed counts as grown, and one of giant weight. Source: handbook 4.8, from memory, unverified. */
 export const GROWN_MONTHS = 18
+const GIANT_KG = 45
+
+/** Grown weight from which a class begins, kg, and the months in which it is grown: upper ends of facts 7, from memory, unverified. */
+const CLASSES: readonly (readonly [fromKg: number, months: number])[] = [
+  [GIANT_KG, 24],
+  [25, 15],
+  [10, 12],
+  [0, 10],
+]
+/** Grown weight of a breed whose standard states none, by its build and height. Ours, unverified. */
+const HEIGHT_KG: readonly (readonly [fromCm: number, kg: number])[] = [
+  [72, 50],
+  [55, 30],
+  [33, 15],
+  [0, 7],
+]
+
+const middle = ([from, to]: BreedRange): number => ((from ?? to ?? 0) + (to ?? from ?? 0)) / 2
+const mean = (ranges: readonly (BreedRange | undefined)[]): number | null => {
+  const known = ranges.flatMap((range) => (range ? [middle(range)] : []))
+  return known.length === 0 ? null : known.reduce((sum, value) => sum + value, 0) / known.length
+}
+
+function grownKg({ build, maleKg, femaleKg, maleCm, femaleCm }: Breed, sex: Dog['sex'] | undefined): number {
+  const own = <T>(male: T, female: T): T[] => (sex === 'male' ? [male ?? female] : sex === 'female' ? [female ?? male] : [male, female])
+  const kg = mean(own(maleKg, femaleKg))
+  if (kg !== null) return kg
+  if (build === 'giant') return GIANT_KG
+  if (build === 'toy') return 4
+  const cm = mean(own(maleCm, femaleCm)) ?? 55
+  return HEIGHT_KG.find(([from]) => cm >= from)?.[1] ?? 15
+}
+
+type Grows = Pick<Dog, 'born' | 'ageMonths' | 'ageSaidOn'> & Partial<Pick<Dog, 'breed' | 'crossWith' | 'weightKg' | 'sex'>>
+
+/**
+ * Months until this dog counts as grown, by the class of its grown weight: its breed's, of a cross the heavier. A weight
+ * now may make the class larger, never smaller, since the dog may still grow; of no known breed as handbook 4.8 says.
+ */
+export function grownMonths({ breed, crossWith, weightKg, sex }: Partial<Pick<Dog, 'breed' | 'crossWith' | 'weightKg' | 'sex'>>): number {
+  const known = [breed, crossWith].flatMap((name) => (name ? (findBreed(name) ?? []) : []))
+  const now = weightKg ?? 0
+  if (known.length === 0) return now >= GIANT_KG ? 24 : GROWN_MONTHS
+  const kg = Math.max(now, ...known.map((each) => grownKg(each, sex)))
+  return CLASSES.find(([from]) => kg >= from)?.[1] ?? GROWN_MONTHS
+}
 
 /** Whether a dog still grows on a day; a dog of unknown age is taken as grown. */
-export function stillGrows(dog: Pick<Dog, 'born' | 'ageMonths' | 'ageSaidOn'> | null, on: string): boolean {
+export function stillGrows(dog: Grows | null, on: string): boolean {
   const months = dog ? ageInMonths(dog, on) : null
-  return months !== null && months < GROWN_MONTHS
+  return dog !== null && months !== null && months < grownMonths(dog)
 }

@@ -21,8 +21,10 @@ export interface Breed {
   /** Number of the breed standard. */
   fci: number
   build: Build
-  /** Short muzzles count: the careful reading for heat and load. */
+  /** Flat-faced, as heat and load are careful of. */
   flatFace: boolean
+  /** A shortened muzzle that is not counted flat: the careful reading is for the box in the air. */
+  shortMuzzle?: true
   coat: CoatClass
   maleCm?: BreedRange
   femaleCm?: BreedRange
@@ -71,12 +73,12 @@ export const breeds: readonly Breed[] = [
   { name: 'Rottweiler', fci: 147, build: 'molosser', flatFace: false, coat: 'short-double', maleCm: [61, 68], femaleCm: [56, 63], maleKg: [50, 50], femaleKg: [42, 42], lengthToHeight: 1.15 },
   { name: 'Great Dane', fci: 235, build: 'giant', flatFace: false, coat: 'smooth', maleCm: [80, null], femaleCm: [72, null], lengthToHeight: 1.05 },
   { name: 'Bullmastiff', fci: 157, build: 'molosser', flatFace: true, coat: 'smooth', maleCm: [63.5, 68.5], femaleCm: [61, 66], maleKg: [50, 59], femaleKg: [41, 50] },
-  { name: 'Mastiff', fci: 264, build: 'giant', flatFace: true, coat: 'smooth', maleCm: [76, null], femaleCm: [70, null] },
+  { name: 'Mastiff', fci: 264, build: 'giant', flatFace: false, shortMuzzle: true, coat: 'smooth', maleCm: [76, null], femaleCm: [70, null] },
   { name: 'Neapolitan Mastiff', fci: 197, build: 'giant', flatFace: true, coat: 'smooth', maleCm: [65, 75], femaleCm: [60, 68], maleKg: [60, 70], femaleKg: [50, 60], lengthToHeight: 1.1 },
   { name: 'Dogue de Bordeaux', fci: 116, build: 'molosser', flatFace: true, coat: 'smooth', maleCm: [60, 68], femaleCm: [58, 66], maleKg: [50, null], femaleKg: [45, null], lengthToHeight: 1.1 },
-  { name: 'Cane Corso', fci: 343, build: 'molosser', flatFace: true, coat: 'smooth', maleCm: [64, 68], femaleCm: [60, 64], maleKg: [45, 50], femaleKg: [40, 45], lengthToHeight: 1.1 },
+  { name: 'Cane Corso', fci: 343, build: 'molosser', flatFace: false, shortMuzzle: true, coat: 'smooth', maleCm: [64, 68], femaleCm: [60, 64], maleKg: [45, 50], femaleKg: [40, 45], lengthToHeight: 1.1 },
   { name: 'Bulldog', fci: 149, build: 'molosser', flatFace: true, coat: 'smooth', maleKg: [25, 25], femaleKg: [23, 23] },
-  { name: 'Shar Pei', fci: 309, build: 'molosser', flatFace: true, coat: 'smooth', maleCm: [44, 51], femaleCm: [44, 51], lengthToHeight: 1 },
+  { name: 'Shar Pei', fci: 309, build: 'molosser', flatFace: false, shortMuzzle: true, coat: 'smooth', maleCm: [44, 51], femaleCm: [44, 51], lengthToHeight: 1 },
   { name: 'Dogo Argentino', fci: 292, build: 'molosser', flatFace: false, coat: 'smooth', maleCm: [60, 68], femaleCm: [60, 65], maleKg: [40, 45], femaleKg: [40, 43], lengthToHeight: 1.1 },
   { name: 'Broholmer', fci: 315, build: 'giant', flatFace: false, coat: 'short-double', maleCm: [75, 75], femaleCm: [70, 70], maleKg: [50, 70], femaleKg: [40, 60] },
   { name: 'St. Bernard', fci: 61, build: 'giant', flatFace: false, coat: 'thick-double', maleCm: [70, 90], femaleCm: [65, 80], lengthToHeight: 1.111 },
@@ -147,7 +149,7 @@ export const breeds: readonly Breed[] = [
   { name: 'American Akita', fci: 344, build: 'nordic', flatFace: false, coat: 'thick-double', maleCm: [66, 71], femaleCm: [61, 66], lengthToHeight: 1.167 },
   { name: 'Shiba', fci: 257, build: 'nordic', flatFace: false, coat: 'thick-double', maleCm: [38, 41], femaleCm: [35, 38], lengthToHeight: 1.1 },
   { name: 'Eurasier', fci: 291, build: 'nordic', flatFace: false, coat: 'thick-double', maleCm: [52, 60], femaleCm: [48, 56], maleKg: [23, 32], femaleKg: [18, 26] },
-  { name: 'Chow Chow', fci: 205, build: 'nordic', flatFace: true, coat: 'thick-double', maleCm: [48, 56], femaleCm: [46, 51], lengthToHeight: 1 },
+  { name: 'Chow Chow', fci: 205, build: 'nordic', flatFace: false, shortMuzzle: true, coat: 'thick-double', maleCm: [48, 56], femaleCm: [46, 51], lengthToHeight: 1 },
   { name: 'German Spitz: Wolfspitz/Keeshond', fci: 97, build: 'nordic', flatFace: false, coat: 'thick-double', maleCm: [43, 55], femaleCm: [43, 55], lengthToHeight: 1 },
   { name: 'German Spitz: Kleinspitz', fci: 97, build: 'toy', flatFace: false, coat: 'thick-double', maleCm: [23, 30], femaleCm: [23, 30], lengthToHeight: 1 },
   { name: 'German Spitz: Zwergspitz/Pomeranian', fci: 97, build: 'toy', flatFace: false, coat: 'thick-double', maleCm: [18, 24], femaleCm: [18, 24], lengthToHeight: 1 },
@@ -210,7 +212,7 @@ export const breeds: readonly Breed[] = [
   { name: 'Havanese', fci: 250, build: 'toy', flatFace: false, coat: 'long', maleCm: [23, 27], femaleCm: [23, 27] },
   { name: 'Coton de Tulear', fci: 283, build: 'toy', flatFace: false, coat: 'long', maleCm: [26, 28], femaleCm: [23, 25], maleKg: [4, 6], femaleKg: [3.5, 5], lengthToHeight: 1.5 },
   { name: 'Löwchen', fci: 233, build: 'toy', flatFace: false, coat: 'long', maleCm: [26, 32], femaleCm: [26, 32], maleKg: [6, 6], femaleKg: [6, 6], lengthToHeight: 1 },
-  { name: 'Chihuahua', fci: 218, build: 'toy', flatFace: true, coat: 'smooth', maleKg: [1.5, 3], femaleKg: [1.5, 3] },
+  { name: 'Chihuahua', fci: 218, build: 'toy', flatFace: false, shortMuzzle: true, coat: 'smooth', maleKg: [1.5, 3], femaleKg: [1.5, 3] },
   { name: 'Cavalier King Charles Spaniel', fci: 136, build: 'toy', flatFace: true, coat: 'long', maleKg: [5.4, 8], femaleKg: [5.4, 8] },
   { name: 'King Charles Spaniel', fci: 128, build: 'toy', flatFace: true, coat: 'long', maleKg: [3.6, 6.3], femaleKg: [3.6, 6.3] },
   { name: 'Continental Toy Spaniel (Papillon)', fci: 77, build: 'toy', flatFace: false, coat: 'long', maleCm: [null, 28], femaleCm: [null, 28], maleKg: [1.5, 4.5], femaleKg: [1.5, 4.5] },
@@ -219,7 +221,7 @@ export const breeds: readonly Breed[] = [
   { name: 'French Bulldog', fci: 101, build: 'molosser', flatFace: true, coat: 'smooth', maleCm: [27, 35], femaleCm: [24, 32], maleKg: [9, 14], femaleKg: [8, 13] },
   { name: 'Boston Terrier', fci: 140, build: 'terrier', flatFace: true, coat: 'smooth', maleKg: [null, 11.35], femaleKg: [null, 11.35], lengthToHeight: 1 },
   { name: 'Shih Tzu', fci: 208, build: 'toy', flatFace: true, coat: 'long', maleCm: [null, 27], femaleCm: [null, 27], maleKg: [4.5, 8], femaleKg: [4.5, 8] },
-  { name: 'Lhasa Apso', fci: 227, build: 'toy', flatFace: true, coat: 'long', maleCm: [25.4, 25.4] },
+  { name: 'Lhasa Apso', fci: 227, build: 'toy', flatFace: false, shortMuzzle: true, coat: 'long', maleCm: [25.4, 25.4] },
   { name: 'Tibetan Terrier', fci: 209, build: 'terrier', flatFace: false, coat: 'long', maleCm: [36, 41], lengthToHeight: 1 },
   { name: 'Tibetan Spaniel', fci: 231, build: 'toy', flatFace: true, coat: 'long', maleCm: [25.4, 25.4], femaleCm: [25.4, 25.4], maleKg: [4.1, 6.8], femaleKg: [4.1, 6.8] },
   { name: 'Japanese Chin', fci: 206, build: 'toy', flatFace: true, coat: 'long', maleCm: [25, 25], lengthToHeight: 1 },

@@ -1,4 +1,4 @@
 /** Published tables with their sources. */
 export { breeds, type Breed, type BreedRange, type Build } from './breeds.ts'
-export { ageInMonths, GROWN_MONTHS, stillGrows } from './age.ts'
+export { ageInMonths, GROWN_MONTHS, grownMonths, stillGrows } from './age.ts'
 export { findBreed, suggestBreeds } from './find-breed.ts'

@@ -23,7 +23,9 @@ export function adviseSizes(table: Pick<SizeTable, 'way'>, ranked: readonly Rank
   if (first.grade === 'fails') return { kind: 'nothing', labels: [] }
   if (table.way === 'made') return { kind: 'measured', labels: [first.label] }
   const byRule = first.because.code === 'between-down' || first.because.code === 'between-up'
-  if (byRule && first.because.other !== undefined) return { kind: 'both', labels: [first.label, first.because.other] }
+  // Between two sizes both are tried, unless another measure rules the second one out.
+  const other = byRule ? ranked.find(({ label }) => label === first.because.other) : undefined
+  if (other) return other.grade === 'fails' ? { kind: 'one', labels: [first.label] } : { kind: 'both', labels: [first.label, other.label] }
   const near = first.grade === 'doubt' && second?.grade === 'doubt' && (second.chance ?? 0) >= NEAR * (first.chance ?? 0)
   if (near) return { kind: 'both', labels: [first.label, second.label] }
   return { kind: 'one', labels: [first.label] }

@@ -1,6 +1,6 @@
 import { endangeredBy, type Danger } from '../gear/index.ts'
 import type { Because, FamilyId, Grade, ShopFields, SizeTable } from '../model/index.ts'
-import { betweenRule, decidingOrder } from './between.ts'
+import { betweenRule, decidingOrder, type BetweenRule } from './between.ts'
 import { chanceWithin } from './chance.ts'
 import { BAD_FIRST, GOOD_FIRST, worstGrade } from './grades.ts'
 import { conflictIn, tailToleranceHolds } from './conflicts.ts'
@@ -131,10 +131,51 @@ function neighbours(measure: string, sizes: readonly RankedSize[], inOrder: read
   return inNone && below >= 0 && above >= 0 ? pair(below, above) : null
 }
 
-/** Is `one` out on some other measure than `measure` while `two` is not? Then no rule about `measure` saves it. */
-function ruledOut(one: RankedSize, two: RankedSize, measure: string): boolean {
-  const others = (size: RankedSize): Grade => worstGrade(size.perMeasure.filter((fit) => fit.measure !== measure).map((fit) => fit.grade))
-  return others(one) === 'fails' && others(two) !== 'fails'
+/** Does the value lie in the gap between the two, on neither? */
+function inGap(measure: string, [small, large]: readonly [RankedSize, RankedSize]): boolean {
+  const [below, above] = [fitOf(small, measure), fitOf(large, measure)]
+  return below?.mm != null && above?.mm != null && !below.guess && below.mm > below.toMm && above.mm < above.fromMm
+}
+
+/**
+ * What lies in the gap between two sizes fails neither of them: the between-sizes rule speaks of it (handbook 6.2), and
+ * both may be tried. On every measure that lies between the same two.
+ */
+function excuseGaps(ids: readonly string[], pair: readonly [RankedSize, RankedSize]): void {
+  const excused = ids.filter((id) => inGap(id, pair))
+  if (excused.length === 0) return
+  for (const size of pair) {
+    size.perMeasure = size.perMeasure.map((fit) => (excused.includes(fit.measure) && fit.grade === 'fails' ? { ...fit, grade: 'doubt' } : fit))
+    size.grade = worstGrade(size.perMeasure.map((fit) => fit.grade))
+    size.because = becauseOf(size.perMeasure, size.grade)
+  }
+}
+
+/** Two sizes the dog lies between by the first measure in the deciding order that says so. */
+interface Between {
+  measure: string
+  favoured: RankedSize
+  other: RankedSize
+  code: 'between-down' | 'between-up'
+}
+
+/** Which two sizes the dog lies between, and which of them the rule names; `null` where it is well inside one. */
+function betweenOf({ ids, bySize }: TableOrder, rule: BetweenRule['rule'], sizes: readonly RankedSize[]): Between | null {
+  for (const measure of ids) {
+    const inOrder = bySize[measure]
+    const pair = inOrder && neighbours(measure, sizes, inOrder)
+    if (!pair) continue
+    const gap = inGap(measure, pair)
+    const [small, large] = pair.map((size) => fitOf(size, measure)) as [MeasureFit, MeasureFit]
+    // Room both ways: the size in which the value lies nearer; without a gap the likelier one stands first anyhow.
+    if (rule === 'room' && !gap) continue
+    const down = rule === 'down' || (rule === 'room' && Math.abs(small.byMm ?? 0) <= Math.abs(large.byMm ?? 0))
+    // Well inside one size is not between two; inside both at once, the smaller one still pulls where the rule goes down.
+    const [inSmall, inLarge] = [small.grade === 'holds', large.grade === 'holds']
+    if (down ? inSmall && !inLarge : inSmall || inLarge) continue
+    return { measure, favoured: down ? pair[0] : pair[1], other: down ? pair[1] : pair[0], code: down ? 'between-down' : 'between-up' }
+  }
+  return null
 }
 
 /**
@@ -143,15 +184,16 @@ function ruledOut(one: RankedSize, two: RankedSize, measure: string): boolean {
  * Per measure: holds when the whole spread (plus and minus 2 sigma) lies in the band, doubt when spread and band
  * overlap, fails when they don't, none without a reading. A size takes its worst measure. Order is by grade, then
  * chance; where a value lies in a gap, or its spread touches two sizes and lies well inside neither, the between-sizes
- * rule (the maker's, else the family's) orders those two, unless another measure rules the favoured one out: then it is rejected "whatever the
- * neck says" (handbook 6.3).
+ * rule (the maker's, else the family's) orders those two and a gap fails neither, unless another measure rules the
+ * favoured one out: then it is rejected "whatever the neck says" (handbook 6.3).
  *
  * @param table sizes with bands in mm
  * @param body agreed values, mm
  * @param views sides the shop takes
  */
 export function rankSizes(table: Sized, body: SizedBody, views: ShopFields['views'] = {}): RankedSize[] {
-  const { ids, bySize, ends, dangers } = orderOf(table)
+  const order = orderOf(table)
+  const { ids, ends, dangers } = order
   const ready = ids.map((measure, i): Ready => {
     const known = body[measure]
     const mm = known?.mm != null && Number.isFinite(known.mm) ? known.mm : null
@@ -176,32 +218,21 @@ export function rankSizes(table: Sized, body: SizedBody, views: ShopFields['view
     const because: Because = past ? { code: 'past-tail', measure: past.measure, mm: past.byMm ?? 0 } : becauseOf(perMeasure, grade)
     return { label: size.label, grade, basis: 'predicted', perMeasure, chance, because, conflict: null }
   })
+  const between = betweenOf(order, betweenRule(table, views).rule, sizes)
+  if (between) excuseGaps(ids, between.code === 'between-down' ? [between.favoured, between.other] : [between.other, between.favoured])
   for (const size of sizes) size.conflict = conflictIn(table.family, size, sizes, body)
   // Where nothing fits, the size that fails later in the trade's order goes first.
   const ranked = [...sizes].sort(
     (a, b) => GOOD_FIRST[a.grade] - GOOD_FIRST[b.grade] || firstBad(b) - firstBad(a) || (b.chance ?? 0) - (a.chance ?? 0) || missOf(a) - missOf(b),
   )
-
-  const { rule } = betweenRule(table, views)
-  if (rule === 'room') return ranked
-  for (const measure of decidingOrder(table.family)) {
-    const inOrder = bySize[measure]
-    if (!inOrder) continue
-    const pair = neighbours(measure, sizes, inOrder)
-    if (!pair) continue
-    const [favoured, other] = rule === 'down' ? pair : [pair[1], pair[0]]
-    // Well inside one size is not between two; inside both at once, the smaller one still pulls where the rule goes down.
-    const [small, large] = pair.map((size) => fitOf(size, measure)?.grade === 'holds')
-    if (rule === 'up' ? small || large : small && !large) continue
-    if (ruledOut(favoured, other, measure)) continue
-    const [at, before] = [ranked.indexOf(favoured), ranked.indexOf(other)]
-    if (at > before) {
-      ranked.splice(at, 1)
-      ranked.splice(before, 0, favoured)
-    }
-    // What rules the size out says more than what it lies between.
-    if (favoured.grade !== 'fails') favoured.because = { code: rule === 'down' ? 'between-down' : 'between-up', measure, other: other.label }
-    return ranked
+  // What rules the favoured size out says more than what it lies between; one that fails never goes before one that may do.
+  if (!between || between.favoured.grade === 'fails') return ranked
+  const { favoured, other, measure, code } = between
+  const [at, before] = [ranked.indexOf(favoured), ranked.indexOf(other)]
+  if (at > before) {
+    ranked.splice(at, 1)
+    ranked.splice(before, 0, favoured)
   }
+  favoured.because = { code, measure, other: other.label }
   return ranked
 }

@@ -45,10 +45,10 @@ describe('who changes size', () => {
   const before = table([500, 560], [570, 640])
 
   it('says from where to where, and of nobody else', () => {
-    const dogs = [dog('stays', 530), dog('moves', 565), dog('falls out', 630), dog('unread', null)]
+    const dogs = [dog('stays', 530), dog('moves', 571), dog('falls out', 630), dog('unread', null)]
     const after = table([500, 572], [580, 620])
     expect(whoMoves(before, after, dogs).map(({ dog: { name }, from, to }) => [name, from, to])).toEqual([
-      ['moves', null, '1'],
+      ['moves', '2', '1'],
       ['falls out', '2', null],
     ])
     const wider = table([500, 540], [550, 640])

@@ -8,6 +8,9 @@ interface DogRow {
   born: string | null
   age_months: number | null
   age_said_on: string | null
+  breed: string
+  cross_with: string
+  sex: 'male' | 'female' | null
   weight_kg: number | null
   measured_at: string
   measured_on: string
@@ -99,6 +102,9 @@ function recordOf(dog: DogRow, all: Remembered, makerOf: (id: string, version: n
     born: dog.born,
     ageMonths: dog.age_months,
     ageSaidOn: dog.age_said_on,
+    breed: dog.breed,
+    crossWith: dog.cross_with,
+    sex: dog.sex,
     measuredOn,
     weightThenKg: before.at(-1)?.mm ?? null,
     weightNowKg: weights.at(-1)?.taken_at === before.at(-1)?.taken_at ? (dog.weight_kg ?? before.at(-1)?.mm ?? null) : (weights.at(-1)?.mm ?? null),

@@ -30,7 +30,8 @@ export interface Entry {
 }
 
 /** The tool a measure is usually taken with. */
-function usualMethod(measure: string): NewReading['method'] {
+function usualMethod(measure: string, alone: boolean): NewReading['method'] {
+  if (alone && measure === 'M01') return 'loop'
   if (measure === 'M00') return 'scale'
   if (['M32', 'M33', 'M34', 'M35'].includes(measure)) return 'tracing'
   return ['M37', 'M38', 'M39', 'M40', 'M41', 'M43', 'M44', 'M45', 'M46', 'M48', 'M49'].includes(measure) ? 'square' : 'tape'
@@ -39,8 +40,10 @@ function usualMethod(measure: string): NewReading['method'] {
 /**
  * The number being entered for one tape. What is typed is kept per tape while the ticket is open; a pin the server
  * refused comes back into the field, and pinning it again sends the same reading, not a second one.
+ *
+ * @param alone nobody holds the dog: the neck is read by a loop (handbook 4.5)
  */
-export function useEntry(row: TapeRow | undefined, onFailed: (key: string) => void): Entry {
+export function useEntry(row: TapeRow | undefined, onFailed: (key: string) => void, alone = false): Entry {
   const { unit, fitter, helper } = useAppSelector((state) => state.settings)
   const acts = useActs()
   const [bench] = useBench()
@@ -53,7 +56,9 @@ export function useEntry(row: TapeRow | undefined, onFailed: (key: string) => vo
   const measure = row?.tape.measure ?? ''
   const about = measures[measure]
   const doubling = about?.doubling ?? false
-  const oneSide = doubling && (sides[key] ?? true)
+  const method = bench.method ?? usualMethod(measure, alone)
+  // A loop read at its crossing is the whole ring (handbook 4.5).
+  const oneSide = doubling && (sides[key] ?? method !== 'loop')
   const typed = drafts[key] ?? ''
   const parsed = parseEntry(measure, typed, unit)
   const problem = problems[key] ?? null
@@ -62,7 +67,6 @@ export function useEntry(row: TapeRow | undefined, onFailed: (key: string) => vo
     setProblems((all) => ({ ...all, [key]: null }))
   }
 
-  const method = bench.method ?? usualMethod(measure)
   const place = row?.tape.place ?? (about?.sided ? bench.side : null)
   const circumstances = {
     place,

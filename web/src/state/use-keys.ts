@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react'
+import { useEffect, useLayoutEffect, useRef } from 'react'
 import { useAppSelector } from './store'
 
 type KeyMap = Readonly<Record<string, ((event: KeyboardEvent) => void) | undefined>>
@@ -60,7 +60,8 @@ function onKey(event: KeyboardEvent): void {
 export function useKeys(map: KeyMap, everywhere = false): void {
   const letters = useAppSelector((state) => state.settings.letterKeys)
   const now = useRef({ map, letters })
-  useEffect(() => {
+  // Before it is painted: a key answers to what is on the screen.
+  useLayoutEffect(() => {
     now.current = { map, letters }
   })
   useEffect(() => {

@@ -12,7 +12,7 @@ export const h01 = family({
   id: 'H01',
   name: 'Walking Y, short',
   build: 'Neck ring with a Y on the breastbone, sternum strap, girth strap behind the elbows, back ring.',
-  right: 'The shoulder swings free; it bears on the breastbone.',
+  right: 'Leaves the blade uncovered; it bears on the breastbone.',
   wrong: 'For draught: too little padding, the pull point is wrong, sliders creep.',
   kin: ['over-the-head'],
   suits: {

@@ -1,6 +1,6 @@
 import { family } from '../family.ts'
 import { overhead } from '../shared/dressing.ts'
-import { everyHarness } from '../shared/every-harness.ts'
+import { everyPullingHarness } from '../shared/every-harness.ts'
 import { pulling } from '../shared/pulling.ts'
 import { walkingY } from '../shared/walking.ts'
 import { girthSet, graph, neckRing, pad, set, sternum, strap } from '../shared/straps.ts'
@@ -13,7 +13,7 @@ export const h02 = family({
   id: 'H02',
   name: 'Long Y for pulling',
   build: 'Padded Y, straps running back, pull point far behind; for line and elastic.',
-  right: 'Spreads the pull over the upper body; airway and shoulders stay free.',
+  right: 'Spreads the pull over the upper body, off the windpipe; the blade stays uncovered.',
   wrong: 'With neck or length off: it chokes or drags on the hips. Needless for strolls.',
   kin: ['over-the-head'],
   suits: {
@@ -42,7 +42,7 @@ export const h02 = family({
     [{ ...neckRing, ...set }, sternum, strap('side', ['girthLow', 'chestSide', 'sideHalf', 'backHalf'], pad), strap('back', ['withers', 'backHalf']), girthSet],
     'backHalf',
   ),
-  checks: everyHarness,
+  checks: everyPullingHarness,
   symptoms: [],
   pull: 'mid-back',
   line: 'half-back',

@@ -1,5 +1,5 @@
 import { family } from '../family.ts'
-import { everyHarness } from '../shared/every-harness.ts'
+import { everyAssistHarness } from '../shared/every-harness.ts'
 import { walking } from '../shared/walking.ts'
 import { girthSet, graph, neckRing, pad, set, setBothSides, sternum, strap } from '../shared/straps.ts'
 import { conditions, first, works, wrong } from '../suits.ts'
@@ -47,7 +47,7 @@ export const h09 = family({
     'girthTop',
     { rings: ['bellyTop'] },
   ),
-  checks: everyHarness,
+  checks: everyAssistHarness,
   symptoms: [],
   pull: 'withers',
   line: null,

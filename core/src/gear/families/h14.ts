@@ -1,6 +1,6 @@
 import { family } from '../family.ts'
 import { pullingDress } from '../shared/dressing.ts'
-import { everyHarness } from '../shared/every-harness.ts'
+import { everyPullingHarness } from '../shared/every-harness.ts'
 import { stockLength } from '../shared/full-length.ts'
 import { pulling } from '../shared/pulling.ts'
 import { graph, pad, pullNeck, strap } from '../shared/straps.ts'
@@ -38,7 +38,7 @@ export const h14 = family({
     [pullNeck, strap('side', ['lump', 'betweenLegs', 'chestSide', 'sideHalf', 'backHalf'], pad), strap('back', ['aheadOfWithers', 'crossFore', 'backHalf'])],
     'backHalf',
   ),
-  checks: everyHarness,
+  checks: everyPullingHarness,
   symptoms: [],
   pull: 'mid-back',
   line: 'half-back',

@@ -1,6 +1,6 @@
 import { family } from '../family.ts'
 import { pullingDress } from '../shared/dressing.ts'
-import { everyHarness } from '../shared/every-harness.ts'
+import { everyPullingHarness } from '../shared/every-harness.ts'
 import { stockLength } from '../shared/full-length.ts'
 import { pulling } from '../shared/pulling.ts'
 import { graph, pad, pullNeck, strap } from '../shared/straps.ts'
@@ -43,7 +43,7 @@ export const h15 = family({
     'backHalf',
     { rings: ['crossRearSide'] },
   ),
-  checks: everyHarness,
+  checks: everyPullingHarness,
   symptoms: [],
   pull: 'mid-back',
   line: 'half-back',

@@ -1,6 +1,6 @@
 import { family } from '../family.ts'
 import { pullingDress } from '../shared/dressing.ts'
-import { everyHarness } from '../shared/every-harness.ts'
+import { everyPullingHarness } from '../shared/every-harness.ts'
 import { fullLength } from '../shared/full-length.ts'
 import { pulling } from '../shared/pulling.ts'
 import { graph, pad, pullNeck, strap } from '../shared/straps.ts'
@@ -39,7 +39,7 @@ export const h20 = family({
     ],
     'behindThigh',
   ),
-  checks: everyHarness,
+  checks: everyPullingHarness,
   symptoms: [],
   pull: 'below-tail',
   line: 'wheel',

@@ -1,6 +1,6 @@
 import { family } from '../family.ts'
 import { pullingDress } from '../shared/dressing.ts'
-import { everyHarness } from '../shared/every-harness.ts'
+import { everyPullingHarness } from '../shared/every-harness.ts'
 import { pulling } from '../shared/pulling.ts'
 import { girthSet, graph, pad, pullNeck, sternum, strap } from '../shared/straps.ts'
 import { conditions, first, works, wrong } from '../suits.ts'
@@ -40,7 +40,7 @@ export const h21 = family({
     [pullNeck, sternum, girthSet, strap('side', ['lump', 'armLevel', 'nearGirthTop'], pad), strap('back', ['aheadOfWithers', 'nearGirthTop'])],
     'nearGirthTop',
   ),
-  checks: everyHarness,
+  checks: everyPullingHarness,
   symptoms: [],
   pull: 'withers',
   line: 'half-back',

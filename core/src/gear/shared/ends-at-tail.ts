@@ -1,21 +1,13 @@
 import type { Check } from '../checks-and-symptoms.ts'
 import type { FamilyFile } from '../family.ts'
+import { pullingNeck } from './every-harness.ts'
 import { pullingSymptoms } from './pulling-symptoms.ts'
 
 /**
  * Source: handbook 7.2, common practice; 5 mm between the sides from memory, unverified.
  */
 const checks: readonly Check[] = [
-  {
-    id: 'pulling-neck',
-    family: 'H11',
-    name: 'Neck snug, hair drawn through',
-    how: 'Draw hair and loose skin through, hold under tension, slide fingers in.',
-    pass: '1 to 2 fingers flat; a whole hand is far too big.',
-    states: ['slack', 'pulling'],
-    gauge: { kind: 'flat', passFingers: [1, 2], looseFails: true },
-    symptoms: ['S01', 'S03', 'S04', 'S05'],
-  },
+  pullingNeck,
   {
     id: 'neck-opening-at-withers',
     family: 'H11',
@@ -42,7 +34,8 @@ const checks: readonly Check[] = [
     how: 'Pull the end back; follow the side strap to the last rib.',
     pass: 'Along the ribs, cupping the last ones, not on the belly.',
     states: ['pulling'],
-    gauge: { kind: 'gap', passMm: [0, 50], doubtMm: 10 },
+    // Minus is ahead of the rib's edge, on the ribs; behind it nothing passes.
+    gauge: { kind: 'gap', passMm: [-50, 0], doubtMm: 10 },
     symptoms: ['S11', 'S12'],
   },
   {

@@ -41,3 +41,28 @@ export const everyHarness: readonly Check[] = [
     symptoms: ['S23'],
   },
 ]
+
+/** Source: handbook 7.2, common practice. */
+export const pullingNeck: Check = {
+  id: 'pulling-neck',
+  family: 'H11',
+  name: 'Neck snug, hair drawn through',
+  how: 'Draw hair and loose skin through, hold under tension, slide fingers in.',
+  pass: '1 to 2 fingers flat; a whole hand is far too big.',
+  states: ['slack', 'pulling'],
+  gauge: { kind: 'flat', passFingers: [1, 2], looseFails: true },
+  symptoms: ['S01', 'S03', 'S04', 'S05'],
+}
+
+/** The same of every pulling harness, whose neck lies snug: it stands in place of two fingers under every strap. */
+export const everyPullingHarness: readonly Check[] = everyHarness.map((check) => (check.id === 'under-every-strap' ? pullingNeck : check))
+
+/** And of the assist harness, whose second strap lies on soft belly by design (handbook 5.4, 7.2; its load common practice, from memory). */
+export const everyAssistHarness: readonly Check[] = everyHarness.map((check) =>
+  check.id === 'throat-and-belly-clear'
+    ? { ...check, family: 'H09', pass: 'On bone, nothing on the windpipe; the second strap right behind the ribs, and never loaded.' }
+    : check,
+)
+
+/** Is this asked of every harness, and so says nothing of its own kind? */
+export const isGeneral = (check: Check): boolean => [everyHarness, everyPullingHarness, everyAssistHarness].some((all) => all.includes(check))

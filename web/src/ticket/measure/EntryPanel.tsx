@@ -91,7 +91,7 @@ export function EntryPanel({ entry, row, kept, pin, onKey, onUnit }: EntryPanelP
       <div className="grid grid-cols-[112px_1fr_122px] gap-3.5">
         <div className="min-w-0">
           <p className="text-[17px] leading-[21px] font-bold">{ordinal(kept.length + 1)} reading</p>
-          <ReadingsList name={name} readings={row.readings} onStrike={entry.strike} onRestore={entry.restore} />
+          <ReadingsList name={name} readings={row.readings} agreed={row.agreed} onStrike={entry.strike} onRestore={entry.restore} />
         </div>
         <LengthField
           label={`${name}${entry.oneSide ? ', one side' : ''}`}

@@ -110,7 +110,7 @@ export function PhoneMeasure({ entry, row, kept, pin, onKey, onUnit, rows, at, t
           ) : (
             <div className="flex flex-col justify-center">
               <p className="font-bold">{ordinal(kept.length + 1)} reading</p>
-              <ReadingsList name={measure?.name ?? ''} readings={row.readings} onStrike={entry.strike} onRestore={entry.restore} />
+              <ReadingsList name={measure?.name ?? ''} readings={row.readings} agreed={row.agreed} onStrike={entry.strike} onRestore={entry.restore} />
             </div>
           )}
         </div>

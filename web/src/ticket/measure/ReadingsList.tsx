@@ -1,4 +1,4 @@
-import { measures, type Reading } from '@merry-tailor/core'
+import { measures, standsAside, type Agreed, type Reading } from '@merry-tailor/core'
 import { Popover } from 'radix-ui'
 import { useState } from 'react'
 import { clock } from '../../state/today'
@@ -12,12 +12,14 @@ const REASONS = ['Dog moved', 'Wrong place', 'Tape slipped', 'Misread', 'Doubled
 interface ReadingsListProps {
   name: string
   readings: readonly Reading[]
+  /** What they come to: a reading far off stands aside. */
+  agreed: Agreed | undefined
   onStrike: (reading: Reading, why: string) => void
   onRestore: (reading: Reading) => void
 }
 
 /** Every reading of one tape, who took it and when; each can be struck out with a reason, none is ever lost. */
-export function ReadingsList({ name, readings, onStrike, onRestore }: ReadingsListProps) {
+export function ReadingsList({ name, readings, agreed, onStrike, onRestore }: ReadingsListProps) {
   const [striking, setStriking] = useState<string | null>(null)
   const [other, setOther] = useState('')
   const kept = readings.filter((reading) => !reading.struck)
@@ -62,6 +64,7 @@ export function ReadingsList({ name, readings, onStrike, onRestore }: ReadingsLi
                       typed “{reading.asTyped}”, {clock(reading.takenAt)}
                       {reading.by ? `, ${reading.by}` : ''}
                       {circumstances(reading) ? `; ${circumstances(reading)}` : ''}
+                      {standsAside(reading, agreed) ? '; far off, not counted' : ''}
                       {reading.definition === (measures[reading.measure]?.definition ?? 1) ? '' : `; by definition ${reading.definition}`}
                     </span>
                   </span>

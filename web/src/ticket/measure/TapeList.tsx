@@ -1,4 +1,4 @@
-import { measures, type FormMeasure, type Station } from '@merry-tailor/core'
+import { measures, standsAside, type FormMeasure, type Station } from '@merry-tailor/core'
 import { ArrowRight } from 'lucide-react'
 import { memo, type CSSProperties } from 'react'
 import { Mark } from '../../ui/marks/Mark'
@@ -149,9 +149,10 @@ function RowValue({ row, active }: { row: TapeRow; active: boolean }) {
         {kept.slice(-3).map((reading) => (
           <span
             key={reading.id}
-            className={`ml-2 ${measures[measure]?.rule !== 'middle' && reading.mm === row.agreed?.mm && kept.length > 1 ? 'font-bold' : ''}`}
+            className={`ml-2 ${standsAside(reading, row.agreed) ? 'line-through' : ''} ${measures[measure]?.rule !== 'middle' && reading.mm === row.agreed?.mm && kept.length > 1 ? 'font-bold' : ''}`}
           >
             <RowNumber measure={measure} mm={reading.mm} fine />
+            {standsAside(reading, row.agreed) && <span className="sr-only"> far off, not counted</span>}
           </span>
         ))}
         {kept[0]?.side === 'one' ? ' × 2' : ''}

@@ -32,7 +32,7 @@ function Alone() {
     rows.findIndex((row) => row.key === key),
   )
   const row = rows[at]
-  const entry = useEntry(row, setKey)
+  const entry = useEntry(row, setKey, true)
   const measure = measures[row?.tape.measure ?? '']
   const kept = row?.readings.filter((reading) => !reading.struck).length ?? 0
   const readBack = (mm: number): string => (entry.weight ? weightText(mm, unit) : mm === 0 ? 'none' : formatLength(mm, readingStyle(settings)).text)
@@ -49,7 +49,7 @@ function Alone() {
   const next = (): void => {
     if (entry.typed.trim() === '') return step(1)()
     const { parsed } = entry
-    if (!entry.pin({ method: bench.method ?? (measure?.id === 'M01' ? 'loop' : entry.weight ? 'scale' : 'tape') })) return
+    if (!entry.pin()) return
     if (parsed.ok && row) {
       const said = readBack(parsed.mm)
       setLast(`${tapeName(row.tape.measure, row.tape.place)}, ${said}${entry.oneSide ? ', one side' : ''}`)
