@@ -73,6 +73,26 @@ describe('checks that say what the handbook says (7.2, common practice)', () => 
   })
 })
 
+describe('fingers along the body (7.1, from memory, unverified)', () => {
+  const elbow = check('girth-strap-behind-elbow')
+  const grade = (typed: string, at?: { girthMm?: number; fingerMm?: number }) => {
+    const read = judgeAnswer(elbow, typed, 'cm', at)
+    return read.ok ? read.grade : read.problem
+  }
+
+  it('T07 a dog under 40 cm of girth takes one and a half to two, three leave its true ribs', () => {
+    const toy = { girthMm: 240 }
+    expect(['1 1/2', '2', '1', '2 1/2', '3'].map((typed) => grade(typed, toy))).toEqual(['holds', 'holds', 'doubt', 'doubt', 'fails'])
+    expect([grade('3,5 cm', toy), grade('2,5 cm', toy), grade('6 cm', toy)]).toEqual(['holds', 'doubt', 'fails'])
+    expect([grade('1 1/2'), grade('3'), grade('1 1/2', { girthMm: 400 })]).toEqual(['doubt', 'holds', 'doubt'])
+  })
+
+  it('T07 a length is held against the fingers of who looks', () => {
+    expect([grade('4 cm'), grade('4 cm', { fingerMm: 24 }), grade('3 cm', { fingerMm: 15 })]).toEqual(['holds', 'doubt', 'holds'])
+    expect(judgeAnswer(elbow, '2', 'cm', { fingerMm: 17 })).toMatchObject({ mm: 34, fingers: 2, grade: 'holds' })
+  })
+})
+
 describe('what suits this dog', () => {
   const sledDog = (over: Partial<Record<string, { mm: number; sigmaMm: number }>> = {}): Form =>
     solveForm(
@@ -117,6 +137,22 @@ describe('what suits this dog', () => {
       grownMonths({ weightKg: 3 }),
     ]).toEqual([24, 15, 24, 18])
     expect(stillGrows(dog({ born: null, ageMonths: null }), on)).toBe(false)
+  })
+
+  it('T52 from twelve months a pulling harness keeps its rank, and the stop binds load and bike; before, it is not for it (5.6)', () => {
+    const at = (months: number) =>
+      chooseStyles({ dog: dog({ breed: 'Rough Collie', born: born(months) }), purpose: 'front-of-runner', hitch: null, options: { on } })
+    const young = at(13)
+    expect(young[0]).toMatchObject({ rank: 'first', stops: ['growing-light-only'] })
+    expect(young[0]?.reasons).toContainEqual({ code: 'puppy', for: false })
+    expect(families[young[0]?.family ?? 'H01'].pulls).toBe(true)
+    expect(
+      at(8)
+        .filter(({ family }) => families[family].pulls)
+        .every(({ rank, stops }) => rank !== 'first' && rank !== 'works' && stops.includes('growing-no-load')),
+    ).toBe(true)
+    const cart = chooseStyles({ dog: dog({ born: born(13) }), purpose: 'cart', hitch: null, options: { on } }).find(({ family }) => family === 'H23')
+    expect(cart?.rank).toBe('wrong')
   })
 
   it('T40 says what may be, not what is proven (facts 2b)', () => {

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import type { FamilyId } from '../model/index.ts'
 import { ageInMonths } from '../reference/index.ts'
 import { cautionKey, cautionsFor, readOf, type CautionSubject } from './index.ts'
 
@@ -57,6 +58,20 @@ describe('cautionsFor', () => {
     expect(readOf(second, all, [word('not-for-draught')])).toBeUndefined()
     // A word taken back no longer counts.
     expect(readOf(first, all, [{ ...word(cautionKey(first)), struck: { why: '', at: '', by: '' } }])).toBeUndefined()
+  })
+
+  it('T13 judges in the car what restrains: no coat, no boot, and a travel crate only by how it is held', () => {
+    const car = (...wanted: FamilyId[]) => codes({ families: wanted, activities: ['car'] }).filter((code) => /car|tether|held/.test(code))
+    expect([car('K2'), car('K2', 'C1'), car('H01', 'K2')]).toEqual([['caution:crate-held-fast'], ['caution:crate-held-fast'], ['caution:crate-held-fast']])
+    expect([car('C1'), car('B3'), car()]).toEqual([[], [], []])
+    expect([car('H01'), car('H01', 'C1'), car('K3')]).toEqual([['stop:not-for-car'], ['stop:not-for-car'], ['stop:not-for-car']])
+    expect(car('H24', 'K2')).toEqual(['stop:tether'])
+  })
+
+  it('T47 says of harnesses what is about harnesses', () => {
+    expect(codes({ families: ['K1'] })).toEqual([])
+    expect(codes({ families: ['B2', 'C1'] })).toEqual(['caution:unattended'])
+    expect(codes({ families: ['H01'] })).toEqual(['caution:windpipe', 'caution:unattended'])
   })
 
   it('keeps gear to its work', () => {

@@ -1,4 +1,4 @@
-import { families } from '../gear/index.ts'
+import { families, type Shelf } from '../gear/index.ts'
 import type { Acknowledgement, Activity, Dog, FamilyId } from '../model/index.ts'
 import { ageInMonths, findBreed } from '../reference/index.ts'
 
@@ -16,6 +16,7 @@ export type CautionCode =
   | 'first-outings'
   | 'not-for-car'
   | 'tether'
+  | 'crate-held-fast'
   | 'not-for-draught'
   | 'buy-from-workers'
   | 'unattended'
@@ -43,7 +44,7 @@ export interface CautionSubject {
  * Months before work. Light line-out from 12, loads and bike from 18, giants from 24.
  * Source: handbook 5.6, from memory, unverified; a veterinarian's word goes before it.
  */
-const LIGHT_MONTHS = 12
+export const LIGHT_MONTHS = 12
 const LOAD_MONTHS = 18
 const GIANT_LOAD_MONTHS = 24
 /** Giant: grown weight from here, kg. Source: from memory, unverified. */
@@ -79,6 +80,22 @@ export function isGiant(dog: Pick<Dog, 'breed' | 'crossWith' | 'weightKg'>): boo
 export const hasFlatFace = (dog: Pick<Dog, 'flatFace' | 'breed' | 'crossWith'>): boolean =>
   dog.flatFace ?? [dog.breed, dog.crossWith].some((name) => findBreed(name)?.flatFace === true)
 
+const WORN_AS_CLOTHES: readonly Shelf[] = ['coat', 'boot']
+const isHarness = (family: FamilyId): boolean => families[family].shelf !== 'crate' && !WORN_AS_CLOTHES.includes(families[family].shelf)
+
+type Add = (code: CautionCode, level: Caution['level'], binds?: BoundAct[]) => void
+
+/**
+ * In the car what restrains is judged: the crash-tested harness by what trails from it, a travel crate by how it is held,
+ * another harness or crate as no restraint. Coats and boots are no question of it (handbook 5.5, 5.6, common practice).
+ */
+function inTheCar(wanted: readonly FamilyId[], add: Add): void {
+  const restrains = wanted.filter((family) => !WORN_AS_CLOTHES.includes(families[family].shelf))
+  if (restrains.some((family) => families[family].activities.car === 'first')) add('tether', 'stop', ['car'])
+  else if (restrains.includes('K2')) add('crate-held-fast', 'caution')
+  else if (restrains.length > 0) add('not-for-car', 'stop', ['car'])
+}
+
 /**
  * The cautions of handbook 5.6 that apply to this dog, purpose and gear, stops first.
  *
@@ -108,9 +125,7 @@ export function cautionsFor({ dog, activities, families: wanted, on }: CautionSu
     }
     if (dog.sparing) add('sparing', pulls ? 'stop' : 'caution', pulls ? ['load', 'measuring-stress'] : ['measuring-stress'])
   }
-  // The crash-tested harness is the one piece for the car; its stop is what trails (handbook 5.6, common practice).
-  if (activities.includes('car') && wanted.length > 0)
-    add(wanted.some((family) => families[family].activities.car === 'first') ? 'tether' : 'not-for-car', 'stop', ['car'])
+  if (activities.includes('car')) inTheCar(wanted, add)
   for (const family of wanted) {
     const left = activities.filter((activity) => activity !== 'car' && families[family].activities[activity] === 'wrong')
     // Work that another piece on the ticket is made for is no misuse of this one.
@@ -125,10 +140,8 @@ export function cautionsFor({ dog, activities, families: wanted, on }: CautionSu
     add('first-outings', 'caution')
     add('buy-from-workers', 'caution')
   }
-  if (wanted.length > 0) {
-    add('windpipe', 'caution')
-    add('unattended', 'caution')
-  }
+  if (wanted.some(isHarness)) add('windpipe', 'caution')
+  if (wanted.some((family) => families[family].shelf !== 'crate')) add('unattended', 'caution')
   const unique = found.filter((each, i) => found.findIndex((other) => cautionKey(other) === cautionKey(each)) === i)
   return unique.sort((a, b) => Number(b.level === 'stop') - Number(a.level === 'stop'))
 }

@@ -1,8 +1,8 @@
 import type { Form } from '../form/index.ts'
 import { families, harnessIds, isKin, settableStraps, type HitchBand, type Meets, type Suit, type Suits } from '../gear/index.ts'
 import type { Activity, Basis, Dog, FamilyId, ShopFields, Ticket } from '../model/index.ts'
-import { stillGrows } from '../reference/index.ts'
-import { cautionsFor, hasFlatFace, isGiant, PULL_MAX_C, type CautionCode } from './cautions.ts'
+import { ageInMonths, stillGrows } from '../reference/index.ts'
+import { cautionsFor, hasFlatFace, isGiant, LIGHT_MONTHS, PULL_MAX_C, type CautionCode } from './cautions.ts'
 import { sidesTaken } from './views.ts'
 
 /** How the dog goes in front of a load, how it takes dressing, and what its body is like beside the tapes. */
@@ -121,6 +121,7 @@ export interface StyleQuestion {
 export function chooseStyles({ dog, purpose, hitch, form = null, options }: StyleQuestion): RankedStyle[] {
   const body = unusualBody(dog, form)
   const growing = stillGrows(dog, options.on)
+  const lightWork = dog !== null && (ageInMonths(dog, options.on) ?? 0) >= LIGHT_MONTHS
   const flat = dog !== null && hasFlatFace(dog)
   const thick = (options.coat ?? dog?.coat) === 'thick-double' || (options.coat ?? dog?.coat) === 'long'
   const near = options.wheelPlace || options.sitsClose
@@ -153,7 +154,9 @@ export function chooseStyles({ dog, purpose, hitch, form = null, options }: Styl
       rank = worse(rank, cell?.rank ?? 'wrong')
       reasons.push({ code, for: cell !== null && goodFrom.includes(cell.rank) })
     }
-    atBest('puppy', growing, family.puppy, ['first', 'works', 'conditions'])
+    // Light line-out from twelve months needs its harness: what binds load and bike is the stop (5.6).
+    if (growing && lightWork && family.shelf === 'pulling') reasons.push({ code: 'puppy', for: false })
+    else atBest('puppy', growing, family.puppy, ['first', 'works', 'conditions'])
     atBest('flat-face', flat, family.flatFace, ['first', 'works'])
     meets('crabs', options.crabs)
     meets('swings', options.swings)

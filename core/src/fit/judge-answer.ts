@@ -10,6 +10,30 @@ export type JudgedAnswer = Answer
 /** Width of one finger along the body. Source: handbook 7.1, from memory, unverified; fitters differ. */
 const FINGER_WIDTH_MM = 20
 const MOST_FINGERS = 12
+/** Under this girth a strap two to three fingers behind the elbow leaves the true ribs: fewer. Source: handbook 7.1, from memory, unverified. */
+const SMALL_GIRTH_MM = 400
+const SMALL_FINGERS = [1.5, 2] as const
+
+/** What a finger along the body means for this dog and this fitter. */
+export interface AtTheDog {
+  /** Largest girth, M07, mm. */
+  girthMm?: number | null
+  /** Width of one finger of whoever looks (M49: half of two), mm. */
+  fingerMm?: number | null
+}
+
+type Wide = Extract<CheckGauge, { kind: 'wide' }>
+
+/** How many fingers wide pass on this dog, and what they are in mm by this hand. */
+export function fingersWide(
+  { passFingers, passMm }: Wide,
+  { girthMm, fingerMm }: AtTheDog = {},
+): { fingers: readonly [number, number]; mm: readonly [number, number]; small: boolean } {
+  const small = girthMm != null && girthMm < SMALL_GIRTH_MM
+  const [from, to] = small ? SMALL_FINGERS : passFingers
+  const width = fingerMm ?? FINGER_WIDTH_MM
+  return { fingers: [from, to], mm: small || fingerMm != null ? [from * width, to * width] : passMm, small }
+}
 
 const FINGERS = /^(\d+(?:[.,]\d+)?|\d+\s+1\/2|\d+½|½)\s*(?:f|fingers?)?$/i
 
@@ -40,8 +64,9 @@ export const gapGrade = (mm: number, { passMm, doubtMm }: Extract<CheckGauge, { 
  *
  * @param text as typed: `2`, `2 1/2 fingers`, `1 1/2 in`, `4 cm`, `-1/2`
  * @param unit unit meant for a bare length
+ * @param at girth of the dog and fingers of the fitter, for fingers along the body; without them any dog's and anybody's
  */
-export function judgeAnswer(check: Check, text: string, unit: LengthUnit): Answer {
+export function judgeAnswer(check: Check, text: string, unit: LengthUnit, at: AtTheDog = {}): Answer {
   const typed = text.normalize('NFKC').trim()
   const original = text.trim()
   if (typed === '') return { ok: false, problem: 'empty' }
@@ -57,19 +82,21 @@ export function judgeAnswer(check: Check, text: string, unit: LengthUnit): Answe
     return { ok: true, mm, fingers: null, ...gapGrade(mm, gauge) }
   }
 
+  const wide = gauge.kind === 'wide' ? fingersWide(gauge, at) : null
+  const width = at.fingerMm ?? FINGER_WIDTH_MM
   const fingers = readFingers(original)
   const bareNumber = !/[a-z"]/i.test(typed)
   if (fingers !== null && (gauge.kind === 'flat' || !bareNumber || fingers <= 5)) {
     if (fingers > MOST_FINGERS) return { ok: false, problem: 'too-many' }
-    const edge = gauge.kind === 'flat' && gauge.looseFails && fingers > gauge.passFingers[1] ? 0.5 : 1
-    const graded = gradeIn(fingers, gauge.passFingers, edge)
+    const edge = wide?.small || (gauge.kind === 'flat' && gauge.looseFails && fingers > gauge.passFingers[1]) ? 0.5 : 1
+    const graded = gradeIn(fingers, wide?.fingers ?? gauge.passFingers, edge)
     // Too tight is never only a doubt: fingers that must be forced fail (S26).
     const tight = gauge.kind === 'flat' && fingers < gauge.passFingers[0] && gauge.passFingers[0] - fingers >= 1
     const result = tight ? ({ grade: 'fails', code: 'low' } as const) : graded
-    return { ok: true, mm: gauge.kind === 'wide' ? fingers * FINGER_WIDTH_MM : null, fingers, ...result }
+    return { ok: true, mm: wide ? fingers * width : null, fingers, ...result }
   }
-  if (gauge.kind === 'flat') return { ok: false, problem: 'wants-fingers' }
+  if (!wide) return { ok: false, problem: 'wants-fingers' }
   const parsed = parseLength(original, unit)
   if (!parsed.ok) return { ok: false, problem: 'unreadable' }
-  return { ok: true, mm: parsed.mm, fingers: null, ...gradeIn(parsed.mm, gauge.passMm, FINGER_WIDTH_MM / 2) }
+  return { ok: true, mm: parsed.mm, fingers: null, ...gradeIn(parsed.mm, wide.mm, width / 2) }
 }

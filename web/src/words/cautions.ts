@@ -46,14 +46,18 @@ export function cautionWords({ code, facts }: Pick<Caution, 'code' | 'facts'>): 
     },
     'not-for-car': {
       title: 'Not a car restraint',
-      text: 'Neither piece holds a dog in a crash. Use a harness tested for cars; nothing trailing in the car, the lead off before driving.',
+      text: 'Nothing on this ticket is made to hold a dog in a crash. Use a harness tested for cars, or a travel crate that is held fast; nothing trailing in the car, the lead off before driving.',
+    },
+    'crate-held-fast': {
+      title: 'The crate held fast in the car',
+      text: 'Tie it down by its own points or stand it against a bulkhead, the door latched. Ask the maker of car and crate how.',
     },
     'not-for-draught': {
       title: `${facts.family ? families[facts.family].name : 'This piece'}: not for this work`,
       text: facts.family ? families[facts.family].wrong : 'It is not built for that.',
     },
     'buy-from-workers': { title: 'Check what carries the load', text: 'Padding that bears, fixed straps, a tug loop; from people who equip working dogs.' },
-    unattended: { title: 'Not left on alone', text: 'No harness on an unattended dog, in the crate or out.' },
+    unattended: { title: 'Not left on alone', text: 'No harness, coat or boots left on an unattended dog, in the crate or out.' },
   }
   return texts[code]
 }

@@ -31,13 +31,13 @@ export function adviceInLine(advice: SizeAdvice, table: Pick<SizeTable, 'family'
 const BETWEEN: Readonly<Record<Exclude<BetweenRule['because'], 'maker-says' | 'maker-cut'>, string>> = {
   'shop-view': 'It is the shop’s own side in this question; set it under Shop.',
   'seats-under-tension':
-    'Between two sizes of a cross-back go down: it looks tiny, but it stretches out and seats itself under tension; a bigger one creeps behind the ribs.',
-  'adjuster-middle': 'On an adjustable walking harness take the size with room both ways, the adjuster in its middle third: coat and weight change.',
+    'Between two sizes of a pulling harness go down: it looks tiny slack, but it stretches out and seats itself under tension; a bigger one creeps behind the ribs.',
+  'adjuster-middle': 'Take the size with room both ways, what adjusts in its middle third: coat and weight change.',
   'plate-clears-armpit':
     'On a running harness go up, then draw neck and girth in: the smaller plate cuts the armpit, and letting the neck out bares the breastbone.',
   'cords-do-the-rest': 'The suit is cut roomy: go down, the cords do the fine setting.',
   'must-pass-the-head': 'The neck cannot be let out: go up if the smaller would not pass the head, else take another kind.',
-  'grows-into-it': 'For a growing dog long and with overlap: it grows into it.',
+  'grows-into-it': 'Long and with overlap; a growing dog grows into it.',
   'width-decides': 'Width decides; go up if the length is long too. Too wide turns, too narrow presses.',
   'cloth-gives': 'The cloth gives: go down.',
   'larger-ring': 'By the larger ring, and never at the last hole of either end.',

@@ -14,6 +14,7 @@ import {
   tableOf,
   readingsOf,
   roundVerdict,
+  standsAside,
   symptoms,
   tapesFor,
   type Choice,
@@ -201,7 +202,7 @@ function TapeLine({ id, readings }: { id: string; readings: readonly Reading[] }
               {/[a-z"']/i.test(reading.asTyped) ? '' : ` ${reading.unit}`}
               {reading.side === 'one' ? ' one side' : ''}
             </span>
-            {reading.struck ? ` (${reading.struck.why})` : ''}
+            {reading.struck ? ` (${reading.struck.why})` : standsAside(reading, agreed) ? ' (far off, not counted)' : ''}
           </span>
         ))}
         {readings[0] ? <span className="docket-path">{` ${clock(readings[0].takenAt)}${readings[0].by ? `, ${readings[0].by}` : ''}`}</span> : null}

@@ -1,10 +1,11 @@
-import { judgeAnswer, type Check, type Observation, type PullState, type TryOn } from '@merry-tailor/core'
+import { fingersWide, judgeAnswer, type AtTheDog, type Check, type Observation, type PullState, type TryOn } from '@merry-tailor/core'
 import { useState } from 'react'
+import { useFittersQuery } from '../../api/queries'
 import { useAppSelector } from '../../state/store'
 import { Mark } from '../../ui/marks/Mark'
 import { problemWords } from '../../words/problems'
 import { verdictWord } from '../../words/verdicts'
-import { useActs } from '../../bench'
+import { useActs, useOpenTicket } from '../../bench'
 
 const GRADES = ['holds', 'doubt', 'fails'] as const
 const ON: Readonly<Record<(typeof GRADES)[number], string>> = {
@@ -20,9 +21,20 @@ const PROBLEMS = {
   'too-many': 'Nobody has that many fingers.',
 } as const
 
+/** Whose girth and whose fingers: what “two fingers” comes to here. */
+function useAtTheDog(): AtTheDog {
+  const { fitter } = useAppSelector((store) => store.settings)
+  const { body } = useOpenTicket()
+  const { data: fitters = [] } = useFittersQuery(undefined)
+  const two = fitters.find((each) => each.name === fitter)?.gauge?.twoMm
+  return { girthMm: body.M07?.mm ?? null, fingerMm: two === undefined ? null : two / 2 }
+}
+
 /** One check in one state, answered by a verdict or by a number. */
 export function CheckRow({ check, state, round, answer }: { check: Check; state: PullState; round: TryOn; answer: Observation | undefined }) {
   const { unit } = useAppSelector((store) => store.settings)
+  const at = useAtTheDog()
+  const small = check.gauge?.kind === 'wide' && fingersWide(check.gauge, at).small
   const acts = useActs()
   const [typed, setTyped] = useState('')
   const [problem, setProblem] = useState<string | null>(null)
@@ -34,7 +46,7 @@ export function CheckRow({ check, state, round, answer }: { check: Check; state:
     }
   }
   const judge = (): void => {
-    const read = judgeAnswer(check, typed, unit)
+    const read = judgeAnswer(check, typed, unit, at)
     if (!read.ok) {
       setProblem(PROBLEMS[read.problem] || null)
       return
@@ -61,6 +73,7 @@ export function CheckRow({ check, state, round, answer }: { check: Check; state:
           </h3>
           <p className="max-w-[560px] text-[14.5px] leading-[19px] text-mute">
             {check.how} <b className="text-ink">{check.pass}</b>
+            {small && <b className="text-ink"> So small a dog: 1½ to 2.</b>}
           </p>
         </div>
         <div className="flex flex-wrap items-start gap-2" role="group" aria-label={`${check.name}, ${state}`}>
