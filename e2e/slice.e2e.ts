@@ -54,7 +54,7 @@ test('from an empty ticket to a printed docket, by mouse', async ({ page }) => {
   await page.getByRole('button', { name: /Girth, largest/ }).click()
   await field.fill('29')
   await pin.click()
-  await expect(page.getByRole('button', { name: /Girth, largest/ })).toContainText('4th now')
+  await expect(page.getByRole('button', { name: /Girth, largest/ })).toContainText('far off, not counted')
   await page.getByRole('button', { name: /all 3/ }).click()
   await page.getByRole('button', { name: 'Strike out', exact: true }).last().click()
   await page.getByRole('button', { name: 'Misread' }).click()

@@ -29,7 +29,7 @@ export async function setAside(): Promise<void> {
 
 const ask = async <T>(path: string): Promise<T | null> => {
   const answer = await fetch(`/api${path}`, { headers: meant(deviceBook.mark) }).catch(() => null)
-  return answer?.ok ? ((await answer.json()) as T) : null
+  return answer?.ok ? ((await answer.json().catch(() => null)) as T | null) : null
 }
 
 /** Every ticket that was put aside, by its id, in the newest shape there is of it. */

@@ -36,11 +36,17 @@ export async function askNews({ dispatch }: Shop, after: number | null): Promise
     else outbox.reached(false)
     return after
   }
+  // A body that breaks off on the way is no answer.
+  const heard = (await answer.json().catch(() => null)) as { seq: number; news: News[] | null } | null
+  if (!heard) {
+    outbox.reached(false)
+    return after
+  }
   const wasAway = !outbox.isReached
   const ours = deviceBook.hear(told)
   outbox.reached(true)
   if (!ours) return after
-  const { seq, news } = (await answer.json()) as { seq: number; news: News[] | null }
+  const { seq, news } = heard
   if (after === null) return seq
   const others = news?.filter((each) => !outbox.isOwn(each.id))
   if (others === undefined || wasAway) send(shopApi.util.invalidateTags(ALL))
