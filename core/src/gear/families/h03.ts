@@ -3,7 +3,7 @@ import { overhead } from '../shared/dressing.ts'
 import { everyHarness } from '../shared/every-harness.ts'
 import { petVest, walking } from '../shared/walking.ts'
 import { girthSet, graph, pad, set, strap } from '../shared/straps.ts'
-import { conditions, wrong } from '../suits.ts'
+import { conditions, noLoad, wrong } from '../suits.ts'
 
 /** Strap across the chest. Source: handbook 5.2 to 5.4, 6.2, 6.3, 8.4, common practice; cells the handbook sets in italics from memory, unverified. */
 export const h03 = family({
@@ -20,14 +20,7 @@ export const h03 = family({
     'long-hike': wrong(),
     scramble: conditions(),
     'beside-runner': wrong(),
-    'front-of-runner': wrong(),
-    'bike-front': wrong(),
-    'bike-side': wrong(),
-    'ski-front': wrong(),
-    'sled-team': wrong(),
-    'wheel-place': wrong(),
-    'weight-drag': wrong(),
-    cart: wrong(),
+    ...noLoad,
     tracking: conditions(),
     car: wrong(),
   },

@@ -3,7 +3,7 @@ import { stepIn } from '../shared/dressing.ts'
 import { everyHarness } from '../shared/every-harness.ts'
 import { petVest, walking } from '../shared/walking.ts'
 import { graph, nearGirth, set, strap } from '../shared/straps.ts'
-import { conditions, works, wrong } from '../suits.ts'
+import { conditions, noLoad, works, wrong } from '../suits.ts'
 
 /** Step-in. Source: handbook 5.2 to 5.4, 6.2, 6.3, 8.4, common practice; cells the handbook sets in italics from memory, unverified. */
 export const h04 = family({
@@ -20,14 +20,7 @@ export const h04 = family({
     'long-hike': wrong(),
     scramble: wrong(),
     'beside-runner': wrong(),
-    'front-of-runner': wrong(),
-    'bike-front': wrong(),
-    'bike-side': wrong(),
-    'ski-front': wrong(),
-    'sled-team': wrong(),
-    'wheel-place': wrong(),
-    'weight-drag': wrong(),
-    cart: wrong(),
+    ...noLoad,
     tracking: wrong(),
     car: wrong(),
   },

@@ -3,7 +3,7 @@ import { overhead } from '../shared/dressing.ts'
 import { everyHarness } from '../shared/every-harness.ts'
 import { petVestOverHead, walking } from '../shared/walking.ts'
 import { girthSet, graph, strap } from '../shared/straps.ts'
-import { conditions, works, wrong } from '../suits.ts'
+import { conditions, noLoad, works, wrong } from '../suits.ts'
 
 /** Vest. Source: handbook 3.4, 5.2 to 5.4, common practice; up where it would not pass the head (6.2) from memory, unverified. */
 export const h05 = family({
@@ -20,14 +20,7 @@ export const h05 = family({
     'long-hike': conditions(),
     scramble: wrong(),
     'beside-runner': wrong(),
-    'front-of-runner': wrong(),
-    'bike-front': wrong(),
-    'bike-side': wrong(),
-    'ski-front': wrong(),
-    'sled-team': wrong(),
-    'wheel-place': wrong(),
-    'weight-drag': wrong(),
-    cart: wrong(),
+    ...noLoad,
     tracking: wrong(),
     car: wrong(),
   },

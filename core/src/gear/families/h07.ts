@@ -3,7 +3,7 @@ import { overhead } from '../shared/dressing.ts'
 import { everyHarness } from '../shared/every-harness.ts'
 import { petVestOverHead, walking } from '../shared/walking.ts'
 import { girthSet, graph, set, strap } from '../shared/straps.ts'
-import { conditions, works, wrong } from '../suits.ts'
+import { conditions, noLoad, works, wrong } from '../suits.ts'
 
 /** Dual strap, overhead. Source: handbook 5.2 to 5.4, 6.2, 6.3, 8.4, common practice; cells the handbook sets in italics from memory, unverified. */
 export const h07 = family({
@@ -20,14 +20,7 @@ export const h07 = family({
     'long-hike': works(),
     scramble: wrong(),
     'beside-runner': wrong(),
-    'front-of-runner': wrong(),
-    'bike-front': wrong(),
-    'bike-side': wrong(),
-    'ski-front': wrong(),
-    'sled-team': wrong(),
-    'wheel-place': wrong(),
-    'weight-drag': wrong(),
-    cart: wrong(),
+    ...noLoad,
     tracking: conditions(),
     car: wrong(),
   },

@@ -2,7 +2,7 @@ import { family } from '../family.ts'
 import { everyHarness } from '../shared/every-harness.ts'
 import { petVest, walking } from '../shared/walking.ts'
 import { girthSet, graph, set, strap } from '../shared/straps.ts'
-import { conditions, first, wrong } from '../suits.ts'
+import { conditions, first, noLoad, wrong } from '../suits.ts'
 
 /** Front clip for training. Source: handbook 5.2 to 5.4, 6.2, 6.3, 8.4, common practice; cells the handbook sets in italics from memory, unverified. */
 export const h08 = family({
@@ -19,14 +19,7 @@ export const h08 = family({
     'long-hike': wrong(),
     scramble: wrong(),
     'beside-runner': wrong(),
-    'front-of-runner': wrong(),
-    'bike-front': wrong(),
-    'bike-side': wrong(),
-    'ski-front': wrong(),
-    'sled-team': wrong(),
-    'wheel-place': wrong(),
-    'weight-drag': wrong(),
-    cart: wrong(),
+    ...noLoad,
     tracking: wrong(),
     car: wrong(),
   },

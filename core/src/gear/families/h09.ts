@@ -2,7 +2,7 @@ import { family } from '../family.ts'
 import { everyAssistHarness } from '../shared/every-harness.ts'
 import { walking } from '../shared/walking.ts'
 import { girthSet, graph, neckRing, pad, set, setBothSides, sternum, strap } from '../shared/straps.ts'
-import { conditions, first, works, wrong } from '../suits.ts'
+import { conditions, first, noLoad, works, wrong } from '../suits.ts'
 import { check, must } from '../wanted-tapes.ts'
 
 /** Multi-strap assist. Source: handbook 5.2 to 5.4, 6.2, 6.3, 8.4, common practice; cells the handbook sets in italics from memory, unverified. */
@@ -20,14 +20,7 @@ export const h09 = family({
     'long-hike': first(),
     scramble: first(),
     'beside-runner': conditions(),
-    'front-of-runner': wrong(),
-    'bike-front': wrong(),
-    'bike-side': wrong(),
-    'ski-front': wrong(),
-    'sled-team': wrong(),
-    'wheel-place': wrong(),
-    'weight-drag': wrong(),
-    cart: wrong(),
+    ...noLoad,
     tracking: works(),
     car: wrong(),
   },

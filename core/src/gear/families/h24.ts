@@ -2,7 +2,7 @@ import { danger } from '../checks-and-symptoms.ts'
 import { family } from '../family.ts'
 import { everyHarness } from '../shared/every-harness.ts'
 import { girth, graph, pad, setBothSides, strap } from '../shared/straps.ts'
-import { conditions, first, works, wrong } from '../suits.ts'
+import { conditions, first, noLoad, works, wrong } from '../suits.ts'
 import { must, oneOf } from '../wanted-tapes.ts'
 
 /** Car harness. Source: handbook 3.4, 5.2 to 5.4, 8.4, common practice; between sizes and the order of measures from memory, unverified. */
@@ -19,14 +19,7 @@ export const h24 = family({
     'long-hike': wrong(),
     scramble: wrong(),
     'beside-runner': wrong(),
-    'front-of-runner': wrong(),
-    'bike-front': wrong(),
-    'bike-side': wrong(),
-    'ski-front': wrong(),
-    'sled-team': wrong(),
-    'wheel-place': wrong(),
-    'weight-drag': wrong(),
-    cart: wrong(),
+    ...noLoad,
     tracking: wrong(),
     car: first(),
   },
