@@ -8,7 +8,7 @@ import { median } from './sample.ts'
  */
 const TABLES = 300
 const SIZES = 8
-const MEASURES = ['M01', 'M06', 'M07', 'M08', 'M10', 'M12', 'M13', 'M14']
+const MEASURES = ['M01', 'M06', 'M07', 'M08', 'M10', 'M12', 'M13', 'M14'] as const
 const FRAME_MS = 1000 / 60
 const ROUNDS = 60
 

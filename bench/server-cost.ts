@@ -74,7 +74,7 @@ async function bookOf(dogs: number, open: number): Promise<{ reminders: number; 
         const isOpen = visit === 0 && d < open
         const id2 = uuid()
         addTicket(book, id2, { dogId: id, ownerId: null, kind: 'real', at: day, by: '' })
-        for (const [i, measure] of ['M01', 'M07', 'M14'].entries())
+        for (const [i, measure] of (['M01', 'M07', 'M14'] as const).entries())
           addReading(book, id2, uuid(), {
             measure,
             mm: 500 + i * 60 + visit,

@@ -20,6 +20,7 @@ import {
   type Form,
   type Observation,
   type Reading,
+  type MeasureId,
 } from '../src/index.ts'
 
 const check = (id: string): Check => {
@@ -168,8 +169,8 @@ describe('what suits this dog', () => {
 })
 
 describe('two sides of a dog', () => {
-  const reading = (measure: string, mm: number, place: 'left' | 'right', n: number): Reading => ({ ...PLAIN_CIRCUMSTANCES, id: `r${n}`, measure, mm, side: 'both', asTyped: String(mm), unit: 'mm', method: 'tape', takenAt: '2026-10-05T10:00:00Z', by: '', place }) // prettier-ignore
-  const sides = (measure: string) => bodyOf([reading(measure, 250, 'left', 1), reading(measure, 251, 'left', 2), reading(measure, 280, 'right', 3), reading(measure, 281, 'right', 4)])[measure]?.mm // prettier-ignore
+  const reading = (measure: MeasureId, mm: number, place: 'left' | 'right', n: number): Reading => ({ ...PLAIN_CIRCUMSTANCES, id: `r${n}`, measure, mm, side: 'both', asTyped: String(mm), unit: 'mm', method: 'tape', takenAt: '2026-10-05T10:00:00Z', by: '', place }) // prettier-ignore
+  const sides = (measure: MeasureId) => bodyOf([reading(measure, 250, 'left', 1), reading(measure, 251, 'left', 2), reading(measure, 280, 'right', 3), reading(measure, 281, 'right', 4)])[measure]?.mm // prettier-ignore
 
   it('T46 on doubt the shorter counts of M12 and M13 (4.3, 6.2, common practice), the mean of others', () => {
     expect([sides('M12'), sides('M13'), sides('M11')]).toEqual([250, 250, 265.5])

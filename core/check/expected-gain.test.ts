@@ -18,7 +18,8 @@ const sizes: SizeTable['sizes'] = [
   { label: 'y', bands: { M01: [595, 640], M13: [685, 740], M14: [610, 670] } },
   { label: 'z', bands: { M01: [640, 690], M13: [738, 800], M14: [668, 730] } },
 ]
-const ids = ['M01', 'M13', 'M14']
+const ids = ['M01', 'M13', 'M14'] as const
+const at = (id: string): number => ids.findIndex((each) => each === id)
 
 describe('what would settle it, beside a Monte Carlo of its own', () => {
   // Three guesses that hang together, and one reading between two sizes: the mean of the best answer after a simulated reading.
@@ -45,7 +46,7 @@ describe('what would settle it, beside a Monte Carlo of its own', () => {
   it.each(cases)('agrees within its error for $read', ({ body, rho, read, error }) => {
     const belief = ids.map((id) => ({ id, mm: body[id]!.mm!, s: body[id]!.sigmaMm!, guess: body[id]!.guess === true }))
     const cov = (a: number, b: number): number => (a === b ? belief[a]!.s ** 2 : belief[a]!.guess && belief[b]!.guess ? rho * belief[a]!.s * belief[b]!.s : 0)
-    const m = ids.indexOf(read)
+    const m = at(read)
     const whole = cov(m, m) + error ** 2
     const normal = normals(20_261)
     const N = 40_000
@@ -69,7 +70,7 @@ describe('what would settle it, beside a Monte Carlo of its own', () => {
     }
     const mean = sum / N
     const standardError = Math.sqrt((squares / N - mean ** 2) / N)
-    const found = settle({ family: 'H11', between: null, sizes }, body, { covarianceMm: (a, b) => cov(ids.indexOf(a), ids.indexOf(b)), errorMm: () => error })
+    const found = settle({ family: 'H11', between: null, sizes }, body, { covarianceMm: (a, b) => cov(at(a), at(b)), errorMm: () => error })
     const gain = found.gains.find((each) => each.measure === read)!
     expect(Math.abs(gain.after - mean)).toBeLessThan(4 * standardError + 0.002)
     expect(Math.abs(gain.gain - (mean - Math.max(...alone) / N))).toBeLessThan(6 * standardError + 0.002)

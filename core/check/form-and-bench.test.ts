@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest'
-import { bodyOf, breeds, crossCheck, measures, PLAIN_CIRCUMSTANCES, plausible, solveForm, typicalForm, type Reading } from '../src/index.ts'
+import { bodyOf, breeds, crossCheck, measures, PLAIN_CIRCUMSTANCES, plausible, solveForm, typicalForm, type Reading, type MeasureId } from '../src/index.ts'
 
 /** What the bench agrees on and what the form expects must mean the same path, doubled or not. */
 let n = 0
-const tape = (measure: string, mm: number, side: Reading['side'] = 'both'): Reading => ({
+const tape = (measure: MeasureId, mm: number, side: Reading['side'] = 'both'): Reading => ({
   ...PLAIN_CIRCUMSTANCES,
   id: String((n += 1)),
   measure,
@@ -14,7 +14,7 @@ const tape = (measure: string, mm: number, side: Reading['side'] = 'both'): Read
   takenAt: '2026-10-05T09:00:00Z',
   by: '',
 })
-const twice = (measure: string, mm: number, side: Reading['side'] = 'both'): Reading[] =>
+const twice = (measure: MeasureId, mm: number, side: Reading['side'] = 'both'): Reading[] =>
   [tape(measure, mm), tape(measure, mm)].map((each) => ({ ...each, side }))
 
 describe('the form beside the bench', () => {

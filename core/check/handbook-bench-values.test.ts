@@ -1,10 +1,22 @@
 import { describe, expect, it } from 'vitest'
-import { agree, bodyOf, derivedOverall, measures, PLAIN_CIRCUMSTANCES, plausible, rugPieces, tapesFor, USUAL_SHOP, type Reading } from '../src/index.ts'
+import {
+  agree,
+  bodyOf,
+  derivedOverall,
+  measures,
+  PLAIN_CIRCUMSTANCES,
+  plausible,
+  rugPieces,
+  tapesFor,
+  USUAL_SHOP,
+  type Reading,
+  type MeasureId,
+} from '../src/index.ts'
 
 /** Check values of the trade handbook, chapter 14, for the whole bench. V rows: common practice. W rows: from memory, unverified. */
 const inch = (value: number): number => value * 25.4
 let n = 0
-const read = (measure: string, inches: number, over: Partial<Reading> = {}): Reading => ({
+const read = (measure: MeasureId, inches: number, over: Partial<Reading> = {}): Reading => ({
   ...PLAIN_CIRCUMSTANCES,
   id: `00000000-0000-7000-8000-${String((n += 1)).padStart(12, '0')}`,
   measure,

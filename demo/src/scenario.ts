@@ -1,4 +1,4 @@
-import type { NewReading } from '@merry-tailor/core'
+import type { NewReading, MeasureId } from '@merry-tailor/core'
 import type { DogStory, ItemStory, NoteStory, OwnerStory, ReadingStory, TicketStory } from './stories.ts'
 import { spinnaker } from './two-years.ts'
 
@@ -218,7 +218,7 @@ export const dogs: readonly DogStory[] = [
   spinnaker.dog,
 ]
 
-const paw = (measure: string, place: NewReading['place'], ...typed: string[]): ReadingStory[] =>
+const paw = (measure: MeasureId, place: NewReading['place'], ...typed: string[]): ReadingStory[] =>
   typed.map((each) => ({ measure, typed: each, with: { place, method: 'tracing' } }))
 
 const walkingY = (labels: string[]): NonNullable<ItemStory['choice']> => ({ table: 'skerrywright-walking-y', labels })

@@ -12,6 +12,7 @@ import type {
   School,
   TeamPlace,
   Trait,
+  MeasureId,
 } from '@merry-tailor/core'
 
 /** How the demonstration is told: people, dogs, tickets and notes as data, in the words and units of the bench. */
@@ -26,7 +27,7 @@ export type DogStory = { key: string; owner: string; ageDays: number } & Pick<Do
 
 /** Measure and how it was typed; `one` side is as taken. `struck` gives the reason. */
 export interface ReadingStory {
-  measure: string
+  measure: MeasureId
   typed: string
   one?: true
   struck?: string

@@ -1,4 +1,4 @@
-import { addressOf, applyAct, bodyOf, didAct, NO_HISTORY, redo, undo, type Act, type History, type TicketSheet } from '@merry-tailor/core'
+import { addressOf, applyAct, bodyOf, didAct, NO_HISTORY, redo, undo, type Act, type History, type TicketSheet, type MeasureId } from '@merry-tailor/core'
 import type { FastifyInstance } from 'fastify'
 import fc from 'fast-check'
 import { afterAll, beforeAll, expect, it } from 'vitest'
@@ -13,7 +13,7 @@ afterAll(() => close())
 
 /** What a fitter may do next; numbers choose among what is there. */
 type Command =
-  | { do: 'pin'; measure: string; mm: number }
+  | { do: 'pin'; measure: MeasureId; mm: number }
   | { do: 'strike'; which: number }
   | { do: 'undo' }
   | { do: 'redo' }

@@ -193,7 +193,7 @@ describe('in and out', () => {
       ownerId: nextId(),
       ticketId: nextId(),
       readingIds: [nextId()],
-      readings: [reading({ measure, mm: 700, side: 'both' })],
+      readings: [{ ...reading({ mm: 700, side: 'both' }), measure }],
     })
     const list = { at: AT, by: 'Test', dogs: [row('One'), row('Two'), row('Three')] }
     const before = ((await send(app, 'GET', '/api/dogs')).body as unknown as unknown[]).length

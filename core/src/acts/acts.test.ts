@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { bodyOf } from '../measures/index.ts'
-import { PLAIN_CIRCUMSTANCES, type TicketSheet } from '../model/index.ts'
+import { PLAIN_CIRCUMSTANCES, type TicketSheet, type MeasureId } from '../model/index.ts'
 import { applyAct, didAct, NO_HISTORY, redo, undo, type Act, type History, type Signed } from './index.ts'
 
 type Sheet = Parameters<typeof applyAct>[0]
@@ -20,7 +20,7 @@ const emptySheet = (): Sheet => ({
   asWritten: [],
   marks: [],
 })
-const reading = (n: number, mm: number, measure = 'M07'): Act => ({
+const reading = (n: number, mm: number, measure: MeasureId = 'M07'): Act => ({
   act: 'read',
   id: id(n),
   body: { ...PLAIN_CIRCUMSTANCES, measure, mm, side: 'both', asTyped: String(mm), unit: 'mm', takenAt: AT, by: 'Ylva' },
@@ -139,7 +139,7 @@ describe('undo and redo', () => {
         let done = 0
         for (const { kind, mm, pick } of plan) {
           if (kind === 3 && n > 0) bench.do(strike(1000 + done, 1 + (pick % n)))
-          else bench.do(reading((n += 1), mm, ['M06', 'M07', 'M14'][kind] ?? 'M07'))
+          else bench.do(reading((n += 1), mm, (['M06', 'M07', 'M14'] as const)[kind] ?? 'M07'))
           done += 1
         }
         const whole = bench.body()

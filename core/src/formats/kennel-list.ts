@@ -1,5 +1,6 @@
+import type { MeasureId } from '../model/index.ts'
 import { z } from 'zod'
-import { measures } from '../measures/index.ts'
+import { isMeasureId, measures } from '../measures/index.ts'
 import { CoatClass, Id, Moment, NewDog, NewReading, Sex, line, type Dog } from '../model/schemas.ts'
 import { parseLength, parseWeight, type LengthUnit } from '../units/index.ts'
 import { readCsv, writeCsv } from './csv.ts'
@@ -45,7 +46,7 @@ export const KENNEL_ROWS = 5000
 const SEXES: Readonly<Record<string, Sex>> = { m: 'male', male: 'male', dog: 'male', f: 'female', female: 'female', bitch: 'female' }
 
 interface MeasureColumn {
-  id: string
+  id: MeasureId
   unit: LengthUnit
   half: boolean
 }
@@ -54,7 +55,7 @@ interface MeasureColumn {
 function measureColumn(title: string, unit: LengthUnit): MeasureColumn | null {
   const found = /^(m[0-4]\d)(?:\s+(half))?(?:\s+\(?(in|cm|mm|kg|lb)\)?)?$/i.exec(title)
   const id = found?.[1]?.toUpperCase()
-  if (!id || !measures[id]) return null
+  if (!id || !isMeasureId(id)) return null
   const said = found?.[3]?.toLowerCase()
   return { id, half: found?.[2] !== undefined, unit: said === 'in' || said === 'cm' || said === 'mm' ? said : unit }
 }

@@ -1,3 +1,4 @@
+import { keysOf } from '../model/index.ts'
 import { measures } from '../measures/index.ts'
 import { SizeTable } from '../model/schemas.ts'
 import { MM_PER_UNIT, parseLength, type LengthUnit } from '../units/index.ts'
@@ -19,7 +20,7 @@ const inUnit = (mm: number, unit: LengthUnit): string => String(Number((mm / MM_
  * then the sizes: `size` and two columns for each measure, `M01 from` and `M01 to`, in the table's unit.
  */
 export function sizeTableToCsv(table: SizeTable): string {
-  const ids = [...new Set(table.sizes.flatMap((size) => Object.keys(size.bands)))].sort()
+  const ids = [...new Set(table.sizes.flatMap((size) => keysOf(size.bands)))].sort()
   const { lead } = table
   const facts = [
     ...HEAD.map((key) => [key, String(table[key] ?? '')]),

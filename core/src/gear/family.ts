@@ -1,4 +1,4 @@
-import { ACTIVITIES, type Activity, type FamilyId, type ViewId } from '../model/index.ts'
+import { ACTIVITIES, type Activity, type FamilyId, type ViewId, type MeasureId } from '../model/index.ts'
 import type { Check, Dangers, FamilySymptom } from './checks-and-symptoms.ts'
 import type { StrapGraph } from './strap-graph.ts'
 import type { Suit, Suits } from './suits.ts'
@@ -79,7 +79,7 @@ export interface FamilyFile {
   sides: Readonly<Partial<Record<ViewId, Readonly<Partial<Record<'A' | 'B', SideSays>>>>>>
   tapes: WantedTapes
   /** Measures in the order in which they win (handbook 6.3). */
-  decides: readonly string[]
+  decides: readonly MeasureId[]
   between: BetweenSizes
   /** Its parts: straps, rings and sliders, and where they run. */
   parts: StrapGraph

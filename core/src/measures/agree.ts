@@ -67,14 +67,13 @@ export function countingRule(measure: string, rules: AgreeRules = USUAL_RULES): 
 }
 
 /**
- * The readings that count: of three or more, those within the tolerance of the middle one, once they are the most; all
- * where they are not, or where the middle one is near to every other.
+ * The readings that settle it: two within the tolerance of each other; of more, those within it of the middle one, once
+ * they are the most. `null` where none do.
  */
-function counting(sorted: readonly number[], within: number): readonly number[] {
-  if (sorted.length < 3) return sorted
-  const centre = middle(sorted)
+function settling(sorted: readonly number[], within: number): readonly number[] | null {
+  const centre = sorted.length < 3 ? (sorted[0] ?? 0) : middle(sorted)
   const near = sorted.filter((each) => Math.abs(each - centre) <= within + 1e-9)
-  return 2 * near.length > sorted.length ? near : sorted
+  return 2 * near.length > sorted.length ? near : null
 }
 
 /**
@@ -104,7 +103,8 @@ export function agree(measure: string, readings: readonly Taken[], rules: AgreeR
   const compared = kept.map(asCompared).sort((a, b) => a - b)
   const n = compared.length
   const allowed = toleranceMm(middle(compared), rules, measure, oneSided ? 'one' : 'both')
-  const near = counting(compared, allowed)
+  const settled = settling(compared, allowed)
+  const near = settled ?? compared
   const lowest = near[0] ?? 0
   const highest = near.at(-1) ?? 0
   const centre = mean(near)
@@ -124,7 +124,6 @@ export function agree(measure: string, readings: readonly Taken[], rules: AgreeR
   const sigma = rule === 'middle' || rule === 'mean' ? single / Math.sqrt(near.length) : single
 
   const range = highest - lowest
-  const settled = n === 2 ? range <= allowed + 1e-9 : near.every((each) => Math.abs(each - middle(compared)) <= allowed + 1e-9)
   const state: AgreeState = n === 1 ? 'once' : n < readingsWanted(rules) ? 'third-wanted' : settled ? 'agrees' : n === 2 ? 'third-wanted' : 'disagrees'
   const aside = compared.filter((each) => !near.includes(each)).map((each) => each * scale)
   return { mm: value * scale, n, spreadMm: range * scale, aside, sigmaMm: sigma * scale, state }

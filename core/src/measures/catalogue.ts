@@ -1,4 +1,4 @@
-import type { Place, School } from '../model/index.ts'
+import { type MeasureId, type Place, type School, keysOf } from '../model/index.ts'
 import { alternates, type Alternate } from './alternates.ts'
 import { howTo, type HowTo } from './how-to.ts'
 import type { LandmarkId } from './landmarks.ts'
@@ -7,7 +7,7 @@ import type { LandmarkId } from './landmarks.ts'
 export type Station = 1 | 2 | 3 | 4 | 5
 
 export interface Measure {
-  id: string
+  id: MeasureId
   name: string
   /** The path in about five words. */
   path: string
@@ -66,7 +66,7 @@ type Row = [
 ]
 
 /** Source: handbook 3.1 and 3.2; common practice, M27, M30 to M49 from memory, unverified. */
-const rows: Record<string, Row> = {
+const rows: Readonly<Record<MeasureId, Row>> = {
   M00: ['Weight', 'Scale, or with and without dog', [], 1, 1, scale, 1, { quantity: 'mass', posture: 'any' }],
   M01: ['Harness neck', 'Breastbone to withers and back', ['L01', 'L03'], 2, 1, onBone, 2, { doubling: true }],
   M02: ['Collar neck', 'Ring where a collar lies', ['L18'], 2, 2, ring, 1],
@@ -132,33 +132,39 @@ const NO_HOW_TO: HowTo = { stand: '', howTight: '', usualSlip: '' }
 
 /** The catalogue of measures, keyed by handbook ID, M00 to M49. */
 export const measures: Readonly<Record<string, Measure>> = Object.fromEntries(
-  Object.entries(rows).map(([id, [name, path, marks, station, order, technicalError, hold, more]]): [string, Measure] => [
-    id,
-    {
+  keysOf(rows).map((id): [string, Measure] => {
+    const [name, path, marks, station, order, technicalError, hold, more] = rows[id]
+    return [
       id,
-      name,
-      path,
-      landmarks: marks,
-      station,
-      order,
-      technicalError,
-      hold,
-      doubling: false,
-      rule: 'middle',
-      quantity: 'length',
-      posture: 'S',
-      places: [],
-      sided: false,
-      school: null,
-      definition: 1,
-      howTo: howTo[id] ?? NO_HOW_TO,
-      alternates: alternates[id] ?? [],
-      ...more,
-    },
-  ]),
+      {
+        id,
+        name,
+        path,
+        landmarks: marks,
+        station,
+        order,
+        technicalError,
+        hold,
+        doubling: false,
+        rule: 'middle',
+        quantity: 'length',
+        posture: 'S',
+        places: [],
+        sided: false,
+        school: null,
+        definition: 1,
+        howTo: howTo[id] ?? NO_HOW_TO,
+        alternates: alternates[id] ?? [],
+        ...more,
+      },
+    ]
+  }),
 )
 
-export const measureIds: readonly string[] = Object.keys(measures)
+export const measureIds: readonly MeasureId[] = keysOf(rows)
+
+/** Is it the ID of a measure? */
+export const isMeasureId = (id: string): id is MeasureId => measures[id] !== undefined
 
 /** Compares two measure IDs by the tape's round: station first, then place in the station (handbook 4.6). */
 export function stationOrder(a: string, b: string): number {

@@ -1,3 +1,4 @@
+import type { MeasureId } from '../model/index.ts'
 /** What is known of a body: agreed values by measure ID, full length, mm. */
 export type Body = Readonly<Record<string, { mm: number | null; sigmaMm?: number | null } | undefined>>
 
@@ -69,7 +70,7 @@ export type LikelyCause =
 /** A question about readings: it asks, it never blocks and never corrects. */
 export interface Finding {
   rule: PlausibleRule
-  measures: string[]
+  measures: MeasureId[]
   /** How far past the rule's limit, mm (M00: kg), always positive; 0 for values that are simply the same. */
   byMm: number
   /** `limit` and `found` are what the rule speaks of; `would` what the number would be if the first cause is true. */

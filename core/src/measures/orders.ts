@@ -1,12 +1,13 @@
+import type { MeasureId } from '../model/index.ts'
 import type { Finding, LikelyCause, PlausibleRule } from './finding.ts'
 import { technicalErrorMm } from './technical-error.ts'
 
-type Value = (id: string) => number | undefined
+type Value = (id: MeasureId) => number | undefined
 
 interface Order {
   rule: PlausibleRule
-  shorter: string
-  longer: string
+  shorter: MeasureId
+  longer: MeasureId
   /** Equal is allowed, so a difference within the readings’ own error is too; without it equal is asked about. */
   orEqual?: true
   ask: LikelyCause[]

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest'
-import { PLAIN_CIRCUMSTANCES, type Reading } from '../model/index.ts'
+import { PLAIN_CIRCUMSTANCES, type Reading, type MeasureId } from '../model/index.ts'
 import { ownErrorFactor, technicalErrorMm, USUAL_RULES, visitsOf, withOwnError } from './index.ts'
 
 let n = 0
-const reading = (measure: string, mm: number, over: Partial<Reading> = {}): Reading => ({
+const reading = (measure: MeasureId, mm: number, over: Partial<Reading> = {}): Reading => ({
   ...PLAIN_CIRCUMSTANCES,
   id: `01900000-0000-7000-8000-${(n += 1).toString(16).padStart(12, '0')}`,
   measure,

@@ -49,7 +49,7 @@ function grouped(list: readonly Reading[]): Map<string, Reading[]> {
  * @param factors own errors known already, by name; what is worked out is added, so that many bodies of one dog share them
  */
 export function withOwnError<B extends Body>(body: B, readings: readonly Reading[], factors = new Map<string, number>()): B {
-  const last = new Map(readings.filter((reading) => !reading.struck).map((reading) => [reading.measure, reading.by]))
+  const last = new Map<string, string>(readings.filter((reading) => !reading.struck).map((reading) => [reading.measure, reading.by]))
   return Object.fromEntries(
     Object.entries(body).map(([key, value]) => {
       const by = last.get(key.split('/')[0] ?? '')

@@ -1,6 +1,6 @@
-import type { Reading } from '../model/index.ts'
+import type { Reading, MeasureId } from '../model/index.ts'
 import { USUAL_RULES, type AgreeRules } from './agree.ts'
-import { measures } from './catalogue.ts'
+import { isMeasureId, measures } from './catalogue.ts'
 import type { Body, Finding, LikelyCause } from './finding.ts'
 import { brokenOrders, rugDrops, sheathClear } from './orders.ts'
 import { oddNumbers, oddWeights, readingSlips, sidesDiffer, type SlipSubject } from './slips.ts'
@@ -51,7 +51,7 @@ function neckAgainstGirth(neck: number | undefined, girth: number | undefined): 
   ]
 }
 
-function routeOrder(shorter: string, longer: string, value: (id: string) => number | undefined): Finding[] {
+function routeOrder(shorter: MeasureId, longer: MeasureId, value: (id: string) => number | undefined): Finding[] {
   const [a, b] = [value(shorter), value(longer)]
   if (a === undefined || b === undefined || a < b) return []
   const ask: LikelyCause[] = shorter === 'M06' ? ['ran-onto-belly', 'earlier-rib', 'route-mistake'] : ['soft-flank', 'route-mistake', 'other-school']
@@ -110,8 +110,8 @@ function schoolsWindow(value: (id: string) => number | undefined): Finding[] {
 const NOT_COPIED = new Set(['M00', 'M32', 'M33', 'M34', 'M35', 'M36', 'M37', 'M38', 'M39', 'M40', 'M43', 'M25', 'M48', 'M49'])
 
 /** Equal numbers are sometimes right (a half neck and a sternum may well be the same), so this only asks. */
-function sameValue(value: (id: string) => number | undefined, ids: readonly string[]): Finding[] {
-  const asRead: [string, number][] = []
+function sameValue(value: (id: string) => number | undefined, ids: readonly MeasureId[]): Finding[] {
+  const asRead: [MeasureId, number][] = []
   for (const id of ids) {
     const mm = value(id)
     if (mm === undefined || NOT_COPIED.has(id)) continue
@@ -202,12 +202,7 @@ export function plausible(body: Body, { readings = [], about = null, rules = USU
     ...oddNumbers(value, readings, about).filter((finding) => !asked.has(finding.measures[0])),
     ...oddWeights(value, about),
   ]
-  const same = sameValue(
-    value,
-    Object.keys(body)
-      .filter((id) => !id.includes('/'))
-      .sort(),
-  )
+  const same = sameValue(value, Object.keys(body).filter(isMeasureId).sort())
   // Two that may not be equal are asked about once, by the rule that says so.
   const pairs = new Set(found.map((finding) => [...finding.measures].sort().join()))
   return [...found, ...same.filter((finding) => !pairs.has([...finding.measures].sort().join()))].sort((a, b) => b.byMm - a.byMm)

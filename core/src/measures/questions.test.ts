@@ -1,10 +1,10 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { PLAIN_CIRCUMSTANCES, type Reading } from '../model/index.ts'
+import { PLAIN_CIRCUMSTANCES, type Reading, type MeasureId } from '../model/index.ts'
 import { bodyOf, findingCode, openFindings, PAW_LIFTED, plausible } from './index.ts'
 
 let n = 0
-const reading = (measure: string, typed: number, unit: 'in' | 'cm' | 'kg' = 'cm', over: Partial<Reading> = {}): Reading => ({
+const reading = (measure: MeasureId, typed: number, unit: 'in' | 'cm' | 'kg' = 'cm', over: Partial<Reading> = {}): Reading => ({
   ...PLAIN_CIRCUMSTANCES,
   id: `00000000-0000-7000-8000-${String((n += 1)).padStart(12, '0')}`,
   measure,

@@ -2,7 +2,7 @@ import type { Dog, Reading } from '../model/index.ts'
 import { findBreed } from '../reference/index.ts'
 import { KG_PER_POUND, MM_PER_UNIT } from '../units/index.ts'
 import { toleranceMm, USUAL_RULES, type AgreeRules } from './agree.ts'
-import { measures } from './catalogue.ts'
+import { measureIds } from './catalogue.ts'
 import type { Finding, LikelyCause } from './finding.ts'
 
 type Value = (id: string) => number | undefined
@@ -220,7 +220,7 @@ const SIDES_MM = 10
 
 /** Left and right of any pair, the paws' too: a dog that does not stand square, or lameness to tell the owner of. */
 export function sidesDiffer(value: Value, places: (measure: string) => readonly (readonly [string, string])[]): Finding[] {
-  return Object.keys(measures).flatMap((measure) =>
+  return measureIds.flatMap((measure) =>
     places(measure).flatMap(([left, right]): Finding[] => {
       const [a, b] = [value(`${measure}/${left}`), value(`${measure}/${right}`)]
       if (a === undefined || b === undefined || Math.abs(a - b) <= SIDES_MM) return []

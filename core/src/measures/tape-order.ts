@@ -1,9 +1,9 @@
-import type { Place } from '../model/index.ts'
+import type { MeasureId, Place } from '../model/index.ts'
 import { measures, paws, stationOrder, tapeKey, type Station } from './catalogue.ts'
 
 /** A measure, and the paw or gauge it is taken at where it exists more than once. */
 export interface TapePlace {
-  measure: string
+  measure: MeasureId
   place: Place | null
 }
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { tapesFor } from '../gear/index.ts'
-import { FAMILY_IDS, PLAIN_CIRCUMSTANCES, USUAL_SHOP, type Place, type Reading } from '../model/index.ts'
+import { FAMILY_IDS, PLAIN_CIRCUMSTANCES, USUAL_SHOP, type Place, type Reading, type MeasureId } from '../model/index.ts'
 import {
   agree,
   bodyOf,
@@ -18,7 +18,7 @@ import {
 } from './index.ts'
 
 let n = 0
-const reading = (measure: string, mm: number, over: Partial<Reading> = {}): Reading => ({
+const reading = (measure: MeasureId, mm: number, over: Partial<Reading> = {}): Reading => ({
   ...PLAIN_CIRCUMSTANCES,
   id: `00000000-0000-7000-8000-${String((n += 1)).padStart(12, '0')}`,
   measure,

@@ -48,7 +48,7 @@ const kinds = {
   made: {
     kind: z.literal('made'),
     ...OfTable,
-    numbers: z.record(MeasureId, z.number().positive().max(3001)),
+    numbers: z.partialRecord(MeasureId, z.number().positive().max(3001)),
     options: z.record(line(40).min(1), line(200)),
   },
 } as const

@@ -5,8 +5,9 @@ import { FAMILY_IDS } from './lists.ts'
 export const Id = z.uuid()
 
 /** Handbook measure ID: M00 to M49. */
-export const MeasureId = z.string().regex(/^M[0-4]\d$/, 'a measure ID is M00 to M49')
-export type MeasureId = z.infer<typeof MeasureId>
+export const MeasureId = z.string().regex(/^M[0-4]\d$/, 'a measure ID is M00 to M49') as unknown as z.ZodType<MeasureId, MeasureId>
+type Digit = '0' | '1' | '2' | '3' | '4' | '5' | '6' | '7' | '8' | '9'
+export type MeasureId = `M${'0' | '1' | '2' | '3' | '4'}${Digit}`
 
 export const FamilyId = z.enum(FAMILY_IDS)
 export type FamilyId = z.infer<typeof FamilyId>

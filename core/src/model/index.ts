@@ -3,6 +3,7 @@
  * own (`schemas.ts`), so that a page does not load them to show a dog.
  */
 export * from './lists.ts'
+export { keysOf } from './keys-of.ts'
 export { assign, freshOf, keepOne, TAGS, type Column, type ColumnKind, type Resource, type Tag } from './resource.ts'
 export type { FamilyId, MeasureId } from './ids.schema.ts'
 export type * from './dog.ts'

@@ -24,7 +24,7 @@ export const PieceFields = z.object({
   label: line(40),
   tableId: line(60).nullable(),
   /** Laid flat and measured, by the measure it decides: shortest and longest setting, mm. Rings are inside rings, whole. */
-  flat: z.record(MeasureId, Band),
+  flat: z.partialRecord(MeasureId, Band),
   /** Where its sliders stand. */
   sliders: line(200),
   home: PieceHome,

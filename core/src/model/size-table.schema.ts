@@ -18,7 +18,7 @@ export type Band = z.infer<typeof Band>
 
 export const SizeRow = z.object({
   label: line(40).min(1),
-  bands: z.record(MeasureId, Band),
+  bands: z.partialRecord(MeasureId, Band),
   /** Strap lengths by the maker's names, from shortest to longest setting, where the maker gives them. */
   straps: z.record(line(40).min(1), Band).optional(),
   /** Heaviest dog the size was tested for, kg, where the maker says so. */

@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest'
-import { PLAIN_CIRCUMSTANCES, UNASKED, type Choice, type Item, type Reading, type TicketSheet } from '../model/index.ts'
+import { PLAIN_CIRCUMSTANCES, UNASKED, type Choice, type Item, type Reading, type TicketSheet, type MeasureId } from '../model/index.ts'
 import { checksFor } from '../gear/index.ts'
 import { progressOf, urgencyOf } from './index.ts'
 
 const AT = '2026-10-05T09:00:00Z'
 const item: Item = { id: 'i1', family: 'H01', way: 'stock', school: null, removed: false, createdAt: AT }
 let n = 0
-const reading = (measure: string, mm: number): Reading => ({
+const reading = (measure: MeasureId, mm: number): Reading => ({
   ...PLAIN_CIRCUMSTANCES,
   id: String((n += 1)).padStart(4, '0'),
   measure,

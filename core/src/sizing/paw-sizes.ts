@@ -1,12 +1,12 @@
 import { families } from '../gear/index.ts'
 import { paws } from '../measures/index.ts'
-import type { ShopFields, SizeTable } from '../model/index.ts'
+import type { ShopFields, SizeTable, MeasureId } from '../model/index.ts'
 import type { RankedSize } from './ranked-size.ts'
 import { rankSizes } from './rank-sizes.ts'
 import type { SizedBody } from './sized-body.ts'
 
 /** A hind paw's width and length, and the front's they are sized by where a chart gives one pair of columns for both. */
-const HIND: Readonly<Record<string, string>> = { M34: 'M32', M35: 'M33' }
+const HIND: Readonly<Partial<Record<MeasureId, MeasureId>>> = { M34: 'M32', M35: 'M33' }
 
 export type Paw = (typeof paws)[number]
 
@@ -44,11 +44,12 @@ export function pawSizes(table: SizeTable, body: SizedBody, views: ShopFields['v
   if (families[table.family].shelf !== 'boot') return []
   return paws.map((paw) => {
     const hind = paw.startsWith('rear')
-    const ids = hind ? ['M34', 'M35'] : ['M32', 'M33']
+    const ids: readonly MeasureId[] = hind ? ['M34', 'M35'] : ['M32', 'M33']
     const one = only(table, (bands) => {
       const kept: Record<string, [number, number]> = {}
       for (const id of ids) {
-        const band = bands[id] ?? bands[HIND[id] ?? '']
+        const front = HIND[id]
+        const band = bands[id] ?? (front && bands[front])
         if (band) kept[id] = band
       }
       return kept

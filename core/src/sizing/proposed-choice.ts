@@ -3,6 +3,7 @@ import { adviseOffer } from './advise.ts'
 import { offerKey, sizeOf, tableIn, type Offer } from './offer.ts'
 import type { RankedSize } from './ranked-size.ts'
 import type { SizedBody } from './sized-body.ts'
+import { measuresOfTable } from './table-shape.ts'
 
 /** What the fitter pointed at: an offer and one of its sizes. */
 export interface Picked {
@@ -82,7 +83,7 @@ function settlementOf(offer: Offer, labels: readonly string[], follows: boolean,
       return { kind: 'paws', tableId: offer.table.id, tableVersion: offer.table.version, labels: Object.fromEntries(own) }
     }
     case 'made': {
-      const measures = [...new Set(offer.judged.sizes.flatMap((size) => Object.keys(size.bands)))]
+      const measures = measuresOfTable(offer.judged)
       const numbers = measures.flatMap((id) => {
         const known = body[id]
         return known?.mm != null && !known.guess ? [[id, known.mm] as const] : []

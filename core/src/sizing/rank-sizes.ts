@@ -1,5 +1,5 @@
 import { endangeredBy, type Danger } from '../gear/index.ts'
-import type { Because, FamilyId, Grade, ShopFields, SizeTable } from '../model/index.ts'
+import { type Because, type FamilyId, type Grade, type MeasureId, type ShopFields, type SizeTable, keysOf } from '../model/index.ts'
 import { betweenRule, decidingOrder, type BetweenRule } from './between.ts'
 import { chanceWithin } from './chance.ts'
 import { BAD_FIRST, GOOD_FIRST, worstGrade } from './grades.ts'
@@ -16,7 +16,7 @@ const guessGrade = (chance: number): Grade => (chance >= 0.9 ? 'holds' : chance 
 
 /** A measure of the dog made ready for many bands. */
 interface Ready {
-  measure: string
+  measure: MeasureId
   mm: number | null
   sigmaMm: number
   guess: boolean
@@ -52,7 +52,7 @@ function becauseOf(perMeasure: readonly MeasureFit[], grade: Grade): Because {
 /** What of a table does not change with the dog: its measures in the deciding order, and its sizes by each measure, smaller first. */
 interface TableOrder {
   family: FamilyId
-  ids: readonly string[]
+  ids: readonly MeasureId[]
   bySize: Readonly<Record<string, readonly number[]>>
   /** Both ends of every band, size after size in the order of `ids`; NaN where a size has none. */
   ends: Float64Array
@@ -67,9 +67,9 @@ function orderOf({ family, sizes }: Sized): TableOrder {
   const known = orders.get(sizes)
   if (known?.family === family) return known
   const deciding = decidingOrder(family)
-  const rank = (measure: string): number => (deciding.includes(measure) ? deciding.indexOf(measure) : deciding.length)
-  const ids = [...new Set(sizes.flatMap((size) => Object.keys(size.bands)))].sort((a, b) => rank(a) - rank(b))
-  const middle = (i: number, id: string): number => (sizes[i]?.bands[id]?.[0] ?? 0) + (sizes[i]?.bands[id]?.[1] ?? 0)
+  const rank = (measure: MeasureId): number => (deciding.includes(measure) ? deciding.indexOf(measure) : deciding.length)
+  const ids = [...new Set(sizes.flatMap((size) => keysOf(size.bands)))].sort((a, b) => rank(a) - rank(b))
+  const middle = (i: number, id: MeasureId): number => (sizes[i]?.bands[id]?.[0] ?? 0) + (sizes[i]?.bands[id]?.[1] ?? 0)
   const bySize = Object.fromEntries(
     ids.map((id) => [
       id,
@@ -100,13 +100,13 @@ function firstBad({ grade, perMeasure }: RankedSize): number {
   return 0
 }
 
-function fitOf(size: RankedSize | undefined, measure: string): MeasureFit | undefined {
+function fitOf(size: RankedSize | undefined, measure: MeasureId): MeasureFit | undefined {
   if (size) for (const fit of size.perMeasure) if (fit.measure === measure) return fit
   return undefined
 }
 
 /** The two neighbouring sizes a value lies between, smaller first: in the gap, or its spread touches both. */
-function neighbours(measure: string, sizes: readonly RankedSize[], inOrder: readonly number[]): [RankedSize, RankedSize] | null {
+function neighbours(measure: MeasureId, sizes: readonly RankedSize[], inOrder: readonly number[]): [RankedSize, RankedSize] | null {
   let [likeliest, second] = [-1, -1]
   let [below, above] = [-1, -1]
   let inNone = true
@@ -132,7 +132,7 @@ function neighbours(measure: string, sizes: readonly RankedSize[], inOrder: read
 }
 
 /** Does the value lie in the gap between the two, on neither? */
-function inGap(measure: string, [small, large]: readonly [RankedSize, RankedSize]): boolean {
+function inGap(measure: MeasureId, [small, large]: readonly [RankedSize, RankedSize]): boolean {
   const [below, above] = [fitOf(small, measure), fitOf(large, measure)]
   return below?.mm != null && above?.mm != null && !below.guess && below.mm > below.toMm && above.mm < above.fromMm
 }
@@ -141,7 +141,7 @@ function inGap(measure: string, [small, large]: readonly [RankedSize, RankedSize
  * What lies in the gap between two sizes fails neither of them: the between-sizes rule speaks of it (handbook 6.2), and
  * both may be tried. On every measure that lies between the same two.
  */
-function excuseGaps(ids: readonly string[], pair: readonly [RankedSize, RankedSize]): void {
+function excuseGaps(ids: readonly MeasureId[], pair: readonly [RankedSize, RankedSize]): void {
   const excused = ids.filter((id) => inGap(id, pair))
   if (excused.length === 0) return
   for (const size of pair) {
@@ -153,7 +153,7 @@ function excuseGaps(ids: readonly string[], pair: readonly [RankedSize, RankedSi
 
 /** Two sizes the dog lies between by the first measure in the deciding order that says so. */
 interface Between {
-  measure: string
+  measure: MeasureId
   favoured: RankedSize
   other: RankedSize
   code: 'between-down' | 'between-up'

@@ -1,25 +1,25 @@
-import type { Basis, Because, Grade } from '../model/index.ts'
+import type { Basis, Because, Grade, MeasureId } from '../model/index.ts'
 import type { Danger } from '../gear/index.ts'
 
 /** Measures that disagree about one size, and what practitioners do then (handbook 6.3). */
 export type Conflict =
   /** The neck fits, the length is far past the tail: leave the full-length family, whatever the neck says. */
-  | { code: 'length-veto'; measures: string[]; byMm: number }
+  | { code: 'length-veto'; measures: MeasureId[]; byMm: number }
   /** The neck fits, the end lies a little past the tail, all else is right: accept. */
-  | { code: 'past-tail-accept'; measures: string[]; byMm: number }
+  | { code: 'past-tail-accept'; measures: MeasureId[]; byMm: number }
   /** The neck fits, the sides are too short for the armpit. */
-  | { code: 'armpit'; measures: string[]; byMm: number }
+  | { code: 'armpit'; measures: MeasureId[]; byMm: number }
   /** The girth says this size, an adjustable neck another: the girth decides. */
-  | { code: 'girth-decides'; measures: string[]; byMm: number }
+  | { code: 'girth-decides'; measures: MeasureId[]; byMm: number }
   /** The neck cannot be adjusted, so it decides. */
-  | { code: 'neck-decides'; measures: string[]; byMm: number }
+  | { code: 'neck-decides'; measures: MeasureId[]; byMm: number }
   /** The neck is thicker than the head: the dog may back out. */
-  | { code: 'neck-over-head'; measures: string[]; byMm: number }
+  | { code: 'neck-over-head'; measures: MeasureId[]; byMm: number }
   /** Sized by girth alone on a short dog: look where the rear strap comes. */
-  | { code: 'girth-alone-short-dog'; measures: string[]; byMm: number }
+  | { code: 'girth-alone-short-dog'; measures: MeasureId[]; byMm: number }
 
 export interface MeasureFit {
-  measure: string
+  measure: MeasureId
   mm: number | null
   /** Half width of where the dog may truly be: 2 sigma, mm. */
   spreadMm: number | null

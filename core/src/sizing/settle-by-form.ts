@@ -2,6 +2,7 @@ import { measureCovariance, shareOf, type Form } from '../form/index.ts'
 import type { ShopFields } from '../model/index.ts'
 import { settle, type Settled, type SettleTable } from './settle.ts'
 import type { SizedBody } from './sized-body.ts'
+import { measuresOfTable } from './table-shape.ts'
 
 /**
  * What would settle the doubt between the sizes of one table, where the guesses come from one form and so vary together.
@@ -9,7 +10,7 @@ import type { SizedBody } from './sized-body.ts'
  * @param form where the guesses come from; `null`: each measure stands for itself
  */
 export function settleByForm(table: SettleTable, body: SizedBody, form: Form | null, views: ShopFields['views'] = {}): Settled {
-  const guessed = [...new Set(table.sizes.flatMap((size) => Object.keys(size.bands)))].filter((id) => body[id]?.guess)
+  const guessed = measuresOfTable(table).filter((id) => body[id]?.guess)
   if (!form || guessed.length < 2) return settle(table, body, { views })
   const shares = measureCovariance(form, guessed)
   const mm = (id: string): number => body[id]?.mm ?? 0

@@ -1,12 +1,13 @@
 import { technicalErrorMm } from '../measures/index.ts'
-import type { ShopFields, SizeTable } from '../model/index.ts'
+import { type MeasureId, type ShopFields, type SizeTable } from '../model/index.ts'
 import { betweenRule, type BetweenRule } from './between.ts'
 import { chanceWithin } from './chance.ts'
 import type { SizedBody } from './sized-body.ts'
+import { measuresOfTable } from './table-shape.ts'
 
 /** What a fresh reading of one measure would be expected to do for the choice. */
 export interface TapeGain {
-  measure: string
+  measure: MeasureId
   /** Chance of the favoured answer after the reading, expected over what it may read. */
   after: number
   /** `after` less the chance of the best answer that heeds no reading, 0 to 1. */
@@ -33,7 +34,7 @@ export interface SettleOptions {
   /** Covariance of two measures not read, mm squared; without it each stands for itself. */
   covarianceMm?: (a: string, b: string) => number
   /** Error of one fresh reading, mm. */
-  errorMm?: (measure: string, mm: number) => number
+  errorMm?: (measure: MeasureId, mm: number) => number
   /** Sides the shop takes. */
   views?: ShopFields['views']
 }
@@ -46,7 +47,7 @@ const REACH = 5.5
 const NODES = 111
 
 /** One measure's bands by size, gaps between neighbours given to the size the rule names. */
-function bridgeGaps(sizes: SizeTable['sizes'], measure: string, rule: BetweenRule['rule']): (readonly [number, number] | undefined)[] {
+function bridgeGaps(sizes: SizeTable['sizes'], measure: MeasureId, rule: BetweenRule['rule']): (readonly [number, number] | undefined)[] {
   const out = sizes.map((size): [number, number] | undefined => {
     const band = size.bands[measure]
     return band && [band[0], band[1]]
@@ -72,7 +73,7 @@ function best(chances: readonly number[]): { at: number; chance: number } {
 }
 
 interface Belief {
-  measure: string
+  measure: MeasureId
   mm: number
   sigmaMm: number
   guess: boolean
@@ -93,8 +94,8 @@ interface Belief {
  * Source: expected value of sample information, Raiffa & Schlaifer 1961, Applied Statistical Decision Theory (from memory)
  */
 export function settle(table: SettleTable, body: SizedBody, options: SettleOptions = {}): Settled {
-  const { covarianceMm = () => 0, errorMm = (measure: string, mm: number) => technicalErrorMm(measure, mm, 'tape'), views = {} } = options
-  const ids = [...new Set(table.sizes.flatMap((size) => Object.keys(size.bands)))].sort()
+  const { covarianceMm = () => 0, errorMm = (measure: MeasureId, mm: number) => technicalErrorMm(measure, mm, 'tape'), views = {} } = options
+  const ids = measuresOfTable(table)
   const beliefs = ids.flatMap((measure): Belief[] => {
     const known = body[measure]
     return known?.mm == null || !Number.isFinite(known.mm)

@@ -1,11 +1,11 @@
-import type { SizeTable } from '../model/index.ts'
+import { type MeasureId, type SizeTable, keysOf } from '../model/index.ts'
 import { frontOf } from './paw-sizes.ts'
 import { rankSizes } from './rank-sizes.ts'
 import type { SizedBody } from './sized-body.ts'
 
 /** A stretch of one measure between two sizes that no size has, or that both have. */
 export interface Stretch {
-  measure: string
+  measure: MeasureId
   fromMm: number
   toMm: number
   /** The smaller size, then the larger. */
@@ -16,11 +16,11 @@ export interface TableShape {
   gaps: Stretch[]
   overlaps: Stretch[]
   /** Bands that run from the larger to the smaller length. */
-  reversed: { measure: string; size: string }[]
+  reversed: { measure: MeasureId; size: string }[]
 }
 
 /** Gaps, overlaps and reversed bands of one measure, over sizes in the order of their bands; touching ends are neither. */
-export function shapeOfMeasure(sizes: SizeTable['sizes'], measure: string): TableShape {
+export function shapeOfMeasure(sizes: SizeTable['sizes'], measure: MeasureId): TableShape {
   const rows = sizes.flatMap((size) => {
     const band = size.bands[measure]
     return band ? [{ label: size.label, from: band[0], to: band[1] }] : []
@@ -39,7 +39,7 @@ export function shapeOfMeasure(sizes: SizeTable['sizes'], measure: string): Tabl
 }
 
 /** The measures a table sizes by, in order of their IDs. */
-export const measuresOfTable = (table: Pick<SizeTable, 'sizes'>): string[] => [...new Set(table.sizes.flatMap((size) => Object.keys(size.bands)))].sort()
+export const measuresOfTable = (table: Pick<SizeTable, 'sizes'>): MeasureId[] => [...new Set(table.sizes.flatMap((size) => keysOf(size.bands)))].sort()
 
 /** The size a dog would be sent to: the best that is not ruled out; `null` where none is near or nothing was read. */
 export function sizeFor(table: Pick<SizeTable, 'family' | 'between' | 'sizes'>, body: SizedBody): string | null {

@@ -13,7 +13,7 @@ withTestShop()
 const reading = (id: string, mm = 690) => ({
   act: 'read' as const,
   id,
-  body: { measure: 'M07', mm, side: 'both' as const, asTyped: String(mm), unit: 'mm' as const, method: 'tape' as const, takenAt: AT, by: 'Ylva' },
+  body: { measure: 'M07' as const, mm, side: 'both' as const, asTyped: String(mm), unit: 'mm' as const, method: 'tape' as const, takenAt: AT, by: 'Ylva' },
 })
 const act = (ticketId: string, id = nextId(), mm = 690) => outbox.write('act', { ticketId, act: reading(id, mm) }, requestOf(ticketId, reading(id, mm)))
 const ticket = async (id: string): Promise<TicketSheet> => {

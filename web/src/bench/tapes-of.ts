@@ -16,6 +16,8 @@ import {
   type Station,
   type Tape,
   type TicketSheet,
+  isMeasureId,
+  type MeasureId,
 } from '@merry-tailor/core'
 
 export interface TapeRow {
@@ -36,9 +38,9 @@ export interface Tapes {
   left: number
 }
 
-const placeOf = (key: string): { measure: string; place: Place | null } => {
+const placeOf = (key: string): { measure: MeasureId; place: Place | null }[] => {
   const [measure = '', place] = key.split('/')
-  return { measure, place: (place as Place | undefined) ?? null }
+  return isMeasureId(measure) ? [{ measure, place: (place as Place | undefined) ?? null }] : []
 }
 
 /** The tapes of a ticket in the order they are taken, and the questions they raise. */
@@ -51,7 +53,8 @@ export function tapesOf(sheet: TicketSheet, body: AgreedBody, rules: ShopFields,
   // A tape nobody asked for but somebody took, or wants to take, stays in sight.
   const more = [...new Set([...Object.keys(taken), ...extra])]
     .filter((key) => !keys.has(key))
-    .map((key): Tape<Item> => ({ ...placeOf(key), need: 'sheet', items: [] }))
+    .flatMap(placeOf)
+    .map((tape): Tape<Item> => ({ ...tape, need: 'sheet', items: [] }))
   const overall = derivedOverall(body, sheet.readings)
   const rows = byStations(
     [...wanted, ...more].map((tape): TapeRow => {

@@ -53,7 +53,8 @@ export function useEntry(row: TapeRow | undefined, onFailed: (key: string) => vo
   const failed = useRef(new Map<string, { id: string; typed: string; oneSide: boolean }>())
 
   const key = row?.key ?? ''
-  const measure = row?.tape.measure ?? ''
+  const tape = row?.tape.measure
+  const measure = tape ?? ''
   const about = measures[measure]
   const doubling = about?.doubling ?? false
   const method = bench.method ?? usualMethod(measure, alone)
@@ -96,6 +97,7 @@ export function useEntry(row: TapeRow | undefined, onFailed: (key: string) => vo
 
   const pin = (over: Partial<NewReading> = {}): boolean => {
     const value: ParsedEntry = over.mm !== undefined && over.unit !== undefined ? { ok: true, mm: over.mm, unit: over.unit } : parsed
+    if (tape === undefined) return false
     if (!value.ok) {
       setProblems((all) => ({ ...all, [key]: value.problem }))
       return false
@@ -106,7 +108,7 @@ export function useEntry(row: TapeRow | undefined, onFailed: (key: string) => vo
     send(
       {
         ...circumstances,
-        measure,
+        measure: tape,
         mm: value.mm,
         side: oneSide ? 'one' : 'both',
         asTyped: typed.trim().slice(0, 40) || written(value.mm, unit),

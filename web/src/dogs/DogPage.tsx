@@ -1,4 +1,15 @@
-import { aboutDog, type Body, type DogSheet, type Place, progressOf, readingsByTape, tapeOrder, type TicketSheet, visitsOf } from '@merry-tailor/core'
+import {
+  aboutDog,
+  type Body,
+  type DogSheet,
+  type Place,
+  progressOf,
+  readingsByTape,
+  tapeOrder,
+  type TicketSheet,
+  visitsOf,
+  type MeasureId,
+} from '@merry-tailor/core'
 import { format, parseISO } from 'date-fns'
 import { lazy, Suspense, useMemo, useState } from 'react'
 import { Link, useParams } from 'react-router'
@@ -25,7 +36,7 @@ import { WholeBody } from './WholeBody'
 /** Charts are heavy: they come when a dog has been weighed twice. */
 const WeightChart = lazy(() => import('./WeightChart').then((module) => ({ default: module.WeightChart })))
 const NOBODY: Body = {}
-const NO_TAPE: { measure: string; place: Place | null } = { measure: '', place: null }
+const NO_TAPE: { measure: MeasureId; place: Place | null } = { measure: 'M00', place: null }
 
 /** One dog: its form from the newest tapes, every reading by date, its tickets. */
 export function DogPage() {

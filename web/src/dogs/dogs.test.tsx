@@ -2,7 +2,7 @@ import { bodySheetToJson } from '@merry-tailor/core/formats'
 import { readKennelList } from '@merry-tailor/core/formats'
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, it, vi } from 'vitest'
-import type { DogSheet } from '@merry-tailor/core'
+import { type DogSheet, keysOf, type MeasureId } from '@merry-tailor/core'
 import { AT, aDog, aReading, aTicket, nextId, renderPage, testShop, withTestShop } from '../test/shop'
 import { outbox } from '../api/outbox'
 import { useDogsQuery } from '../api/queries'
@@ -19,11 +19,11 @@ withTestShop()
 
 function grownDog(): DogSheet {
   const dog = aDog({ name: 'Petrel', notes: 'Leans.' })
-  const on = (day: string, values: Record<string, number>) =>
+  const on = (day: string, values: Partial<Record<MeasureId, number>>) =>
     aTicket({
       dog,
-      readings: Object.entries(values).map(([measure, mm], i) =>
-        aReading(measure, mm, { takenAt: `${day}T09:0${i}:00Z`, unit: measure === 'M00' ? 'kg' : 'mm' }),
+      readings: keysOf(values).map((measure, i) =>
+        aReading(measure, values[measure] ?? 0, { takenAt: `${day}T09:0${i}:00Z`, unit: measure === 'M00' ? 'kg' : 'mm' }),
       ),
     })
   const sheet: DogSheet = {

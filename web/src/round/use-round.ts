@@ -1,4 +1,4 @@
-import { bodyOf, measures, tapeKey, type AgreedBody, type Dog, type Place, type TicketSheet } from '@merry-tailor/core'
+import { isMeasureId, bodyOf, measures, tapeKey, type AgreedBody, type Dog, type Place, type TicketSheet, type MeasureId } from '@merry-tailor/core'
 import { useMemo, useRef } from 'react'
 import { useSearchParams } from 'react-router'
 import { v7 as uuid } from 'uuid'
@@ -11,7 +11,7 @@ import { parseEntry } from '../length-entry'
 /** One tape of the round: a measure, and the paw or gauge where it exists more than once. */
 export interface RoundTape {
   key: string
-  measure: string
+  measure: MeasureId
   place: Place | null
 }
 
@@ -24,7 +24,7 @@ export interface RoundDog {
   body: AgreedBody
 }
 
-const USUAL = ['M01', 'M07']
+const USUAL: readonly MeasureId[] = ['M01', 'M07']
 
 /** The line of dogs and the tapes of a team round, as the address has them: it survives a reload and can be shared. */
 export function useRound() {
@@ -38,11 +38,7 @@ export function useRound() {
   /** Tickets opened in this round: the lists that name them may come back later than the next number. */
   const opened = useRef(new Map<string, string>())
   const dogList = search.get('dogs') ?? ''
-  const measureIds =
-    search
-      .get('tapes')
-      ?.split(',')
-      .filter((id) => measures[id]) ?? USUAL
+  const measureIds = search.get('tapes')?.split(',').filter(isMeasureId) ?? USUAL
 
   const ids = useMemo(() => {
     const wanted = dogList.split(',')

@@ -1,4 +1,4 @@
-import type { LengthStyle, SizedBody } from '@merry-tailor/core'
+import type { LengthStyle, SizedBody, MeasureId } from '@merry-tailor/core'
 import type { OfferFace } from '../words/offer-face'
 import { Tape } from '../ui/tape/Tape'
 import { tapeRange, type TapeUnit } from '../ui/tape/scale'
@@ -7,7 +7,7 @@ import { measureName } from '../words/stages'
 
 interface SizeTapeProps {
   table: Pick<OfferFace, 'sizes'>
-  measure: string
+  measure: MeasureId
   /** The size in question: its band is filled. */
   hit: string | null
   body: SizedBody

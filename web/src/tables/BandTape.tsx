@@ -1,4 +1,4 @@
-import { shapeOfMeasure, type LengthStyle, type SizeTable } from '@merry-tailor/core'
+import { shapeOfMeasure, type LengthStyle, type SizeTable, type MeasureId } from '@merry-tailor/core'
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react'
 import { lengthText } from '../ui/length/length-text'
 import { Worded } from '../ui/length/Worded'
@@ -13,7 +13,7 @@ export interface DogPin {
 }
 
 interface BandTapeProps {
-  measure: string
+  measure: MeasureId
   sizes: SizeTable['sizes']
   dogs: readonly DogPin[]
   look: LengthStyle & { unit: 'in' | 'cm' }

@@ -1,4 +1,4 @@
-import { families, FAMILY_IDS, type FamilyId, measureIds, typicalForm, type SizeTable } from '@merry-tailor/core'
+import { families, FAMILY_IDS, type FamilyId, measureIds, typicalForm, type SizeTable, isMeasureId } from '@merry-tailor/core'
 import {
   guessColumns,
   parseSpan,
@@ -283,11 +283,11 @@ interface ColumnRowProps {
 
 /** One column: its title, a few cells, the path it stands for with its picture. */
 function ColumnRow({ guess, meaning, sample, onSet }: ColumnRowProps) {
-  const likely = guess.ask.filter((id) => measureIds.includes(id))
+  const likely = guess.ask.filter(isMeasureId)
   const options = [
-    ...likely.map((id) => ({ value: id as Stands, label: measureName(id), note: 'makers mean this' })),
+    ...likely.map((id) => ({ value: id, label: measureName(id), note: 'makers mean this' })),
     { value: 'size' as Stands, label: 'Size names' },
-    ...measureIds.filter((id) => !likely.includes(id)).map((id) => ({ value: id as Stands, label: measureName(id) })),
+    ...measureIds.filter((id) => !likely.includes(id)).map((id) => ({ value: id, label: measureName(id) })),
     { value: 'strap' as Stands, label: 'A strap’s own length' },
     { value: 'tested' as Stands, label: 'Weight it was tested for' },
     { value: 'unjudged' as Stands, label: 'Not one of our paths' },

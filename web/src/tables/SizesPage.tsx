@@ -1,4 +1,4 @@
-import { newestTables, families, type SizeTable } from '@merry-tailor/core'
+import { newestTables, families, type SizeTable, measuresOfTable } from '@merry-tailor/core'
 import { sizeTableFromCsv, sizeTableFromJson, sizeTableToCsv, sizeTableToJson, type DocumentProblem } from '@merry-tailor/core/formats'
 import { useRef, useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
@@ -73,7 +73,7 @@ export function SizesPage() {
 function TableView({ table, versions }: { table: SizeTable; versions: number }) {
   const settings = useAppSelector((state) => state.settings)
   const look = { ...valueStyle(settings), unit: settings.unit }
-  const ids = [...new Set(table.sizes.flatMap((size) => Object.keys(size.bands)))].sort()
+  const ids = measuresOfTable(table)
   return (
     <div>
       <header className="flex flex-wrap items-start justify-between gap-3 border-b-2 border-ink px-5 py-3">

@@ -1,4 +1,4 @@
-import { newestTables, sizeFor, whoMoves, type SizeTable } from '@merry-tailor/core'
+import { isMeasureId, newestTables, sizeFor, whoMoves, type SizeTable } from '@merry-tailor/core'
 import { useMemo, useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { useAddSizeTableMutation, useDayQuery, useSizeTablesQuery } from '../api/queries'
@@ -93,7 +93,10 @@ function Editor({ before: known, first, tables }: { before: SizeTable | null; fi
     ? judged.problems
     : judged.problems.filter((each) => each.at.startsWith('row ') && !each.at.endsWith('label') && !each.says.startsWith('Both'))
   const sized = useMemo(() => ({ family: draft.family, between: draft.between || null, sizes: judged.sizes }), [draft.family, draft.between, judged.sizes])
-  const measuresShown = draft.columns.filter((column) => column.kind === 'measure').map((column) => column.id)
+  const measuresShown = draft.columns
+    .filter((column) => column.kind === 'measure')
+    .map((column) => column.id)
+    .filter(isMeasureId)
   return (
     <div className="quiet-scroll min-h-0 flex-1 lg:grid lg:grid-cols-[1fr_300px] lg:overflow-hidden" tabIndex={-1}>
       <section aria-label="Table" className="quiet-scroll min-h-0 space-y-4 bg-panel px-5 py-4">

@@ -1,3 +1,4 @@
+import { keysOf } from '@merry-tailor/core'
 import { SizeTable } from '@merry-tailor/core/schemas'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
@@ -33,7 +34,8 @@ describe('a table being typed', () => {
         expect(read?.version).toBe(3)
         expect(SizeTable.safeParse(read).success).toBe(true)
         read?.sizes.forEach((size, i) => {
-          for (const [id, [from, to]] of Object.entries(made.sizes[i]!.bands)) {
+          for (const id of keysOf(made.sizes[i]!.bands)) {
+            const [from, to] = made.sizes[i]!.bands[id]!
             expect(Math.abs(size.bands[id]![0] - from)).toBeLessThan(0.01)
             expect(Math.abs(size.bands[id]![1] - to)).toBeLessThan(0.01)
           }

@@ -1,4 +1,4 @@
-import { MM_PER_UNIT, parseLength, type SizeTable, type LengthUnit, type ShopFields } from '@merry-tailor/core'
+import { MM_PER_UNIT, parseLength, type SizeTable, type LengthUnit, type ShopFields, measuresOfTable } from '@merry-tailor/core'
 import { SizeTable as SizeTableSchema } from '@merry-tailor/core/schemas'
 
 /** A column of a table being edited: a measure by its ID, or a strap by the maker's name. */
@@ -55,7 +55,7 @@ export const emptyRow = (): DraftRow => ({ key: freshKey(), label: '', cells: {}
 
 export function draftOf(table: SizeTable, version: number): TableDraft {
   const unit: 'in' | 'cm' = table.unit === 'in' ? 'in' : 'cm'
-  const ids = [...new Set(table.sizes.flatMap((size) => Object.keys(size.bands)))].sort()
+  const ids = measuresOfTable(table)
   const straps = [...new Set(table.sizes.flatMap((size) => Object.keys(size.straps ?? {})))].sort()
   const text = (band: readonly [number, number] | undefined): readonly [string, string] =>
     band ? [cellText(band[0], unit), cellText(band[1], unit)] : ['', '']

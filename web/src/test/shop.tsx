@@ -24,6 +24,7 @@ import {
   type Strike,
   type Supply,
   type TicketSheet,
+  type MeasureId,
 } from '@merry-tailor/core'
 import type { FastifyInstance } from 'fastify'
 import { cleanup, configure, render } from '@testing-library/react'
@@ -84,7 +85,7 @@ export const aDog = (over: Partial<Dog> = {}): Dog => ({
   ...over,
 })
 export const anItem = (over: Partial<Item> = {}): Item => ({ id: nextId(), family: 'H01', way: 'stock', school: null, removed: false, createdAt: AT, ...over })
-export const aReading = (measure: string, mm: number, over: Partial<Reading> = {}): Reading => ({
+export const aReading = (measure: MeasureId, mm: number, over: Partial<Reading> = {}): Reading => ({
   ...PLAIN_CIRCUMSTANCES,
   id: nextId(),
   measure,

@@ -1,4 +1,4 @@
-import { newestTables, adviseSizes, agree, atHandFirst, families, parseLength, rankTables, type FamilyId } from '@merry-tailor/core'
+import { newestTables, adviseSizes, agree, atHandFirst, families, parseLength, rankTables, type FamilyId, type MeasureId } from '@merry-tailor/core'
 import { useMemo, useState, type RefObject } from 'react'
 import { useNavigate } from 'react-router'
 import { v7 as uuid } from 'uuid'
@@ -16,7 +16,7 @@ import { adviceWords } from '../words/sizes'
 import { familyName, measureName } from '../words/stages'
 
 /** The one number a counter starts from: the girth for a walking Y, the harness neck for a cross-back. */
-const firstTape = (family: FamilyId): string => (['pulling', 'drafting'].includes(families[family].shelf) ? 'M01' : 'M07')
+const firstTape = (family: FamilyId): MeasureId => (['pulling', 'drafting'].includes(families[family].shelf) ? 'M01' : 'M07')
 
 /** A ticket without any record: item, one measure, the size to try. It can be given a dog later. */
 export function Counter({ inputRef }: { inputRef: RefObject<HTMLInputElement | null> }) {

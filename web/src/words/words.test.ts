@@ -24,12 +24,12 @@ describe('words', () => {
     expect(words.text).toContain('from a girth of 30 1⁄8')
     expect(words.text).toContain('Doubled twice?')
     expect(words.text).toContain('Halved it reads 25 3⁄8')
-    expect(words.expected).toMatchObject({ measure: 'M01', mm: inch(50.75) })
+    expect(words.expected).toMatchObject({ measure: 'M01' as const, mm: inch(50.75) })
   })
 
   it('give overlaps as lengths, never as shares', () => {
     const fit = {
-      measure: 'M01',
+      measure: 'M01' as const,
       mm: inch(22.75),
       spreadMm: inch(0.5),
       fromMm: inch(21),
@@ -47,7 +47,7 @@ describe('words', () => {
 
   it('count a title, name both sizes, and give every caution its reason', () => {
     const perMeasure = (['holds', 'holds', 'doubt', 'none'] as const).map((grade) => ({
-      measure: 'M01',
+      measure: 'M01' as const,
       mm: 1,
       spreadMm: 1,
       fromMm: 1,

@@ -1,4 +1,4 @@
-import { RULES_VERSION, type SizeTable, type TicketSheet } from '@merry-tailor/core'
+import { RULES_VERSION, type SizeTable, type TicketSheet, type MeasureId } from '@merry-tailor/core'
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { aReading, anItem, aTicket, renderStage, testShop, withTestShop } from '../../test/shop'
@@ -23,7 +23,7 @@ const table = (over: Partial<SizeTable> = {}): SizeTable => ({
   lead: { minWeeks: 0, maxWeeks: 0 },
   ...over,
 })
-const twice = (measure: string, mm: number) => [aReading(measure, mm), aReading(measure, mm + 2)]
+const twice = (measure: MeasureId, mm: number) => [aReading(measure, mm), aReading(measure, mm + 2)]
 beforeEach(() => {
   testShop().sizeTables = [table()]
 })

@@ -1,4 +1,4 @@
-import { measureIds, measures, type AsWritten } from '@merry-tailor/core'
+import { measureIds, measures, type AsWritten, isMeasureId } from '@merry-tailor/core'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { v7 as uuid } from 'uuid'
@@ -97,7 +97,7 @@ function NewLetter() {
           letters: letters.trim(),
           asWritten: asWritten.trim(),
           came,
-          wanted: wanted || null,
+          wanted: isMeasureId(wanted) ? wanted : null,
           remark: remark.trim(),
           at: new Date().toISOString(),
           by: fitter,
@@ -186,7 +186,7 @@ function Waiting({ written }: { written: AsWritten }) {
   const [problem, setProblem] = useState<string | null>(null)
   const about = measures[measure]
   const take = async (): Promise<void> => {
-    if (!about) return setProblem('Which measure is it? They must say.')
+    if (!about || !isMeasureId(measure)) return setProblem('Which measure is it? They must say.')
     if (about.places.length > 0 && place === '') return setProblem('Which one of them?')
     const read = parseEntry(measure, typed, unit)
     if (!read.ok) return setProblem(read.problem)

@@ -11,7 +11,7 @@ const written = (letters: string, asWritten: string) => ({
   letters,
   asWritten,
   came: 'mail' as const,
-  wanted: 'M14',
+  wanted: 'M14' as const,
   remark: '',
   at: AT,
   by: 'Ylva',
