@@ -13,7 +13,7 @@ const NOON = new Date('2026-11-27T12:00:00Z')
 beforeEach(async () => {
   supplier = standInSupplier({ delayMs: 0 }, () => NOON)
   address = await supplier.listen({ host: '127.0.0.1', port: 0 })
-  app = await buildApp({ database: ':memory:', supplier: httpSupplier(address, 250) })
+  app = await buildApp({ database: ':memory:', supplier: httpSupplier(address, 1000) })
   await send(app, 'PUT', '/api/size-tables/test-table/1', sizeTable())
   await send(app, 'PUT', '/api/size-tables/made/1', sizeTable({ id: 'made', way: 'made' }))
 })
