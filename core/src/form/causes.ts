@@ -1,4 +1,4 @@
-import { measures } from '../measures/index.ts'
+import { digitsChangedOver, firstNumber, measures } from '../measures/index.ts'
 import { MM_PER_UNIT } from '../units/index.ts'
 import { densityAt, type LeftOut } from './mixture.ts'
 import type { FormMeasure } from './form-type.ts'
@@ -68,31 +68,18 @@ const CONFUSED: Readonly<Record<string, readonly string[]>> = {
   M46: ['M43', 'M45'],
 }
 
-/** Values the reading would have with two neighbouring digits changed over, in the way it was written. */
+/** Values the reading would have with two neighbouring digits changed over, in the way it was written, else in any. */
 export function swappedMm(mm: number, asTyped?: string): number[] {
-  const writings: readonly (readonly [text: string, mmPer: number])[] = asTyped
-    ? [[/\d+(?:[.,]\d+)?/.exec(asTyped)?.[0]?.replace(',', '.') ?? '', 0]]
-    : [
-        [String(Math.round(mm)), 1],
-        [(Math.round(mm) / 10).toFixed(1), 10],
-        [(mm / MM_PER_UNIT.in).toFixed(0), MM_PER_UNIT.in],
-      ]
-  return writings.flatMap(([text, unit]) => {
-    const number = Number(text)
-    const per = unit === 0 ? mm / number : unit
-    if (!(number > 0)) return []
-    const places = Array.from(text).flatMap((digit, i) => {
-      const next = text[i + 1] === '.' ? i + 2 : i + 1
-      const other = text[next]
-      return digit !== '.' && other !== undefined && other !== digit ? [[i, next] as const] : []
-    })
-    return places.flatMap(([i, j]) => {
-      const digits = Array.from(text)
-      ;[digits[i], digits[j]] = [digits[j] ?? '', digits[i] ?? '']
-      const would = mm + (Number(digits.join('')) - number) * per
-      return would > 0 ? [would] : []
-    })
-  })
+  if (asTyped) {
+    const number = firstNumber(asTyped)
+    return Number(number) > 0 ? digitsChangedOver(number, mm, mm / Number(number), true) : []
+  }
+  const writings: readonly (readonly [text: string, mmPer: number])[] = [
+    [String(Math.round(mm)), 1],
+    [(Math.round(mm) / 10).toFixed(1), 10],
+    [(mm / MM_PER_UNIT.in).toFixed(0), MM_PER_UNIT.in],
+  ]
+  return writings.flatMap(([text, per]) => digitsChangedOver(text, mm, per, true))
 }
 
 const logNormal = (off: number, sd: number): number => -0.5 * ((off / sd) ** 2 + Math.log(2 * Math.PI * sd * sd))

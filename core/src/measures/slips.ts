@@ -3,6 +3,7 @@ import { findBreed } from '../reference/index.ts'
 import { KG_PER_POUND, MM_PER_UNIT } from '../units/index.ts'
 import { toleranceMm, USUAL_RULES, type AgreeRules } from './agree.ts'
 import { measureIds } from './catalogue.ts'
+import { digitsChangedOver, firstNumber } from './digits-changed-over.ts'
 import type { Finding, LikelyCause } from './finding.ts'
 
 type Value = (id: string) => number | undefined
@@ -70,30 +71,7 @@ function girthsOf(value: Value, about: SlipSubject | null, without: string): num
   return girths
 }
 
-/** The number with two neighbouring digits changed over, for every such pair. */
-export function swaps(asTyped: string): string[] {
-  const digits = /\d{2,}/g
-  const out: string[] = []
-  for (const run of asTyped.matchAll(digits)) {
-    for (let i = run.index; i < run.index + run[0].length - 1; i++) {
-      if (asTyped[i] === asTyped[i + 1] || asTyped[i + 1] === undefined) continue
-      out.push(asTyped.slice(0, i) + asTyped.charAt(i + 1) + asTyped.charAt(i) + asTyped.slice(i + 2))
-    }
-  }
-  return out
-}
-
 const MM_OF = { ...MM_PER_UNIT, kg: 1, lb: KG_PER_POUND } as const
-
-/** The values the reading would have with two neighbouring digits of its whole number changed over. */
-function swappedValues(reading: Pick<Reading, 'asTyped' | 'mm' | 'unit'>): number[] {
-  const first = /\d+(?:[.,]\d+)?/.exec(reading.asTyped)?.[0]
-  if (!first) return []
-  const number = (text: string): number => Number(text.replace(',', '.'))
-  return swaps(first)
-    .map((each) => reading.mm + (number(each) - number(first)) * MM_OF[reading.unit])
-    .filter((mm) => mm > 0)
-}
 
 interface Slip {
   cause: LikelyCause
@@ -118,7 +96,8 @@ function slipsOf(reading: Pick<Reading, 'asTyped' | 'mm' | 'unit' | 'side'>): Sl
     // A number in inches was never "inches typed as centimetres".
     ({ cause }) => (cause !== 'centimetres-as-inches' || reading.unit === 'in') && (cause !== 'inches-as-centimetres' || reading.unit !== 'in'),
   ).map(({ cause, factor }) => ({ cause, would: fullLength(reading) * factor }))
-  return [...bySlip, ...swappedValues(reading).map((mm) => ({ cause: 'swapped-digits' as const, would: fullLength({ ...reading, mm }) }))]
+  const swapped = digitsChangedOver(firstNumber(reading.asTyped), reading.mm, MM_OF[reading.unit])
+  return [...bySlip, ...swapped.map((mm) => ({ cause: 'swapped-digits' as const, would: fullLength({ ...reading, mm }) }))]
 }
 
 /**
