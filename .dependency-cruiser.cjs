@@ -34,6 +34,7 @@ const webRooms = [
   ['device'],
   ['frame'],
   ['length-entry'],
+  ['dog-record'],
   ['bench'],
   stages,
   ['ticket'],
@@ -46,7 +47,7 @@ const webRooms = [
   ['app'],
 ]
 /** Rooms with a door: others come in by its `index.ts` alone. The rest are libraries of small parts. */
-const webDoors = ['form', 'device', 'length-entry', 'bench', ...stages, 'dogs', 'round', 'tables', 'gear', 'settings', 'today', 'ticket']
+const webDoors = ['form', 'device', 'length-entry', 'dog-record', 'bench', ...stages, 'dogs', 'round', 'tables', 'gear', 'settings', 'today', 'ticket']
 /** A room's own files; those of a ticket's frame lie beside its stages. */
 const inRoom = (room) => (room === 'ticket' ? '^web/src/ticket/[^/]+$' : `^web/src/${room}/`)
 const TESTS = '\\.test\\.tsx?$|^web/src/test/'

@@ -1,8 +1,9 @@
 import type { Form } from '../form/index.ts'
 import { families, harnessIds, isKin, settableStraps, type HitchBand, type Meets, type Suit, type Suits } from '../gear/index.ts'
-import type { Activity, Basis, Dog, FamilyId, ShopFields, Ticket } from '../model/index.ts'
+import type { Activity, Basis, Dog, DogNoteKind, FamilyId, ShopFields, Ticket, TicketSheet } from '../model/index.ts'
 import { ageInMonths, stillGrows } from '../reference/index.ts'
-import { cautionsFor, hasFlatFace, isGiant, LIGHT_MONTHS, PULL_MAX_C, type CautionCode } from './cautions.ts'
+import type { CautionCode } from './caution.ts'
+import { cautionsFor, hasFlatFace, isGiant, LIGHT_MONTHS } from './cautions.ts'
 import { sidesTaken } from './views.ts'
 
 /** How the dog goes in front of a load, how it takes dressing, and what its body is like beside the tapes. */
@@ -22,8 +23,13 @@ export interface StyleOptions {
   /** Backs out of harnesses. */
   backsOut?: boolean
   threeLegs?: boolean
-  /** Temperature of the work, degrees Celsius. */
+  /** Temperature of the work, degrees Celsius, and its humidity, percent. */
   airC?: number
+  humidity?: number
+  /** The dog pulls already. */
+  pulls?: boolean
+  /** Kinds of the dog's notes that are not over. */
+  openNotes?: readonly DogNoteKind[]
   /** Chews what it wears. */
   chews?: boolean
   /** Will not stand still for buckles. */
@@ -59,6 +65,7 @@ export type StyleReason =
   | 'wriggles'
   | 'thick-coat'
   | 'shop-view'
+  | 'further-job'
 
 export interface RankedStyle {
   family: FamilyId
@@ -106,6 +113,8 @@ export function unusualBody(dog: Dog | null, form: Form | null): UnusualBody {
 export interface StyleQuestion {
   dog: Dog | null
   purpose: Activity
+  /** What else the same piece is to do. */
+  also?: readonly Activity[]
   /** The band the line's angle falls in, where it is known. */
   hitch: HitchBand | null
   /** The dog's solved form, where there is one. */
@@ -118,7 +127,8 @@ export interface StyleQuestion {
  * 5.3); the dog's age and face can only lower it; its way of going, body and temper give reasons for and against, and
  * what speaks against makes it conditional at best. Stops stand apart: they bind the work, not the choice.
  */
-export function chooseStyles({ dog, purpose, hitch, form = null, options }: StyleQuestion): RankedStyle[] {
+export function chooseStyles({ dog, purpose, also = [], hitch, form = null, options }: StyleQuestion): RankedStyle[] {
+  const further = also.filter((job) => job !== purpose)
   const body = unusualBody(dog, form)
   const growing = stillGrows(dog, options.on)
   const lightWork = dog !== null && (ageInMonths(dog, options.on) ?? 0) >= LIGHT_MONTHS
@@ -186,14 +196,20 @@ export function chooseStyles({ dog, purpose, hitch, form = null, options }: Styl
       speaks('line-angle', family.line === hitch)
       against('line-angle', family.line !== hitch)
     }
-    const stops = cautionsFor({ dog, activities: [purpose], families: [id], on: options.on })
+    // One piece for all of it: what is wrong for one of the jobs needs a second piece beside it.
+    speaks('further-job', further.length > 0 && further.every((job) => ['first', 'works'].includes(family.activities[job])))
+    against(
+      'further-job',
+      further.some((job) => family.activities[job] === 'wrong'),
+    )
+    const { on, airC = null, humidity = null, openNotes = [], pulls = null } = options
+    const stops = cautionsFor({ dog, activities: [purpose], families: [id], on, airC, humidity, openNotes, pulls })
       .filter(({ level }) => level === 'stop')
       .map(({ code }) => code)
-    const hot = family.pulls && options.airC !== undefined && options.airC > PULL_MAX_C
     const said = [family.suits[purpose], growing ? family.puppy : null, flat ? family.flatFace : null].flatMap((cell) =>
       cell?.when && cell.rank === rank ? [cell.when] : [],
     )
-    return { family: id, rank, basis: 'predicted', ...(said.length > 0 ? { when: said.join(', ') } : {}), reasons, stops: hot ? [...stops, 'heat'] : stops }
+    return { family: id, rank, basis: 'predicted', ...(said.length > 0 ? { when: said.join(', ') } : {}), reasons, stops }
   })
   const weight = ({ reasons }: RankedStyle): number => reasons.reduce((sum, reason) => sum + (reason.code === 'purpose' ? 0 : reason.for ? 1 : -1), 0)
   return styles.sort(
@@ -205,12 +221,16 @@ export function chooseStyles({ dog, purpose, hitch, form = null, options }: Styl
   )
 }
 
-/** What a ticket says of how its dog goes, in the words of `chooseStyles`. */
-export function optionsOf(ticket: Pick<Ticket, 'traits' | 'teamPlace' | 'airC' | 'alsoWorn'>, on: string, views: ShopFields['views']): StyleOptions {
+type Said = Pick<Ticket, 'traits' | 'teamPlace' | 'airC' | 'alsoWorn'> & Partial<Pick<Ticket, 'humidity' | 'pulls'>>
+
+/** What a ticket and its dog's open notes say of how the dog goes, in the words of `chooseStyles`. */
+export function optionsOf(ticket: Said, on: string, views: ShopFields['views'], dogNotes: TicketSheet['dogNotes'] = []): StyleOptions {
   const has = (trait: Ticket['traits'][number]): boolean => ticket.traits.includes(trait)
+  const openNotes = dogNotes.filter((note) => note.over === null).map((note) => note.kind)
   return {
     on,
     views,
+    openNotes,
     crabs: has('crabs'),
     swings: has('swings'),
     flexes: has('flexes'),
@@ -219,9 +239,11 @@ export function optionsOf(ticket: Pick<Ticket, 'traits' | 'teamPlace' | 'airC' |
     wriggles: has('wriggles'),
     chews: has('chews'),
     backsOut: has('backs-out'),
-    threeLegs: has('three-legs'),
+    threeLegs: has('three-legs') || openNotes.includes('missing-limb'),
     shared: ticket.alsoWorn !== '',
     wheelPlace: ticket.teamPlace === 'wheel',
     ...(ticket.airC === null ? {} : { airC: ticket.airC }),
+    ...(ticket.humidity == null ? {} : { humidity: ticket.humidity }),
+    ...(ticket.pulls == null ? {} : { pulls: ticket.pulls }),
   }
 }

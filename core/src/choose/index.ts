@@ -1,5 +1,7 @@
 /** Purpose and dog: what speaks against it, and which family suits. */
-export { cautionKey, cautionsFor, readOf, type Caution, type CautionCode, type CautionSubject, type BoundAct } from './cautions.ts'
+export { cautionKey, HEEDED, isHeeded, readOf, type BoundAct, type Caution, type CautionCode, type CautionLevel, type CautionSubject } from './caution.ts'
+export { cautionsFor, hasFlatFace, isSpared, loadFrom, SPARING_NOTES } from './cautions.ts'
+export { cautionsOf } from './ticket-cautions.ts'
 export { disagreements, sidesTaken, viewBears, VIEWS_ON, type Disagreement } from './views.ts'
 export {
   chooseStyles,
@@ -11,3 +13,8 @@ export {
   type StyleQuestion,
   type StyleReason,
 } from './choose-styles.ts'
+export { bootsFor } from './boots-for.ts'
+export { coatsFor, type CoatQuestion } from './coats-for.ts'
+export { cratesFor, type CrateQuestion } from './crates-for.ts'
+export { gearFor, type GearQuestion, type Job, type Suggestion } from './gear-for.ts'
+export { type GearReason, type RankedGear } from './ranked-gear.ts'

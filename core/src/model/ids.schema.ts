@@ -9,6 +9,9 @@ export const MeasureId = z.string().regex(/^M[0-4]\d$/, 'a measure ID is M00 to 
 type Digit = '0' | '1' | '2' | '3' | '4' | '5' | '6' | '7' | '8' | '9'
 export type MeasureId = `M${'0' | '1' | '2' | '3' | '4'}${Digit}`
 
+/** Handbook symptom ID. */
+export const SymptomId = z.string().regex(/^S\d\d$/, 'a symptom ID is S01 to S73')
+
 export const FamilyId = z.enum(FAMILY_IDS)
 export type FamilyId = z.infer<typeof FamilyId>
 

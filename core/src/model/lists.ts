@@ -27,6 +27,11 @@ export const ACTIVITIES = [
   'car',
 ] as const
 
+/** What it needs beside its work (handbook 5.1, 5.5): keep dry, keep warm, ride in a crate or car, fly, paws on a footing, sleep and train at home. */
+export const NEEDS = ['dry', 'warm', 'ride', 'fly', 'paws', 'home'] as const
+/** What its paws go on, where that asks for boots (handbook 5.5). */
+export const FOOTINGS = ['snow', 'rock', 'hot', 'salt', 'indoor'] as const
+
 /** How the dog goes, dresses and stands: what choosing asks beside the tapes (handbook 5.1). */
 export const TRAITS = ['crabs', 'swings', 'flexes', 'sits-close', 'head-shy', 'wriggles', 'chews', 'backs-out', 'three-legs'] as const
 
@@ -44,6 +49,7 @@ export const SEXES = ['male', 'female'] as const
 export const DOG_NOTE_KINDS = [
   'lump',
   'scar',
+  'injury',
   'stitches',
   'pregnant',
   'whelped',

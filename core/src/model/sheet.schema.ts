@@ -8,6 +8,7 @@ import { Reading } from './reading.schema.ts'
 import { Choice } from './choice.schema.ts'
 import { Hitch } from './hitch.schema.ts'
 import { Setting } from './setting.schema.ts'
+import { Weighing } from './weighing.schema.ts'
 import { Acknowledgement, Item, Ticket } from './ticket.schema.ts'
 import { TryOn } from './try-on.schema.ts'
 
@@ -16,6 +17,9 @@ export const TicketSheet = z.object({
   ticket: Ticket,
   dog: Dog.nullable(),
   owner: Owner.nullable(),
+  /** Notes on the dog that are not over, and what it weighed, newest first. */
+  dogNotes: z.array(DogNote).default([]),
+  weighings: z.array(Weighing).default([]),
   items: z.array(Item),
   readings: z.array(Reading),
   choices: z.array(Choice),
@@ -37,6 +41,7 @@ export const DogSheet = z.object({
   tickets: z.array(TicketSheet),
   notes: z.array(DogNote),
   photos: z.array(Photo),
+  weighings: z.array(Weighing).default([]),
 })
 export type DogSheet = z.infer<typeof DogSheet>
 

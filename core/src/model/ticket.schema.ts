@@ -1,12 +1,20 @@
 import { z } from 'zod'
-import { Day, FamilyId, Id, Moment, line } from './ids.schema.ts'
-import { ACTIVITIES, ITEM_WAYS, TEAM_PLACES, TICKET_KINDS, TRAITS } from './lists.ts'
+import { Day, FamilyId, Id, Moment, SymptomId, line } from './ids.schema.ts'
+import { ACTIVITIES, FOOTINGS, ITEM_WAYS, NEEDS, TEAM_PLACES, TICKET_KINDS, TRAITS } from './lists.ts'
 import { Strike } from './reading.schema.ts'
 import { School } from './school.schema.ts'
 
 /** What the dog will do: the columns of handbook 5.3 that are activities. */
 export const Activity = z.enum(ACTIVITIES)
 export type Activity = z.infer<typeof Activity>
+
+/** What it needs beside its work (handbook 5.1, 5.5). */
+export const Need = z.enum(NEEDS)
+export type Need = z.infer<typeof Need>
+
+/** What its paws go on. */
+export const Footing = z.enum(FOOTINGS)
+export type Footing = z.infer<typeof Footing>
 
 /** How the dog goes, dresses and stands: what choosing asks beside the tapes (handbook 5.1). */
 export const Trait = z.enum(TRAITS)
@@ -25,10 +33,12 @@ export const ItemFields = z.object({
   /** `null`: not decided, both schools' tapes are wanted. */
   school: School.nullable(),
   removed: z.boolean(),
+  /** Whose or what for, where a ticket has several of one kind, in the owner's words. */
+  purpose: line(120).default(''),
 })
 export type ItemFields = z.infer<typeof ItemFields>
 
-export const NewItem = ItemFields.omit({ removed: true }).extend({ at: Moment })
+export const NewItem = ItemFields.omit({ removed: true, purpose: true }).extend({ purpose: line(120).optional(), at: Moment })
 export type NewItem = z.infer<typeof NewItem>
 
 export const Item = ItemFields.extend({ id: Id, createdAt: Moment })
@@ -58,7 +68,16 @@ export const TicketFields = z.object({
   dogId: Id.nullable(),
   ownerId: Id.nullable(),
   activities: z.array(Activity),
+  needs: z.array(Need).default([]),
+  footing: z.array(Footing).default([]),
   traits: z.array(Trait),
+  /** Does it pull yet; `null`: not asked. */
+  pulls: z.boolean().nullable().default(null),
+  /** What it wears now, in the owner's words, and what is wrong with it, by symptom. */
+  wears: line(200).default(''),
+  wearsTrouble: z.array(SymptomId).default([]),
+  /** One piece for all it will do, or one for each job; `null`: not asked. */
+  oneForAll: z.boolean().nullable().default(null),
   teamPlace: TeamPlace.nullable(),
   /** What it may cost for each piece, in the shop's own currency. */
   budget: z.number().min(0).max(100_000).nullable(),
@@ -66,6 +85,8 @@ export const TicketFields = z.object({
   alsoWorn: line(200),
   /** Air at the work, degrees Celsius. */
   airC: z.number().min(-60).max(60).nullable(),
+  /** Humidity of that air, percent. */
+  humidity: z.number().min(0).max(100).nullable().default(null),
   neededOn: Day.nullable(),
   promisedOn: Day.nullable(),
   nextLookOn: Day.nullable(),

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { Day, Id, Moment, line } from './ids.schema.ts'
+import { Day, Id, Moment, line, SymptomId } from './ids.schema.ts'
 import { PULL_STATES } from './lists.ts'
 import { Strike } from './reading.schema.ts'
 
@@ -49,7 +49,7 @@ export const Observation = NewObservation.extend({ id: Id, struck: Strike.option
 export type Observation = z.infer<typeof Observation>
 
 export const NewSymptomNote = z.object({
-  symptom: z.string().regex(/^S\d\d$/),
+  symptom: SymptomId,
   /** Which remedy of the symptom was taken, by its code; `null` when none yet. */
   remedy: line(60).min(1).nullable(),
   /** Newest note of a symptom counts: `false` once it is gone. */

@@ -1,4 +1,4 @@
-import { cautionKey, cautionsFor, readOf } from '../choose/index.ts'
+import { cautionKey, cautionsOf, readOf } from '../choose/index.ts'
 import { roundVerdict } from '../fit/index.ts'
 import { tapesFor } from '../gear/index.ts'
 import { bodyOf, openFindings, tapeKey, USUAL_RULES, type AgreeRules } from '../measures/index.ts'
@@ -63,7 +63,7 @@ export function progressOf(sheet: TicketSheet, on: string, rules: AgreeRules = U
   const failing = verdicts.find((each) => each?.verdict.grade === 'fails')
   const unsure = verdicts.find((each) => each?.verdict.grade === 'doubt')
 
-  const cautions = cautionsFor({ dog: sheet.dog, activities: sheet.ticket.activities, families: items.map((item) => item.family), on })
+  const cautions = cautionsOf(sheet, on)
   const stop = cautions.find((caution) => caution.level === 'stop' && !readOf(caution, cautions, sheet.acknowledgements))
 
   const closed = sheet.ticket.state === 'closed'

@@ -4,7 +4,7 @@ import { checksFor } from '../gear/index.ts'
 import { progressOf, urgencyOf } from './index.ts'
 
 const AT = '2026-10-05T09:00:00Z'
-const item: Item = { id: 'i1', family: 'H01', way: 'stock', school: null, removed: false, createdAt: AT }
+const item: Item = { id: 'i1', family: 'H01', way: 'stock', school: null, removed: false, purpose: '', createdAt: AT }
 let n = 0
 const reading = (measure: MeasureId, mm: number): Reading => ({
   ...PLAIN_CIRCUMSTANCES,
@@ -32,6 +32,8 @@ const sheet = (over: Partial<TicketSheet> = {}): TicketSheet => ({
   },
   dog: null,
   owner: null,
+  dogNotes: [],
+  weighings: [],
   items: [item],
   readings: [],
   choices: [],

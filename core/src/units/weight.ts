@@ -5,14 +5,18 @@ export type ParsedWeight = { ok: true; kg: number } | { ok: false; problem: 'emp
 /** No dog weighs more than this; a larger number is a slip of the decimal point. */
 const HEAVIEST_KG = 150
 
-/** Reads `27.3`, `27,3 kg`, `54 lb`, `54 lbs`. Without a unit kilograms are meant. Never throws. */
-export function parseWeight(text: string): ParsedWeight {
+/**
+ * Reads `27.3`, `27,3 kg`, `54 lb`, `54 lbs`. Never throws.
+ *
+ * @param bare what a number without a unit means: the shop's own unit, where the shop reads it itself
+ */
+export function parseWeight(text: string, bare: 'kg' | 'lb' = 'kg'): ParsedWeight {
   const plain = text.normalize('NFKC').trim().toLowerCase()
   if (plain === '') return { ok: false, problem: 'empty' }
   const match = /^(-?\d+(?:[.,]\d*)?)\s*(kg|lbs?|pounds?)?\.?$/.exec(plain)
   if (!match?.[1]) return { ok: false, problem: 'unreadable' }
   const amount = Number(match[1].replace(',', '.'))
-  const kg = match[2] === undefined || match[2] === 'kg' ? amount : amount * KG_PER_POUND
+  const kg = (match[2] ?? bare) === 'kg' ? amount : amount * KG_PER_POUND
   if (kg <= 0) return { ok: false, problem: 'not-positive' }
   if (kg > HEAVIEST_KG) return { ok: false, problem: 'too-heavy' }
   return { ok: true, kg }

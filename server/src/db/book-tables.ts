@@ -25,6 +25,7 @@ import {
   SupplyAnswer,
   Ticket,
   TryOn,
+  Weighing,
 } from '@merry-tailor/core/schemas'
 import { z } from 'zod'
 
@@ -53,6 +54,7 @@ export const BOOK: readonly BookTable[] = [
   table(resources.owners, Owner),
   table(resources.dogs, Dog),
   table(resources.dogNotes, DogNote.and(on('dogId'))),
+  table(resources.weighings, Weighing.and(on('dogId'))),
   table(resources.photos, Photo.omit({ bytes: true, type: true }).extend({ type: z.string(), picture: z.base64(), dogId: Id })),
   table(resources.sizeTables, z.object({ id: z.string(), version: z.int().min(1), document: SizeTable, storedAt: Moment })),
   table(resources.pieces, Piece),

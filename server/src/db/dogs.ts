@@ -1,4 +1,5 @@
-import { freshOf, resources, type Change, type Dog, type NewDog } from '@merry-tailor/core'
+import { dayIn, freshOf, resources, type Change, type Dog, type NewDog } from '@merry-tailor/core'
+import { randomUUID } from 'node:crypto'
 import { DogFields } from '@merry-tailor/core/schemas'
 import { ProblemError } from '../problems.ts'
 import { applyChanges } from './changes.ts'
@@ -7,6 +8,7 @@ import { requireOwner } from './owners.ts'
 import { requireReference } from './references.ts'
 import { insert, recordOf, type Row } from './rows.ts'
 import { indexDog } from './search.ts'
+import { readShop } from './shop.ts'
 
 const { dogs } = resources
 
@@ -30,9 +32,17 @@ export function requireDog(db: Db, id: string): Dog {
 /** Stores a dog under a client-made id; again with the same id changes nothing. */
 export function addDog(db: Db, id: string, dog: NewDog): Dog {
   if (dog.ownerId) requireReference(() => requireOwner(db, dog.ownerId ?? ''), 'ownerId')
+  if (findDog(db, id)) return requireDog(db, id)
   insert(db, dogs, freshOf(dogs, id, dog))
+  // What it weighed when it came is its first weighing.
+  if (dog.weightKg != null) keepWeighing(db, id, id, dog.weightKg, dog.at)
   indexDog(db, id)
   return requireDog(db, id)
+}
+
+/** A weight said in the record alone: a weighing of that day, so that none is overwritten. */
+function keepWeighing(db: Db, dogId: string, id: string, kg: number, at: string): void {
+  insert(db, resources.weighings, { id, kg, asTyped: '', unit: 'kg', on: dayIn(readShop(db).timeZone, at), at, by: '' }, { dogId })
 }
 
 export function changeDog(db: Db, id: string, changes: readonly Change[]): Dog {
@@ -41,6 +51,7 @@ export function changeDog(db: Db, id: string, changes: readonly Change[]): Dog {
     if (field === 'ownerId' && typeof to === 'string') requireReference(() => requireOwner(db, to), 'ownerId')
   }
   const next = applyChanges(db, dogs, now, DogFields.shape, changes)
+  if (next.weightKg !== null && next.weightKg !== now.weightKg) keepWeighing(db, id, randomUUID(), next.weightKg, new Date().toISOString())
   indexDog(db, id)
   return next
 }

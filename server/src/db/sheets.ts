@@ -11,6 +11,7 @@ import { readingsOfTicket } from './readings.ts'
 import { recordOf, type Row } from './rows.ts'
 import { itemsOfTicket, listTickets, requireTicket, ticketsOfDog } from './tickets.ts'
 import { tryOnsOfTicket } from './try-ons.ts'
+import { weighingsOfDog } from './weighings.ts'
 
 /** Settings made on this ticket, and those of our pieces on this dog from any other. */
 function settingsFor(db: Db, ticket: Ticket): Setting[] {
@@ -34,6 +35,8 @@ function sheetOf(db: Db, ticket: Ticket): TicketSheet {
     ticket,
     dog,
     owner: ownerId ? findOwner(db, ownerId) : null,
+    dogNotes: dog ? notesOfDog(db, dog.id).filter((note) => note.over === null) : [],
+    weighings: dog ? weighingsOfDog(db, dog.id) : [],
     items: itemsOfTicket(db, ticket.id),
     readings: marked(readingsOfTicket(db, ticket.id)),
     choices: marked(factsOf(db, resources.choices, ticket.id).map(choiceOf)),
@@ -62,5 +65,6 @@ export function dogSheet(db: Db, id: string): DogSheet {
     tickets: ticketsOfDog(db, id).map((ticket) => sheetOf(db, ticket)),
     notes: notesOfDog(db, id),
     photos: photosOfDog(db, id),
+    weighings: weighingsOfDog(db, id),
   }
 }

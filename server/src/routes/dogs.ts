@@ -1,5 +1,5 @@
 import { PHOTO_BYTES } from '@merry-tailor/core'
-import { Changes, Id, Moment, NewDog, NewDogNote, PhotoView, line } from '@merry-tailor/core/schemas'
+import { Changes, Id, Moment, NewDog, NewDogNote, NewWeighing, PhotoView, line } from '@merry-tailor/core/schemas'
 import { BodySheet, bodySheetSchema, bodySheetToCsv, bodySheetToJson, formSheetToCsv, formSheetToJson, sidePlateSvg } from '@merry-tailor/core/formats'
 import { z } from 'zod'
 import { bodySheetOf, takeBodySheet } from '../db/body-sheets.ts'
@@ -8,6 +8,7 @@ import { addDog, changeDog, listDogs } from '../db/dogs.ts'
 import { dogsPage } from '../db/dogs-page.ts'
 import { addPhoto, pictureOf, removePhoto } from '../db/photos.ts'
 import { dogSheet } from '../db/sheets.ts'
+import { addWeighing } from '../db/weighings.ts'
 import { fileName, solvedForm } from '../dog-form.ts'
 import { ProblemError } from '../problems.ts'
 import { once, typed, type Routes } from './typed.ts'
@@ -40,6 +41,10 @@ export const dogRoutes: Routes = (app, desk) => {
   )
   api.patch('/api/dogs/:id/notes/:partId', { schema: { params: part, body: Changes } }, (request) =>
     once(desk, request, () => changeDogNote(db, request.params.id, request.params.partId, request.body.changes)),
+  )
+
+  api.put('/api/dogs/:id/weighings/:partId', { schema: { params: part, body: NewWeighing } }, (request) =>
+    once(desk, request, () => addWeighing(db, request.params.id, request.params.partId, request.body)),
   )
 
   api.get('/api/dogs/:id/body-sheet.json', { schema: { params } }, (request, reply) => {

@@ -1,6 +1,7 @@
 import type { BaseQueryFn, FetchBaseQueryError } from '@reduxjs/toolkit/query'
 import { deviceBook, isOfBook } from './book-mark'
 import { deviceStore } from './device-store'
+import { asToday } from './of-before'
 import { SHAPE, type BookMark, type KeptAnswer, type WriteRequest } from './kept'
 import type { NamedWrite } from './named-writes'
 import { outbox, type Arrived } from './outbox'
@@ -37,7 +38,7 @@ export function isIn(path: string, write: Pick<Arrived, 'seq' | 'book'>): boolea
 async function keptAnswer(path: string): Promise<unknown> {
   try {
     const kept = await (await deviceStore()).get('kept', path)
-    return kept && kept.shape === SHAPE && isOfBook(kept.book, deviceBook.mark) ? kept.data : undefined
+    return kept && kept.shape === SHAPE && isOfBook(kept.book, deviceBook.mark) ? asToday(path, kept.data) : undefined
   } catch {
     return undefined
   }

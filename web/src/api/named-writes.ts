@@ -1,4 +1,4 @@
-import type { Act, Change, NewDog, NewDogNote, NewFitter, NewOwner, NewPiece, NewTicket, PhotoView, SizeTable } from '@merry-tailor/core'
+import type { Act, Change, NewDog, NewDogNote, NewFitter, NewOwner, NewPiece, NewTicket, NewWeighing, PhotoView, SizeTable } from '@merry-tailor/core'
 import type { BodySheet, KennelImport } from '@merry-tailor/core/formats'
 
 export interface Made<B> {
@@ -18,6 +18,7 @@ export interface Writes {
   changeDog: Changed
   addDogNote: Made<NewDogNote> & { dogId: string }
   changeDogNote: Changed & { dogId: string }
+  addWeighing: Made<NewWeighing> & { dogId: string }
   addPhoto: { dogId: string; id: string; view: PhotoView; at: string; by: string; picture: Blob }
   removePhoto: { dogId: string; id: string }
   addOwner: Made<NewOwner>
@@ -82,6 +83,7 @@ export function touchedBy({ endpoint, arg }: NamedWrite): Touched {
       return { record: id, makes: false, needs: [id, ...to] }
     }
     case 'addDogNote':
+    case 'addWeighing':
     case 'addPhoto': {
       const { id, dogId } = arg as { id: string; dogId: string }
       return { record: id, makes: true, needs: [dogId] }

@@ -1,4 +1,4 @@
-import type { Act, Choice, TicketSheet, TryOn } from '@merry-tailor/core'
+import { resources, UNASKED, type Act, type Choice, type TicketSheet, type TryOn } from '@merry-tailor/core'
 import { v7 as uuid } from 'uuid'
 import type { KeptAnswer, RefusedWrite, WaitingWrite, WriteRequest } from './kept'
 import { requestOf } from './requests'
@@ -112,6 +112,25 @@ export function sheetOfBefore(sheet: SheetBefore): TicketSheet {
     choices: sheet.choices.map((choice) => choiceOfBefore(choice) as unknown as Choice),
     tryOns: sheet.tryOns.map((round) => ({ ...roundOfBefore(round), symptoms: round.symptoms.map(noteOfBefore) }) as unknown as TryOn),
   }
+}
+
+type Sparse = Omit<TicketSheet, 'ticket' | 'items' | 'dogNotes' | 'weighings'> & { ticket: object; items: object[] }
+
+const wholeSheet = (sheet: Sparse): TicketSheet =>
+  ({
+    dogNotes: [],
+    weighings: [],
+    ...sheet,
+    ticket: { ...UNASKED, ...sheet.ticket },
+    items: sheet.items.map((item) => ({ ...resources.items.defaults, ...item })),
+  }) as unknown as TicketSheet
+
+/** A kept answer with what is asked today and was not asked when it was kept. */
+export function asToday(path: string, data: unknown): unknown {
+  if (/^\/tickets\/[0-9a-f-]+$/.test(path)) return wholeSheet(data as Sparse)
+  if (!/^\/dogs\/[0-9a-f-]+$/.test(path)) return data
+  const sheet = data as { tickets: Sparse[] }
+  return { weighings: [], ...sheet, tickets: sheet.tickets.map(wholeSheet) }
 }
 
 /** Answers that are asked for anew rather than brought up: lists that no page asks for any more. */

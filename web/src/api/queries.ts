@@ -119,6 +119,7 @@ export const {
   useChangeDogMutation,
   useAddDogNoteMutation,
   useChangeDogNoteMutation,
+  useAddWeighingMutation,
   useAddPhotoMutation,
   useRemovePhotoMutation,
   useAddOwnerMutation,

@@ -7,6 +7,7 @@ import {
   UNASKED,
   type Change,
   type Dog,
+  type DogNote,
   type DogSheet,
   type DogsPage,
   type NewDog,
@@ -16,6 +17,7 @@ import {
   type Resource,
   type SizeTable,
   type TicketSheet,
+  type Weighing,
 } from '@merry-tailor/core'
 import { intoPage, isDogsPage } from './dogs-page'
 import type { Changed, Made, NamedWrite, Writes } from './named-writes'
@@ -35,6 +37,8 @@ export const freshSheet = (id: string, body: NewTicket, dog: Dog | null, owner: 
   ticket: { dogId: body.dogId, ownerId: body.ownerId, ...UNASKED, id, number: 0, kind: body.kind, createdAt: body.at, by: body.by },
   dog,
   owner,
+  dogNotes: [],
+  weighings: [],
   items: [],
   readings: [],
   choices: [],
@@ -57,11 +61,34 @@ function waitingRecords(waiting: readonly NamedWrite[]): { dogs: Map<string, Dog
   return { dogs, owners }
 }
 
+const noteOver = (notes: DogNote[], { id, body }: Writes['addDogNote']): void => keepOne(notes, freshOf(resources.dogNotes, id, body))
+
+function changeNote(notes: readonly DogNote[], { id, changes }: Writes['changeDogNote']): void {
+  const note = notes.find((each) => each.id === id)
+  if (note) assign(note, changes)
+}
+
+/** A weighing among the others, newest day first; the dog weighs what the newest says. */
+function weighOver(dog: Dog, weighings: Weighing[], { id, body }: Writes['addWeighing']): void {
+  if (weighings.some((each) => each.id === id)) return
+  const at = weighings.findIndex((each) => each.on <= body.on)
+  weighings.splice(at < 0 ? weighings.length : at, 0, freshOf(resources.weighings, id, body))
+  dog.weightKg = weighings[0]?.kg ?? dog.weightKg
+}
+
 function overSheet(sheet: TicketSheet, waiting: readonly NamedWrite[], known: ReturnType<typeof waitingRecords>): void {
   for (const { endpoint, arg } of waiting) {
     if (endpoint === 'act' && (arg as Writes['act']).ticketId === sheet.ticket.id) applyAct(sheet, (arg as Writes['act']).act)
     const change = arg as Changed
     if (endpoint === 'changeDog' && sheet.dog?.id === change.id) assign(sheet.dog, change.changes)
+    if (sheet.dog && (arg as { dogId?: string }).dogId === sheet.dog.id) {
+      if (endpoint === 'addDogNote') noteOver(sheet.dogNotes, arg as Writes['addDogNote'])
+      if (endpoint === 'changeDogNote') {
+        changeNote(sheet.dogNotes, arg as Writes['changeDogNote'])
+        sheet.dogNotes = sheet.dogNotes.filter((note) => note.over === null)
+      }
+      if (endpoint === 'addWeighing') weighOver(sheet.dog, sheet.weighings, arg as Writes['addWeighing'])
+    }
     if (endpoint === 'changeOwner' && sheet.owner?.id === change.id) assign(sheet.owner, change.changes)
   }
   const { dogId, ownerId } = sheet.ticket
@@ -75,15 +102,9 @@ function overDog(sheet: DogSheet, waiting: readonly NamedWrite[], known: ReturnT
   for (const { endpoint, arg } of waiting) {
     if ((arg as { dogId?: string }).dogId !== id && (arg as { id?: string }).id !== id) continue
     if (endpoint === 'changeDog') assign(sheet.dog, (arg as Changed).changes)
-    if (endpoint === 'addDogNote') {
-      const { id: noteId, body } = arg as Writes['addDogNote']
-      keepOne(sheet.notes, freshOf(resources.dogNotes, noteId, body))
-    }
-    if (endpoint === 'changeDogNote') {
-      const { id: noteId, changes } = arg as Writes['changeDogNote']
-      const note = sheet.notes.find((each) => each.id === noteId)
-      if (note) assign(note, changes)
-    }
+    if (endpoint === 'addDogNote') noteOver(sheet.notes, arg as Writes['addDogNote'])
+    if (endpoint === 'changeDogNote') changeNote(sheet.notes, arg as Writes['changeDogNote'])
+    if (endpoint === 'addWeighing') weighOver(sheet.dog, sheet.weighings, arg as Writes['addWeighing'])
     if (endpoint === 'addPhoto') {
       const { id: photoId, view, at, by, picture } = arg as Writes['addPhoto']
       const type = picture.type as DogSheet['photos'][number]['type']
@@ -140,6 +161,7 @@ function touches(path: string, answer: unknown, { endpoint, arg }: NamedWrite): 
     const sheet = answer as TicketSheet
     if (endpoint === 'act') return (arg as Writes['act']).ticketId === ticket
     if (endpoint === 'changeDog') return sheet.dog?.id === (arg as Changed).id
+    if (endpoint === 'addDogNote' || endpoint === 'changeDogNote' || endpoint === 'addWeighing') return sheet.dog?.id === (arg as { dogId: string }).dogId
     if (endpoint === 'changeOwner') return sheet.owner?.id === (arg as Changed).id
     return endpoint === 'addDog' || endpoint === 'addOwner'
   }
@@ -180,7 +202,7 @@ function madeHere(path: string, writes: readonly NamedWrite[]): unknown {
   }
   const dog = known.dogs.get(/^\/dogs\/([0-9a-f-]+)$/.exec(path)?.[1] ?? '')
   if (!dog) return null
-  const sheet: DogSheet = { dog, owner: null, tickets: [], notes: [], photos: [] }
+  const sheet: DogSheet = { dog, owner: null, tickets: [], notes: [], photos: [], weighings: [] }
   overDog(sheet, writes, known)
   return sheet
 }

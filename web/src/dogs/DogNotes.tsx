@@ -1,4 +1,4 @@
-import { DOG_NOTE_KINDS, type DogNoteKind, type Dog, type DogNote } from '@merry-tailor/core'
+import { DOG_NOTE_KINDS, SPARING_NOTES, type DogNoteKind, type Dog, type DogNote } from '@merry-tailor/core'
 import { useState } from 'react'
 import { v7 as uuid } from 'uuid'
 import { useAddDogNoteMutation, useChangeDogNoteMutation } from '../api/queries'
@@ -7,26 +7,7 @@ import { longDay, today } from '../state/today'
 import { Button } from '../ui/controls/Button'
 import { Picker } from '../ui/controls/Picker'
 import { TextField } from '../ui/controls/TextField'
-
-const KINDS: Readonly<Record<DogNoteKind, string>> = {
-  lump: 'Lump',
-  scar: 'Scar',
-  stitches: 'Stitches',
-  pregnant: 'In whelp',
-  whelped: 'Whelped',
-  neutered: 'Neutered',
-  surgery: 'Surgery',
-  'lay-off': 'Long lay-off',
-  'missing-limb': 'Missing limb',
-  'coat-change': 'Coat change',
-  chafe: 'Chafed',
-  cough: 'Coughed in gear',
-  gait: 'Gait changed',
-  'refuses-gear': 'Refuses gear',
-  other: 'Note',
-}
-/** No measuring stress while these hold (handbook 5.6). */
-const SPARED = new Set<DogNoteKind>(['stitches', 'pregnant', 'surgery'])
+import { noteKindName } from '../words/dogs'
 
 /** What a later measuring must know of: lumps, scars, stitches, whelping and the like, each until it is over. */
 export function DogNotes({ dog, notes }: { dog: Dog; notes: readonly DogNote[] }) {
@@ -54,11 +35,11 @@ export function DogNotes({ dog, notes }: { dog: Dog; notes: readonly DogNote[] }
         {open.map((note) => (
           <li key={note.id} className="flex items-center justify-between gap-3 border-b border-rule px-4 py-2">
             <p>
-              <b>{KINDS[note.kind]}</b> {note.text}
+              <b>{noteKindName(note.kind)}</b> {note.text}
               <span className="block text-[13.5px] text-mute">
                 since {longDay(note.on)}
                 {note.by ? `, ${note.by}` : ''}
-                {SPARED.has(note.kind) ? '. No measuring stress: use the tapes there are, and ask the vet.' : ''}
+                {SPARING_NOTES.includes(note.kind) ? '. No measuring stress: use the tapes there are, and ask the vet.' : ''}
               </span>
             </p>
             <Button tone="quiet" onClick={() => void change({ dogId: dog.id, id: note.id, changes: [{ field: 'over', from: null, to: today() }] })}>
@@ -68,7 +49,7 @@ export function DogNotes({ dog, notes }: { dog: Dog; notes: readonly DogNote[] }
         ))}
         {over.slice(0, 4).map((note) => (
           <li key={note.id} className="border-b border-rule px-4 py-1.5 text-[14px] text-mute">
-            {KINDS[note.kind]} {note.text}, {longDay(note.on)} to {note.over ? longDay(note.over) : ''}
+            {noteKindName(note.kind)} {note.text}, {longDay(note.on)} to {note.over ? longDay(note.over) : ''}
           </li>
         ))}
       </ul>
@@ -83,7 +64,7 @@ export function DogNotes({ dog, notes }: { dog: Dog; notes: readonly DogNote[] }
           <Picker
             label="Kind of note"
             value={kind}
-            options={DOG_NOTE_KINDS.map((each) => ({ value: each, label: KINDS[each] }))}
+            options={DOG_NOTE_KINDS.map((each) => ({ value: each, label: noteKindName(each) }))}
             onChange={setKind}
             className="w-full"
           />

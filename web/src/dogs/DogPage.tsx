@@ -15,6 +15,7 @@ import { lazy, Suspense, useMemo, useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { useDogQuery } from '../api/queries'
 import { PlaceFrame } from '../frame/Strip'
+import { useAppSelector } from '../state/store'
 import { today } from '../state/today'
 import { useKeys } from '../state/use-keys'
 import { useNewTicket } from '../state/use-new-ticket'
@@ -30,6 +31,7 @@ import { DogPhotos } from './DogPhotos'
 import { FormByDate } from './FormByDate'
 import { GearWorn } from './GearWorn'
 import { MeasureHistory } from './MeasureHistory'
+import { DogForm } from '../dog-record'
 import { useForm } from '../form'
 import { WholeBody } from './WholeBody'
 
@@ -42,8 +44,9 @@ const NO_TAPE: { measure: MeasureId; place: Place | null } = { measure: 'M00', p
 export function DogPage() {
   const { dogId = '' } = useParams()
   const { data, error } = useDogQuery(dogId)
+  const unit = useAppSelector((state) => state.settings.unit)
   return (
-    <PlaceFrame name={data?.dog.name ?? 'Dog'} detail={data ? dogLine(data.dog, today()) : ''}>
+    <PlaceFrame name={data?.dog.name ?? 'Dog'} detail={data ? dogLine(data.dog, today(), unit) : ''}>
       {error ? (
         <div className="p-4">
           <Snag title="This dog can’t be opened.">{problemWords(error)}</Snag>
@@ -58,7 +61,7 @@ export function DogPage() {
 }
 
 function DogRoom({ sheet }: { sheet: DogSheet }) {
-  const { dog, owner, tickets, notes, photos } = sheet
+  const { dog, owner, tickets, notes, photos, weighings } = sheet
   const rules = useShop()
   const openTicket = useNewTicket()
   const open = (): void => void openTicket({ dogId: dog.id })
@@ -71,7 +74,14 @@ function DogRoom({ sheet }: { sheet: DogSheet }) {
     const byTape = readingsByTape(tickets.flatMap((ticket) => ticket.readings))
     return Object.values(byTape).sort((a, b) => tapeOrder(a[0] ?? NO_TAPE, b[0] ?? NO_TAPE))
   }, [tickets])
-  const weights = useMemo(() => visits.flatMap((visit) => (visit.read.M00?.mm != null ? [{ on: visit.on, kg: visit.read.M00.mm }] : [])), [visits])
+  const weights = useMemo(
+    () =>
+      [
+        ...visits.flatMap((visit) => (visit.read.M00?.mm != null ? [{ on: visit.on, kg: visit.read.M00.mm }] : [])),
+        ...weighings.map(({ on, kg }) => ({ on, kg })),
+      ].sort((a, b) => a.on.localeCompare(b.on)),
+    [visits, weighings],
+  )
   const [then, now] = [visits[at[0]], visits[at[1]]]
   const about = useMemo(() => aboutDog(dog, now?.on ?? today()), [dog, now?.on])
   const form = useForm(now?.known ?? NOBODY, about)
@@ -79,6 +89,14 @@ function DogRoom({ sheet }: { sheet: DogSheet }) {
     <div className="quiet-scroll min-h-0 flex-1 lg:grid lg:grid-cols-[388px_1fr] lg:overflow-hidden bench:grid-cols-[388px_1fr_316px]" tabIndex={-1}>
       <section aria-label="Form" className="quiet-scroll flex min-h-[300px] flex-col bg-panel lg:border-r-2 lg:border-ink">
         <FormByDate dog={dog} visits={visits} at={at} onAt={setPicked} />
+        <details className="border-t-2 border-ink px-4">
+          <summary className="flex min-h-12 cursor-pointer items-center justify-between gap-3 font-bold">
+            <span>The record</span> <span className="font-semibold underline">name, breed, age, weight</span>
+          </summary>
+          <div className="pb-4">
+            <DogForm key={dog.id} dog={dog} owner={owner} notes={notes} weighings={weighings} />
+          </div>
+        </details>
         <DogNotes dog={dog} notes={notes} />
         <DogPhotos dogId={dog.id} photos={photos} />
       </section>

@@ -2,6 +2,7 @@ import { aboutDog, type Body, type Dog } from '@merry-tailor/core'
 import { Link, useNavigate, useSearchParams } from 'react-router'
 import { useDayQuery, useOwnersQuery } from '../api/queries'
 import { PlaceFrame } from '../frame/Strip'
+import { useAppSelector } from '../state/store'
 import { today } from '../state/today'
 import { useToday } from '../state/use-today'
 import { DogOutline } from '../form'
@@ -9,6 +10,7 @@ import { Empty, Snag, Unrolling } from '../ui/State'
 import { dogLine } from '../words/dogs'
 import { problemWords } from '../words/problems'
 import { useMemo } from 'react'
+import { NewDog } from './NewDog'
 import { DogFinder, MoreDogs } from './DogFinder'
 import { useDogsPage } from './use-dogs-page'
 
@@ -33,6 +35,7 @@ export function DogsPage() {
             Team round
           </Link>
         </div>
+        {!owner && <NewDog />}
         {owner && (
           <button type="button" className="min-h-11 px-4 font-semibold underline" onClick={() => setSearch({})}>
             All dogs
@@ -79,6 +82,7 @@ export function DogsPage() {
 }
 
 function DogRow({ dog, owner, body }: { dog: Dog; owner: string | undefined; body: Body }) {
+  const unit = useAppSelector((state) => state.settings.unit)
   const about = useMemo(() => aboutDog(dog, today()), [dog])
   return (
     <li className="border-r border-b border-rule">
@@ -86,7 +90,7 @@ function DogRow({ dog, owner, body }: { dog: Dog; owner: string | undefined; bod
         <DogOutline body={body} about={about} width={96} height={64} />
         <span className="min-w-0">
           <span className="block font-display text-[19px] leading-6 font-bold">{dog.name}</span>
-          <span className="block text-[14px] leading-[18px] text-mute">{dogLine(dog, today())}</span>
+          <span className="block text-[14px] leading-[18px] text-mute">{dogLine(dog, today(), unit)}</span>
           {owner && <span className="block text-[14px] leading-[18px]">{owner}</span>}
         </span>
       </Link>

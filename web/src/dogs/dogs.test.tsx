@@ -31,6 +31,7 @@ function grownDog(): DogSheet {
     owner: null,
     tickets: [on('2026-09-01', { M00: 21, M07: 690, M14: 520 }), on('2025-09-01', { M00: 18, M07: 640, M14: 500 }), on('2024-09-01', { M07: 520 })],
     notes: [{ id: nextId(), kind: 'stitches', text: 'fore pad', on: '2026-09-20', at: AT, by: 'Ylva', over: null }],
+    weighings: [],
     photos: [{ id: nextId(), view: 'side', at: AT, by: 'Ylva', type: 'image/jpeg', bytes: 900 }],
   }
   testShop().dogs.push(dog)
@@ -46,7 +47,7 @@ describe('a dog’s page', () => {
     expect(within(compared).getByRole('row', { name: /Girth, largest/ }).textContent).toContain('+5')
     expect(within(compared).getByRole('row', { name: /Back length/ }).textContent).toContain('+2')
     expect(within(compared).getByRole('row', { name: /Weight/ }).textContent).toContain('+3 kg')
-    expect(await screen.findByText('2 weighings drawn')).toBeDefined()
+    expect(await screen.findByText('3 weighings drawn')).toBeDefined()
     // The earlier knob to the first date: only the girth is known on both.
     fireEvent.keyDown(screen.getByRole('slider', { name: 'Compared with' }), { key: 'Home' })
     await waitFor(() => expect(within(screen.getByRole('region', { name: 'Two dates compared' })).getAllByRole('row')).toHaveLength(2))

@@ -13,7 +13,7 @@ export function written(mm: number, unit: 'in' | 'cm'): string {
 export function parseEntry(measure: string, typed: string, unit: 'in' | 'cm'): ParsedEntry {
   if (measures[measure]?.quantity === 'mass') {
     const bare = /^[\d.,\s]+$/.test(typed)
-    const read = parseWeight(unit === 'in' && bare && typed.trim() !== '' ? `${typed} lb` : typed)
+    const read = parseWeight(typed, unit === 'in' ? 'lb' : 'kg')
     if (!read.ok) return { ok: false, problem: read.problem === 'empty' ? 'Nothing typed yet.' : weightProblemWords(read.problem) }
     return { ok: true, mm: read.kg, unit: /lb|pound/i.test(typed) || (unit === 'in' && bare) ? 'lb' : 'kg' }
   }

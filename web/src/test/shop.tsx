@@ -84,7 +84,16 @@ export const aDog = (over: Partial<Dog> = {}): Dog => ({
   createdAt: AT,
   ...over,
 })
-export const anItem = (over: Partial<Item> = {}): Item => ({ id: nextId(), family: 'H01', way: 'stock', school: null, removed: false, createdAt: AT, ...over })
+export const anItem = (over: Partial<Item> = {}): Item => ({
+  id: nextId(),
+  family: 'H01',
+  way: 'stock',
+  school: null,
+  removed: false,
+  purpose: '',
+  createdAt: AT,
+  ...over,
+})
 export const aReading = (measure: MeasureId, mm: number, over: Partial<Reading> = {}): Reading => ({
   ...PLAIN_CIRCUMSTANCES,
   id: nextId(),
@@ -113,6 +122,8 @@ export const aTicket = ({ ticket, ...over }: Partial<Omit<TicketSheet, 'ticket'>
       ...ticket,
     },
     owner: null,
+    dogNotes: [],
+    weighings: [],
     items: [anItem()],
     readings: [],
     choices: [],

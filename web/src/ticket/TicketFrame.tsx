@@ -9,13 +9,14 @@ import { Refused } from '../frame/Refused'
 import { SomebodyElse } from './SomebodyElse'
 import { stageOf } from './stage-rooms'
 import { useAppSelector } from '../state/store'
-import { clock } from '../state/today'
+import { clock, dayWords } from '../state/today'
 import { useToday } from '../state/use-today'
 import { useKeys } from '../state/use-keys'
 import { MiniStitch } from '../ui/stitch/MiniStitch'
 import { RunningStitch } from '../said/RunningStitch'
 import { Snag, Unrolling } from '../ui/State'
 import { dogLine } from '../words/dogs'
+import { upperFirst } from '../words/first-letter'
 import { problemWords } from '../words/problems'
 import { stageName } from '../words/stages'
 
@@ -83,8 +84,11 @@ function FramedStage() {
 function TicketTitle({ sheet, name }: { sheet: TicketSheet; name: string }) {
   const on = useToday()
   const saving = useAppSelector((state) => state.saving)
-  const saved =
-    saving.waiting > 0 ? `${saving.waiting} kept here, not sent` : saving.failure ? 'not saved' : saving.savedAt ? `saved ${clock(saving.savedAt)}` : ''
+  const unit = useAppSelector((state) => state.settings.unit)
+  const { closedAt } = sheet.ticket
+  const closed = sheet.ticket.state === 'closed' ? `closed${closedAt ? ` ${dayWords(closedAt.slice(0, 10))}` : ''}` : ''
+  const notSent = saving.waiting > 0 ? `Not sent: ${saving.waiting}, kept here. ` : ''
+  const saved = saving.waiting > 0 ? '' : saving.failure ? 'not saved' : saving.savedAt ? `saved ${clock(saving.savedAt)}` : ''
   const number = sheet.ticket.number === 0 ? 'New ticket' : `Ticket ${sheet.ticket.number}`
   return (
     <div className="flex min-w-0 items-center gap-2">
@@ -98,10 +102,14 @@ function TicketTitle({ sheet, name }: { sheet: TicketSheet; name: string }) {
         </p>
         <p className="truncate text-[13.5px] leading-[18px] text-cloth-mute phone:text-[14.5px]">
           <span className="phone:hidden">
+            {notSent}
             {number}
-            {saved && `, ${saved}`}
+            {closed ? `, ${closed}` : saved && `, ${saved}`}
           </span>
-          <span className="hidden phone:inline">{sheet.dog ? dogLine(sheet.dog, on) : 'No dog record yet'}</span>
+          <span className="hidden phone:inline">
+            {closed && <b>{upperFirst(closed)}. </b>}
+            {sheet.dog ? dogLine(sheet.dog, on, unit) : 'No dog record yet'}
+          </span>
         </p>
       </div>
     </div>

@@ -1,4 +1,15 @@
-import { ageInMonths, formatWeight, type Activity, type CoatClass, type Dog, type Trait } from '@merry-tailor/core'
+import {
+  ageInMonths,
+  formatWeight,
+  type Activity,
+  type CoatClass,
+  type Dog,
+  type DogNoteKind,
+  type Footing,
+  type Job,
+  type Need,
+  type Trait,
+} from '@merry-tailor/core'
 
 export function ageWords(months: number | null): string {
   if (months === null) return ''
@@ -10,8 +21,8 @@ export function ageWords(months: number | null): string {
 export const breedWords = (dog: Pick<Dog, 'breed' | 'crossWith'>): string => [dog.breed, dog.crossWith].filter(Boolean).join(' × ')
 
 /** Breed, age and weight in one line, as far as they are known. */
-export function dogLine(dog: Dog, on: string): string {
-  const parts = [breedWords(dog), ageWords(ageInMonths(dog, on)), dog.weightKg ? formatWeight(dog.weightKg) : '']
+export function dogLine(dog: Pick<Dog, 'breed' | 'crossWith' | 'born' | 'ageMonths' | 'ageSaidOn' | 'weightKg'>, on: string, unit: 'in' | 'cm' = 'cm'): string {
+  const parts = [breedWords(dog), ageWords(ageInMonths(dog, on)), dog.weightKg ? formatWeight(dog.weightKg, unit === 'in' ? 'lb' : 'kg') : '']
   return parts.filter(Boolean).join(', ') || 'Nothing asked yet'
 }
 
@@ -39,6 +50,39 @@ const TRAITS: Readonly<Record<Trait, string>> = {
 }
 export const traitName = (trait: Trait): string => TRAITS[trait]
 
+const NOTE_KINDS: Readonly<Record<DogNoteKind, string>> = {
+  injury: 'Injury',
+  lump: 'Lump',
+  scar: 'Scar',
+  stitches: 'Stitches',
+  pregnant: 'In whelp',
+  whelped: 'Whelped',
+  neutered: 'Neutered',
+  surgery: 'Surgery',
+  'lay-off': 'Long lay-off',
+  'missing-limb': 'Missing limb',
+  'coat-change': 'Coat change',
+  chafe: 'Chafed',
+  cough: 'Coughed in gear',
+  gait: 'Gait changed',
+  'refuses-gear': 'Refuses gear',
+  other: 'Note',
+}
+export const noteKindName = (kind: DogNoteKind): string => NOTE_KINDS[kind]
+
+const NEEDS: Readonly<Record<Need, string>> = {
+  dry: 'Keep dry',
+  warm: 'Keep warm',
+  ride: 'Ride in a crate or car',
+  fly: 'Fly',
+  paws: 'Guard its paws',
+  home: 'Sleep and train at home',
+}
+export const needName = (need: Need): string => NEEDS[need]
+
+const FOOTINGS: Readonly<Record<Footing, string>> = { snow: 'Snow and ice', rock: 'Rock', hot: 'Hot ground', salt: 'Salted roads', indoor: 'Floors indoors' }
+export const footingName = (footing: Footing): string => FOOTINGS[footing]
+
 const ACTIVITIES: Readonly<Record<Activity, string>> = {
   stroll: 'Stroll',
   'learning-puller': 'Puller, learning',
@@ -57,3 +101,6 @@ const ACTIVITIES: Readonly<Record<Activity, string>> = {
   car: 'Car',
 }
 export const activityName = (activity: Activity): string => ACTIVITIES[activity]
+
+/** What the dog will do or needs, in a word. */
+export const jobName = (job: Job): string => (job in NEEDS ? needName(job as Need) : activityName(job as Activity))

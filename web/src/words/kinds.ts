@@ -1,4 +1,4 @@
-import type { CautionCode, RankedStyle, StyleReason, Suits } from '@merry-tailor/core'
+import type { CautionCode, GearReason, RankedStyle, StyleReason, Suits } from '@merry-tailor/core'
 import { lowerFirst, upperFirst } from './first-letter'
 
 /** What a rank is called in a list: the word is the reason itself (design 6). */
@@ -37,6 +37,7 @@ const FOR: Readonly<Record<StyleReason, string>> = {
   wriggles: 'quickly on a dog that will not stand still',
   'thick-coat': 'a broad fluffy dog needs neither bridge nor rear padding',
   'shop-view': 'the shop’s own side in a question practitioners disagree on',
+  'further-job': 'does the other work too',
   'tucked-up': 'its second strap sits on a tucked-up belly’s ribs',
 }
 const AGAINST: Readonly<Record<StyleReason, string>> = {
@@ -50,12 +51,53 @@ const AGAINST: Readonly<Record<StyleReason, string>> = {
   'head-shy': 'goes over the head',
   'backs-out': 'easily backed out of',
   'shop-view': 'the shop’s side speaks against it',
+  'further-job': 'the other work wants a second piece',
   'line-angle': 'made for another line than this',
 }
 
+/** Why a coat, a boot or a crate suits, or does not: one sentence reads well both ways. */
+const GEAR: Readonly<Record<GearReason, string>> = {
+  'snow-and-ice': 'for snow, ice and ice balls; used up and renewed',
+  'wears-on-asphalt': 'cloth wears through on hard ground',
+  'grip-on-rock': 'rock wants a rubber sole',
+  'hot-ground': 'hot ground wants a rubber sole',
+  salt: 'keeps salt off',
+  'deep-snow-gaiter': 'deep snow wants a gaiter',
+  'breaks-by-the-hour': 'not for hours without a break',
+  floors: 'floors want grip, not a thick sole',
+  moisture: 'moisture gathers when worn long',
+  'harness-over-it': 'a harness goes on top',
+  'not-in-rain': 'not in rain or wet brush',
+  'cold-house': 'for a cold house and cold walks',
+  'head-and-legs-handled': 'this dog does not like its head handled',
+  'long-underside': 'a male wants a short underside',
+  'severe-cold': 'severe cold asks for hood and belly warmer',
+  'thin-coat': 'for a thin coat',
+  'thick-coat-warms': 'a thick coat keeps itself warm',
+  'no-rigid-hood': 'no rigid hood on a flat face',
+  'rain-and-mud': 'for rain and mud',
+  'set-once': 'its cords are set at the first fitting',
+  'warm-weather': 'too warm for this air',
+  'night-and-heat': 'seen at night; wet only where air moves',
+  'grows-with-it': 'can grow with a puppy',
+  divider: 'takes a divider',
+  'no-divider': 'no divider for a puppy',
+  'car-and-flight': 'rigid, can be held fast',
+  'carrier-rules': 'flying goes by the carrier’s own rules',
+  'no-restraint': 'holds no dog in a crash',
+  'trips-trained': 'for trips with a trained dog',
+  'daily-use': 'not for every day',
+  'chews-it': 'a chewer is soon through it',
+  untrained: 'not before the dog is trained to it',
+  'more-room': 'more room while people work',
+  'climbs-out': 'a dog that backs out climbs too',
+}
+
 /** The reasons beside the purpose in one sentence; empty where there are none. */
-export function reasonWords({ reasons }: Pick<RankedStyle, 'reasons'>): string {
-  const said = reasons.filter(({ code }) => code !== 'purpose').map(({ code, for: speaks }) => (speaks ? FOR : AGAINST)[code])
+export function reasonWords({ reasons }: { reasons: readonly { code: StyleReason | GearReason; for: boolean }[] }): string {
+  const wordOf = (code: StyleReason | GearReason, speaks: boolean): string =>
+    code in GEAR ? GEAR[code as GearReason] : (speaks ? FOR : AGAINST)[code as StyleReason]
+  const said = reasons.filter(({ code }) => code !== 'purpose').map(({ code, for: speaks }) => wordOf(code, speaks))
   const all = [...new Set(said)].join('; ')
   return all === '' ? '' : `${upperFirst(all)}.`
 }
@@ -66,7 +108,8 @@ const STOPS: Partial<Readonly<Record<CautionCode, string>>> = {
   'flat-face-no-draught': 'No draught work with a flat face.',
   sparing: 'No pulling while the dog is spared.',
   'not-for-car': 'Not for the car.',
-  tether: 'Lead and tether off before driving.',
+  'front-clip': 'No front clip on a growing dog.',
+  'running-in-front': 'Not in front of a dog that pulls.',
   'not-for-draught': 'Not made for this work.',
   heat: 'Too warm for pulling.',
 }

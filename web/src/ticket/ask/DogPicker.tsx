@@ -2,11 +2,13 @@ import { NewDog } from '@merry-tailor/core/schemas'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useForm, useWatch } from 'react-hook-form'
 import { v7 as uuid } from 'uuid'
-import { useAddDogMutation, useDogsQuery } from '../../api/queries'
+import { useAddDogMutation, useDogsQuery, useOwnersQuery } from '../../api/queries'
+import { useAppSelector } from '../../state/store'
+import { today } from '../../state/today'
 import { useOnce } from '../../state/use-once'
 import { Button } from '../../ui/controls/Button'
 import { TextField } from '../../ui/controls/TextField'
-import { breedWords } from '../../words/dogs'
+import { dogLine } from '../../words/dogs'
 import { problemWords } from '../../words/problems'
 import { useOpenTicket, useActs } from '../../bench'
 
@@ -16,6 +18,8 @@ const Form = NewDog.pick({ name: true })
 export function DogPicker() {
   const { sheet } = useOpenTicket()
   const { data: dogs = [] } = useDogsQuery(undefined)
+  const { data: owners = [] } = useOwnersQuery(undefined)
+  const unit = useAppSelector((state) => state.settings.unit)
   const [addDog] = useAddDogMutation()
   const acts = useActs()
   const once = useOnce()
@@ -67,9 +71,12 @@ export function DogPicker() {
                 <button
                   type="button"
                   onClick={() => void give(dog.id)}
-                  className="flex min-h-12 w-full items-center justify-between px-3 text-left hover:bg-bench"
+                  className="flex min-h-12 w-full flex-wrap items-center justify-between gap-x-3 px-3 py-1.5 text-left hover:bg-bench"
                 >
-                  <b>{dog.name}</b> <span className="text-mute">{breedWords(dog)}</span>
+                  <span>
+                    <b>{dog.name}</b>, {owners.find((owner) => owner.id === dog.ownerId)?.name ?? 'owner not asked'}
+                  </span>
+                  <span className="text-mute">{dogLine(dog, today(), unit)}</span>
                 </button>
               </li>
             ))}

@@ -1,6 +1,8 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import { aDog, anItem, aTicket, renderStage, testShop, withTestShop } from '../../test/shop'
+import { settingsChanged } from '../../state/settings'
+import { store } from '../../state/store'
 import { AskStage } from './AskStage'
 
 withTestShop()
@@ -15,13 +17,16 @@ describe('Ask', () => {
     renderStage(aTicket({ items: [] }), 'ask', <AskStage />)
     fireEvent.click(await screen.findByRole('button', { name: 'Ski, dog in front' }))
     await waitFor(() => expect(changes('/tickets')).toContainEqual({ field: 'activities', from: ['stroll'], to: ['stroll', 'ski-front'] }))
-    const crossBack = await screen.findByRole('button', { name: 'Full cross-back' })
-    fireEvent.click(crossBack)
+    const suits = await screen.findByRole('region', { name: 'What suits' })
+    // A ski dog: the long Y leads, and is the yellow action while nothing is on the ticket.
+    expect(within(suits).getAllByRole('button', { name: /^Put .* on the ticket$/ })[0]?.textContent).toBe('Put long Y for pulling on the ticket')
+    fireEvent.click(within(suits).getByRole('button', { name: 'Put full cross-back on the ticket' }))
     await waitFor(() => expect(testShop().sent.at(-1)?.body).toMatchObject({ family: 'H11', way: 'undecided', school: null }))
-    expect((await screen.findByRole('button', { name: '✓ Full cross-back' })).getAttribute('aria-pressed')).toBe('true')
+    const row = within(await screen.findByRole('region', { name: 'On this ticket' })).getByRole('listitem', { name: 'Full cross-back' })
+    expect(row.textContent).toContain('from the withers, over the side')
     fireEvent.click(screen.getByRole('radio', { name: 'School B' }))
     await waitFor(() => expect(changes('/tickets')).toContainEqual({ field: 'school', from: null, to: 'B' }))
-    fireEvent.click(screen.getByRole('button', { name: '✓ Full cross-back' }))
+    fireEvent.click(screen.getByRole('button', { name: 'Take the Full cross-back off' }))
     await waitFor(() => expect(changes('/tickets')).toContainEqual({ field: 'removed', from: false, to: true }))
   })
 
@@ -79,7 +84,7 @@ describe('Ask', () => {
     const puppy = aDog({ born: '2026-08-01' })
     renderStage(aTicket({ dog: puppy, items: [anItem({ family: 'H11' })], ticket: { activities: ['ski-front'] } }), 'ask', <AskStage />)
     const stop = await screen.findByRole('region', { name: /^No load:/ })
-    expect(stop.textContent).toContain('Local rules and the vet go before this.')
+    expect(stop.textContent).toContain('local rules and the vet go before this.')
     fireEvent.click(within(stop).getByRole('button', { name: 'Overrule, with this reason' }))
     expect(within(stop).getByRole('alert').textContent).toContain('Type why')
     fireEvent.change(within(stop).getByLabelText('To overrule it: why?'), { target: { value: 'Fitting only, no load' } })
@@ -101,12 +106,22 @@ describe('Ask', () => {
     leave('Weight', '20 stone')
     expect((await screen.findByRole('alert')).textContent).not.toBe('')
     expect(screen.getByLabelText<HTMLInputElement>('Weight').value).toBe('20 stone')
-    leave('Weight', '45 lb')
-    await waitFor(() => expect(changes(`/dogs/${dog.id}`)).toContainEqual({ field: 'weightKg', from: 20.4, to: 20.41 }))
-    leave('Born', '2031-01-01')
+    fireEvent.change(screen.getByLabelText('Weight'), { target: { value: '45 lb' } })
+    await screen.findByText('Reads 20.4 kg, 45 lb')
+    fireEvent.blur(screen.getByLabelText('Weight'))
+    await waitFor(() => expect(testShop().sent.at(-1)).toMatchObject({ method: 'PUT', body: { kg: 20.41, asTyped: '45 lb', unit: 'lb' } }))
+    // T43: a bare number is the shop’s own unit.
+    leave('Weight', '21')
+    await waitFor(() => expect(testShop().sent.at(-1)?.body).toMatchObject({ kg: 21, asTyped: '21', unit: 'kg' }))
+    store.dispatch(settingsChanged({ unit: 'in' }))
+    leave('Weight', '46')
+    await waitFor(() => expect(testShop().sent.at(-1)?.body).toMatchObject({ kg: 20.87, asTyped: '46', unit: 'lb' }))
+    leave('Born, or about how old', '2031-01-01')
     await screen.findByText('That day has not come yet.')
-    leave('Or age, in months', 'old')
-    await screen.findByText('Months as a number, 5 or 30.')
+    leave('Born, or about how old', 'old')
+    await screen.findByText(/Type a date, or an age/)
+    leave('Born, or about how old', 'about 5 months')
+    await waitFor(() => expect(changes(`/dogs/${dog.id}`)).toContainEqual({ field: 'ageMonths', from: null, to: 5 }))
     leave('Name', '  ')
     await screen.findByText('A dog has a name. The old one is kept.')
     leave('Body and temper notes', 'Ticklish')

@@ -16,13 +16,18 @@ const fields = () =>
 describe('a ticket without a dog', () => {
   it('works without one, and is given a known one by the first letters', async () => {
     const known = aDog({ name: 'Harebell', breed: 'Whippet' })
-    testShop().dogs.push(known, aDog({ name: 'Oakum' }))
+    // X04: two of one name are told apart by whose they are.
+    const runa = anOwner()
+    testShop().owners.push(runa)
+    const other = aDog({ name: 'Harebell', breed: 'Border Terrier', ownerId: runa.id })
+    testShop().dogs.push(known, aDog({ name: 'Oakum' }), other)
     renderStage(aTicket({ dog: null }), 'ask', <AskStage />)
     const name = await screen.findByLabelText('Dog’s name')
     fireEvent.change(name, { target: { value: 'hare' } })
     const list = await screen.findByRole('list', { name: 'Known dogs' })
-    expect(within(list).getAllByRole('button')).toHaveLength(1)
-    fireEvent.click(within(list).getByRole('button', { name: /Harebell Whippet/ }))
+    expect(within(list).getAllByRole('button')).toHaveLength(2)
+    await within(list).findByRole('button', { name: /Harebell, Runa\s*Border Terrier/ })
+    fireEvent.click(within(list).getByRole('button', { name: /Harebell, owner not asked\s*Whippet/ }))
     await waitFor(() => expect(fields()).toEqual([{ field: 'dogId', from: null, to: known.id }]))
   })
 

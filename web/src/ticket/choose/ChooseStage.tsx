@@ -1,6 +1,6 @@
 import {
   adviseOffer,
-  cautionsFor,
+  cautionsOf,
   families,
   familyOf,
   formatLength,
@@ -125,9 +125,7 @@ export function ChooseStage() {
   const second = shownSizes.find((one) => one !== size)
   const known = Object.values(body).filter((each) => each?.mm != null && !each.guess).length
   // Judged by the whole ticket, as under Ask: work that another piece on it is made for is no misuse of this one.
-  const stops = cautionsFor({ dog: sheet.dog, activities: sheet.ticket.activities, families: items.map(({ family }) => family), on: today() }).filter(
-    ({ level, facts }) => level === 'stop' && (facts.family === undefined || facts.family === item.family),
-  )
+  const stops = cautionsOf(sheet, today()).filter(({ level, facts }) => level === 'stop' && (facts.family === undefined || facts.family === item.family))
   // On a phone the act stays under the thumb; beside the sizes it is their foot.
   const foot = (
     <div className="shrink-0 border-t-2 border-ink bg-panel p-3 max-md:sticky max-md:bottom-0 max-md:z-10 max-md:order-3">

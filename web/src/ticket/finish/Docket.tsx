@@ -1,6 +1,7 @@
 import {
   cautionKey,
-  cautionsFor,
+  cautionsOf,
+  isHeeded,
   checkById,
   families,
   FITTERS_WORD,
@@ -35,7 +36,7 @@ import { Button } from '../../ui/controls/Button'
 import { KeyCap } from '../../ui/controls/KeyCap'
 import { lengthText } from '../../ui/length/length-text'
 import { Mark } from '../../ui/marks/Mark'
-import { cautionWords } from '../../words/cautions'
+import { cautionWords, LEVEL_WORDS } from '../../words/cautions'
 import { choiceWords } from '../../words/choices'
 import { ageWords, activityName, breedWords, coatName } from '../../words/dogs'
 import { PLACES } from '../../words/measuring'
@@ -79,7 +80,7 @@ export function DocketPage() {
   const items = sheet.items.filter((item) => !item.removed)
   const taken = readingsOf(sheet.readings)
   const order = [...tapesFor(items).map((tape) => tape.measure), ...Object.keys(taken)].filter((id, i, all) => taken[id] && all.indexOf(id) === i)
-  const cautions = cautionsFor({ dog, activities: ticket.activities, families: items.map((item) => item.family), on: today() })
+  const cautions = cautionsOf(sheet, today())
   const small = sheet.readings.length + sheet.tryOns.reduce((sum, round) => sum + round.observations.length, 0) > 34
   return (
     <article className={`docket ${small ? 'docket-tight' : ''}`} data-paper={settings.paper} aria-label={`Docket of ticket ${ticket.number}`}>
@@ -153,11 +154,11 @@ export function DocketPage() {
               return (
                 <li key={cautionKey(caution)}>
                   <b>
-                    {caution.level === 'stop' ? 'STOP. ' : ''}
+                    {LEVEL_WORDS[caution.level]}
                     {title}.
                   </b>{' '}
                   {text}
-                  {ack && caution.level === 'stop' ? <b>{` Overruled${ack.by ? ` by ${ack.by}` : ''}: ${ack.reason}`}</b> : ''}
+                  {ack && caution.level === 'stop' ? <b>{` ${isHeeded(ack) ? '' : 'Overruled'}${ack.by ? ` by ${ack.by}` : ''}: ${ack.reason}`}</b> : ''}
                 </li>
               )
             })}

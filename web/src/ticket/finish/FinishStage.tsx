@@ -1,4 +1,4 @@
-import { cautionKey, cautionsFor, newestFor, readOf, roundVerdict, type Change } from '@merry-tailor/core'
+import { cautionKey, cautionsOf, newestFor, readOf, roundVerdict, type Change } from '@merry-tailor/core'
 import { format } from 'date-fns'
 import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
@@ -8,7 +8,7 @@ import { useKeys } from '../../state/use-keys'
 import { useOnce } from '../../state/use-once'
 import { Button } from '../../ui/controls/Button'
 import { KeyCap } from '../../ui/controls/KeyCap'
-import { SavedField } from '../../ui/controls/SavedField'
+import { DayField } from '../../ui/date'
 import { VerdictWord } from '../../said/VerdictWord'
 import { Snag } from '../../ui/State'
 import { cautionWords } from '../../words/cautions'
@@ -47,7 +47,7 @@ export function FinishStage() {
     ...(progress.counts.chosen < items.length ? ['a size is not chosen yet'] : []),
     ...(progress.counts.fitted < items.length ? ['not every check was seen to hold'] : []),
   ]
-  const cautions = cautionsFor({ dog: sheet.dog, activities: ticket.activities, families: items.map((item) => item.family), on: today() })
+  const cautions = cautionsOf(sheet, today())
   const stops = cautions.filter((caution) => caution.level === 'stop')
   return (
     <div className="min-h-0 flex-1 max-lg:overflow-y-auto lg:grid lg:grid-cols-[404px_1fr]">
@@ -98,15 +98,14 @@ export function FinishStage() {
             </div>
           ))}
           <div className="grid grid-cols-2 gap-3 border-t-2 border-ink pt-3">
-            <SavedField
+            <DayField
               label="Look again on"
-              type="date"
               value={ticket.nextLookOn ?? ''}
               hint="Growth, weight and straps change."
-              onSave={(typed, seen) =>
+              onSave={(day, seen) =>
                 closed
                   ? Promise.resolve({ kept: false, problem: 'The ticket is closed. Open it again first.' })
-                  : saveField(send, 'nextLookOn', seen || null, typed || null)
+                  : saveField(send, 'nextLookOn', seen || null, day || null)
               }
             />
           </div>

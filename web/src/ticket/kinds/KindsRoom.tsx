@@ -10,29 +10,29 @@ import {
   type Form,
   type ShopFields,
   type ViewId,
-  hitchLine,
-  lineBandsOf,
   optionsOf,
-  pullPointOf,
   hasSchools,
+  loadFrom,
   type Activity,
   type FamilyId,
-  type HitchBand,
   type RankedStyle,
 } from '@merry-tailor/core'
+import { format, parseISO } from 'date-fns'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { today } from '../../state/today'
 import { useShop } from '../../state/use-shop'
 import { GearSketch } from '../../ui/plates/GearSketch'
+import { Button } from '../../ui/controls/Button'
 import { Toggles } from '../../ui/controls/Toggles'
 import { Mark } from '../../ui/marks/Mark'
 import { activityName } from '../../words/dogs'
+import { lowerFirst } from '../../words/first-letter'
 import { RANK_GRADES, rankWords, reasonWords, stopWords } from '../../words/kinds'
 import { PLACE_NAMES } from '../../words/hitch'
 import { problemWords } from '../../words/problems'
 import { familyName, measureName } from '../../words/stages'
-import { useBenchForm, NoItem, OnTheDog, useOpenTicket, useActs } from '../../bench'
+import { useBenchForm, useHitchBand, NoItem, OnTheDog, useOpenTicket, useActs } from '../../bench'
 
 const MARK_COLOUR = { holds: 'text-holds', doubt: 'text-chalk', fails: 'text-snag', none: 'text-mute' } as const
 
@@ -49,18 +49,19 @@ export function KindsRoom() {
   const [picked, setPicked] = useState<Activity | null>(null)
   const [beside, setBeside] = useState<FamilyId[]>([])
   const purpose = picked ?? activities[0] ?? null
-  const hitched = sheet.hitches.findLast((each) => !each.struck)
-  const [hitchMm, lineMm] = [hitched?.heightMm, hitched?.lineMm]
+  const { heightMm: hitchMm, band } = useHitchBand()
   const styles = useMemo(() => {
     if (!purpose) return []
     const own = solved ? form : null
-    const bandOf = (): HitchBand | null => {
-      if (hitchMm == null || lineMm == null) return null
-      const pullPointMm = pullPointOf(form, 'H11').heightMm
-      return lineMm > Math.abs(hitchMm - pullPointMm) ? hitchLine({ pullPointMm, hitchMm, lineMm }, lineBandsOf(shop.lineBands)).band : null
-    }
-    return chooseStyles({ dog: sheet.dog, purpose, hitch: bandOf(), form: own, options: optionsOf(sheet.ticket, today(), shop.views) })
-  }, [purpose, sheet.dog, sheet.ticket, form, solved, hitchMm, lineMm, shop.views, shop.lineBands])
+    return chooseStyles({
+      dog: sheet.dog,
+      purpose,
+      also: sheet.ticket.oneForAll === true ? sheet.ticket.activities : [],
+      hitch: band,
+      form: own,
+      options: optionsOf(sheet.ticket, today(), shop.views, sheet.dogNotes),
+    })
+  }, [purpose, sheet.dog, sheet.dogNotes, sheet.ticket, form, solved, band, shop.views])
 
   if (!purpose)
     return <NoItem title="What for is not said yet">{`Tick what ${name} will do under Ask; then every kind of harness shows here with its reason.`}</NoItem>
@@ -75,6 +76,20 @@ export function KindsRoom() {
       setRefused(error ? `Not put on the ticket. ${problemWords(error)}` : null)
     })
   const bearing = (id: ViewId): boolean => viewBears(id, purpose, sheet.ticket)
+  // Nothing for this work at all: what may be done with this dog meanwhile is said first.
+  const instead =
+    suiting > 0
+      ? []
+      : chooseStyles({
+          dog: sheet.dog,
+          purpose: 'stroll',
+          hitch: null,
+          form: solved ? form : null,
+          options: optionsOf(sheet.ticket, today(), shop.views, sheet.dogNotes),
+        })
+          .filter((style) => style.rank === 'first' || style.rank === 'works')
+          .slice(0, 2)
+  const until = best[0]?.stops.some((stop) => stop.startsWith('growing')) && sheet.dog ? loadFrom(sheet.dog, today()) : null
   const compared = beside.flatMap((family) => styles.filter((style) => style.family === family))
   return (
     <div className="quiet-scroll min-h-0 flex-1">
@@ -97,9 +112,31 @@ export function KindsRoom() {
           />
         )}
       </header>
-      {compared.length === 2 && <Beside styles={compared} form={form} name={name} hitchMm={hitchMm ?? null} />}
+      {suiting === 0 && (
+        <section aria-label="What may be done" className="border-b-2 border-snag bg-snag-bg px-5 py-3">
+          <p className="font-bold">
+            Nothing for {lowerFirst(activityName(purpose))}
+            {until ? ` before about ${format(parseISO(until), 'MMMM yyyy')}` : ' with this dog'}. {stopWords(best[0]?.stops ?? [])}
+          </p>
+          {instead.length > 0 && (
+            <div className="mt-1 flex flex-wrap items-center gap-x-3 gap-y-2">
+              <span>For walks meanwhile, and to get used to gear without load:</span>
+              {instead.map(({ family }) =>
+                items.some((item) => item.family === family) ? (
+                  <b key={family}>{familyName(family)} is on this ticket</b>
+                ) : (
+                  <Button key={family} onClick={() => add(family)}>
+                    Put {lowerFirst(familyName(family))} on the ticket
+                  </Button>
+                ),
+              )}
+            </div>
+          )}
+        </section>
+      )}
+      {compared.length === 2 && <Beside styles={compared} form={form} name={name} hitchMm={hitchMm} />}
       <section aria-label="The best kinds" className={`grid border-b-2 border-ink ${COLUMNS[best.length] ?? ''}`}>
-        {best.map((style) => (
+        {best.map((style, i) => (
           <article
             key={style.family}
             className="flex flex-col border-ink bg-panel px-5 py-3 not-first:border-t-2 lg:not-first:border-t-0 lg:not-first:border-l-2"
@@ -108,13 +145,20 @@ export function KindsRoom() {
               <h2 className="text-[22px] leading-7">{familyName(style.family)}</h2>
               <RankWord style={style} />
             </div>
-            <OnTheDog form={form} family={style.family} name={name} height={sketchHeight} hitchMm={hitchMm ?? null} className="mat my-2" />
+            <OnTheDog form={form} family={style.family} name={name} height={sketchHeight} hitchMm={hitchMm} className="mat my-2" />
             <p className="mt-1 flex-1">
               {families[style.family].right} <span className="text-mute">{reasonWords(style)}</span>
             </p>
             <OtherView family={style.family} views={shop.views} bearing={bearing} />
             {style.stops.length > 0 && <p className="mt-1 font-semibold text-snag">{stopWords(style.stops)}</p>}
-            <Acts style={style} has={items.some((item) => item.family === style.family)} beside={beside.includes(style.family)} onAdd={add} onBeside={toggle} />
+            <Acts
+              style={style}
+              has={items.some((item) => item.family === style.family)}
+              leads={i === 0 && suiting > 0 && style.stops.length === 0}
+              beside={beside.includes(style.family)}
+              onAdd={add}
+              onBeside={toggle}
+            />
           </article>
         ))}
       </section>
@@ -172,20 +216,22 @@ function RankWord({ style }: { style: RankedStyle }) {
 interface ActsProps {
   style: RankedStyle
   has: boolean
+  /** The best of all: the yellow action. */
+  leads: boolean
   beside: boolean
   onAdd: (family: FamilyId) => void
   onBeside: (family: FamilyId) => void
 }
 
-function Acts({ style, has, beside, onAdd, onBeside }: ActsProps) {
+function Acts({ style, has, leads, beside, onAdd, onBeside }: ActsProps) {
   return (
     <div className="mt-2 flex flex-wrap items-center gap-3">
       {has ? (
         <span className="flex min-h-11 items-center font-bold">On this ticket</span>
       ) : (
-        <button type="button" onClick={() => onAdd(style.family)} className="min-h-11 border-2 border-ink bg-panel px-3 font-bold hover:bg-bench">
-          Put it on the ticket
-        </button>
+        <Button tone={leads ? 'primary' : 'plain'} onClick={() => onAdd(style.family)}>
+          {leads ? `Put ${lowerFirst(familyName(style.family))} on the ticket` : 'Put it on the ticket'}
+        </Button>
       )}
       <button
         type="button"

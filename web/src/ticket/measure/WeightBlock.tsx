@@ -1,6 +1,8 @@
 import { useState } from 'react'
-import { useChangeDogMutation } from '../../api/queries'
+import { v7 as uuid } from 'uuid'
+import { useAddWeighingMutation } from '../../api/queries'
 import { useAppSelector } from '../../state/store'
+import { today } from '../../state/today'
 import { Button } from '../../ui/controls/Button'
 import { weightText } from '../../words/measuring'
 import { problemWords } from '../../words/problems'
@@ -12,8 +14,8 @@ const SAME_SHARE = 0.01
 /** The dog was weighed and the record says something else: one tap takes it over, nothing does so by itself. */
 export function WeightBlock() {
   const { sheet, body, name } = useOpenTicket()
-  const unit = useAppSelector((state) => state.settings.unit)
-  const [change] = useChangeDogMutation()
+  const { unit, fitter } = useAppSelector((state) => state.settings)
+  const [weigh] = useAddWeighingMutation()
   const [refused, setRefused] = useState<string | null>(null)
   const weighed = body.M00?.mm ?? null
   const { dog } = sheet
@@ -28,7 +30,11 @@ export function WeightBlock() {
       <Button
         className="mt-2"
         onClick={() =>
-          void change({ id: dog.id, changes: [{ field: 'weightKg', from: known, to: kg }] }).then(({ error }) => setRefused(error ? problemWords(error) : null))
+          void weigh({
+            dogId: dog.id,
+            id: uuid(),
+            body: { kg, asTyped: '', unit: unit === 'in' ? 'lb' : 'kg', on: today(), at: new Date().toISOString(), by: fitter },
+          }).then(({ error }) => setRefused(error ? problemWords(error) : null))
         }
       >
         Take it into the record

@@ -22,7 +22,7 @@ export function MeasuringForm() {
         <div>
           <h2 className="text-[22px] leading-7">{name}</h2>
           <p>
-            {sheet.dog ? dogLine(sheet.dog, today()) : 'No dog record yet'}
+            {sheet.dog ? dogLine(sheet.dog, today(), unit) : 'No dog record yet'}
             {items ? `. For: ${items}.` : '. The whole body sheet.'}
           </p>
         </div>

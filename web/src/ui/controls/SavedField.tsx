@@ -10,16 +10,18 @@ interface SavedFieldProps {
   value: string
   /** Turns what was typed into a save, or says at the field what is wrong with it. */
   onSave: (typed: string, seen: string) => Promise<SaveResult>
-  type?: 'text' | 'date'
   placeholder?: string
   maxLength?: number
   hint?: ReactNode
   className?: string
   multiline?: boolean
+  trailing?: ReactNode
+  /** What is being typed, for an echo beside it. */
+  onDraft?: (typed: string | null) => void
 }
 
 /** A field that saves itself when it is left. Nothing typed is lost: what could not be saved stays, with the reason. */
-export function SavedField({ label, value, onSave, type = 'text', placeholder, maxLength = 200, hint, className, multiline = false }: SavedFieldProps) {
+export function SavedField({ label, value, onSave, placeholder, maxLength = 200, hint, className, multiline = false, trailing, onDraft }: SavedFieldProps) {
   const [draft, setDraft] = useState<string | null>(null)
   const [seen, setSeen] = useState(value)
   const [problem, setProblem] = useState<string | null>(null)
@@ -61,6 +63,7 @@ export function SavedField({ label, value, onSave, type = 'text', placeholder, m
       // The edit is made against the value seen when typing began.
       if (draft === null) setSeen(value)
       setDraft(event.target.value)
+      onDraft?.(event.target.value)
       setProblem(null)
     },
   }
@@ -74,7 +77,7 @@ export function SavedField({ label, value, onSave, type = 'text', placeholder, m
       ) : (
         <TextField
           label={label}
-          type={type}
+          trailing={trailing}
           problem={theirs === null ? (problem ?? undefined) : undefined}
           hint={hint}
           onKeyDown={(event) => {

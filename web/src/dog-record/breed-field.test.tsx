@@ -1,6 +1,6 @@
 import { act, cleanup, fireEvent, render, screen } from '@testing-library/react'
 import { afterEach, describe, expect, it, vi } from 'vitest'
-import type { SaveResult } from '../../ui/controls/SavedField'
+import type { SaveResult } from '../ui/controls/SavedField'
 import { BreedField } from './BreedField'
 
 afterEach(cleanup)

@@ -1,12 +1,12 @@
 import type { Change, Dog, Owner } from '@merry-tailor/core'
 import { useState } from 'react'
 import { v7 as uuid } from 'uuid'
-import { useAddOwnerMutation, useChangeDogMutation, useChangeOwnerMutation, useOwnersQuery } from '../../api/queries'
-import { Button } from '../../ui/controls/Button'
-import { Picker } from '../../ui/controls/Picker'
-import { SavedField } from '../../ui/controls/SavedField'
-import { TextField } from '../../ui/controls/TextField'
-import { saveField } from '../../state/save-field'
+import { useAddOwnerMutation, useChangeDogMutation, useChangeOwnerMutation, useOwnersQuery } from '../api/queries'
+import { Button } from '../ui/controls/Button'
+import { Picker } from '../ui/controls/Picker'
+import { SavedField } from '../ui/controls/SavedField'
+import { TextField } from '../ui/controls/TextField'
+import { saveField } from '../state/save-field'
 
 /** The owner: known, new, or still to be asked. */
 export function OwnerField({ dog, owner }: { dog: Dog; owner: Owner | null }) {

@@ -1,6 +1,6 @@
 import { suggestBreeds } from '@merry-tailor/core'
 import { useId, useRef, useState } from 'react'
-import type { SaveResult } from '../../ui/controls/SavedField'
+import type { SaveResult } from '../ui/controls/SavedField'
 
 interface BreedFieldProps {
   label: string
