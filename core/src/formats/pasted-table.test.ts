@@ -100,4 +100,44 @@ describe('cells of a spreadsheet', () => {
     expect(read.ok && read.value.sizes[0]).toMatchObject({ straps: { Belly: [400, 520] } })
     expect(read.ok && read.value.sizes[0]?.testedKg).toBeCloseTo(19.958, 3)
   })
+
+  it('T12 weights are kilograms or pounds, in the title, the cell or once for all; none is taken for granted', () => {
+    const both: ColumnMeaning[] = [size, { kind: 'range', measure: 'M00' }]
+    expect(problemsOf('Size\tWeight\nS\t18-27\n', both)).toEqual([{ at: 'weight unit', message: 'say whether the weights are kilograms or pounds' }])
+    const taken = (text: string, over: Partial<PastedAbout> = {}) => {
+      const read = tableFromPasted(pasted(text), { unit: 'in', columns: both, giveMm: null, table, ...over })
+      return read.ok ? read.value.sizes[0]?.bands.M00 : read.problems
+    }
+    expect(taken('Size\tWeight kg\nS\t18-27\n')).toEqual([18, 27])
+    expect(taken('Size\tWeight\nS\t18-27\n', { weightUnit: 'kg' })).toEqual([18, 27])
+    // 40 lb is 18.143 695 kg (international pound, exact).
+    expect(taken('Size\tWeight lbs\nS\t40 - 60\n')).toEqual([40 * 0.45359237, 60 * 0.45359237])
+    expect(taken('Size\tWeight\nS\t40 to 60 lb\n')).toEqual([40 * 0.45359237, 60 * 0.45359237])
+    const read = tableFromPasted(pasted('Size\tWeight\nS\t18-27 kg\n'), { unit: 'in', columns: both, giveMm: null, table })
+    if (!read.ok) throw new Error('a table')
+    const csv = sizeTableToCsv(read.value)
+    expect(csv).toContain('weight unit,kg')
+    expect(sizeTableFromCsv(csv)).toEqual({ ok: true, value: read.value })
+    expect(sizeTableFromCsv(csv.replace('weight unit,kg\r\n', ''))).toMatchObject({
+      ok: false,
+      problems: [{ at: 'line 15, column 2' }, { at: 'line 15, column 3' }],
+    })
+  })
+
+  it('X01 a cell where no dog is, and sizes that fall or are equal, are named before anything is taken in', () => {
+    expect(problemsOf('Size\tGirth\nS\t1-2\n', [size, range('M07')])[0]?.message).toContain('where no dog does')
+    const fall = 'Size\tGirth\nS\t50-55\nM\t45-50\nL\t45-50\n'
+    expect(problemsOf(fall, [size, range('M07')]).map((each) => each.message)).toEqual([
+      '“M” is smaller than “S” in M07: is that as the maker prints it?',
+      '“L” is the same as “M” in M07: is that as the maker prints it?',
+    ])
+    expect(problemsOf(fall, [size, range('M07')], { sureOfOrder: true })).toEqual([])
+  })
+
+  it('X09 an open end is asked once for its column and each way', () => {
+    const cells = 'Size\tGirth\nS\tup to 50\nM\t50-60\nL\t60+\n'
+    expect(problemsOf(cells, [size, range('M07')]).map((each) => each.at)).toEqual(['open 1 down', 'open 1 up'])
+    const read = tableFromPasted(pasted(cells), { unit: 'cm', columns: [size, range('M07')], giveMm: null, table, opens: [null, { fromMm: 400, toMm: 750 }] })
+    expect(read.ok && read.value.sizes.map((each) => each.bands.M07)).toEqual([[400, 500], [500, 600], [600, 750]]) // prettier-ignore
+  })
 })

@@ -3,7 +3,9 @@ import { SizeTable, type Band } from '../model/schemas.ts'
 import type { LengthUnit } from '../units/index.ts'
 import { readCsv } from './csv.ts'
 import type { DocumentProblem, ReadDocument } from './read-document.ts'
+import { isWithin } from './possible-bands.ts'
 import { parseSpan } from './span.ts'
+import { parseWeightSpan, weightUnitIn, type WeightUnit } from './weight-span.ts'
 
 /** Cells as they stood in a spreadsheet: the first row names the columns. */
 export interface Pasted {
@@ -90,16 +92,44 @@ export interface PastedAbout {
   /** Of cells that carry none of their own; `null`: not said. */
   unit: LengthUnit | null
   columns: readonly (ColumnMeaning | null)[]
+  /** Of weights that name none, in their cells or their column's title; `null`, or left out: not said. */
+  weightUnit?: WeightUnit | null
+  /** By column: where its open cells (`20+`, `up to 36`) end, mm; `null` or left out: not said, and then it is asked. */
+  opens?: readonly ({ fromMm?: number | null; toMm?: number | null } | null)[]
+  /** Somebody said that sizes which fall or are equal stand as the maker prints them. */
+  sureOfOrder?: boolean
   /** A single number reaches this far down and up, mm; `null`: a single number is refused. */
   giveMm: number | null
   table: Pick<SizeTable, 'id' | 'version' | 'name' | 'maker' | 'family' | 'way' | 'between'> & Partial<Pick<SizeTable, 'school' | 'lead' | 'rules' | 'price'>>
+}
+
+/** Sizes that fall, or are equal to the one before, on a measure: asked, since a cell may have slipped a row. */
+function outOfOrder(sizes: SizeTable['sizes']): DocumentProblem[] {
+  return sizes.slice(1).flatMap((size, i) => {
+    const before = sizes[i]
+    return Object.entries(size.bands).flatMap(([id, band]) => {
+      const last = (before?.bands as Record<string, Band | undefined> | undefined)?.[id]
+      if (!last || !band) return []
+      const [now, then] = [band[0] + band[1], last[0] + last[1]]
+      if (now > then) return []
+      return [
+        {
+          at: 'order',
+          message: `“${size.label}” is ${now === then ? 'the same as' : 'smaller than'} “${before?.label ?? ''}” in ${id}: is that as the maker prints it?`,
+        },
+      ]
+    })
+  })
 }
 
 /**
  * A size table from pasted cells and what their columns mean. Nothing is converted from one path to another: a column no
  * path was named for is kept by its title and judges nothing. Every bad cell is named; nothing is half taken in.
  */
-export function tableFromPasted({ head, rows }: Pasted, { unit, columns, giveMm, table }: PastedAbout): ReadDocument<SizeTable> {
+export function tableFromPasted(
+  { head, rows }: Pasted,
+  { unit, weightUnit = null, opens = [], sureOfOrder = false, columns, giveMm, table }: PastedAbout,
+): ReadDocument<SizeTable> {
   const problems: DocumentProblem[] = []
   const sizeAt = columns.findIndex((column) => column?.kind === 'size')
   if (sizeAt < 0) problems.push({ at: 'columns', message: 'say which column has the size names' })
@@ -109,6 +139,7 @@ export function tableFromPasted({ head, rows }: Pasted, { unit, columns, giveMm,
   if (!columns.some((column) => column && 'measure' in column)) problems.push({ at: 'columns', message: 'say of at least one column which path it is' })
   const seen = new Map<string, number>()
   const noUnit: string[] = []
+  const noWeightUnit: string[] = []
   const sizes = rows.map((cells, r): SizeTable['sizes'][number] => {
     const label = sizeAt < 0 ? '' : (cells[sizeAt] ?? '')
     const at = (c: number): string => `row ${r + 2}, “${head[c] ?? `column ${c + 1}`}”`
@@ -121,13 +152,29 @@ export function tableFromPasted({ head, rows }: Pasted, { unit, columns, giveMm,
     columns.forEach((column, c) => {
       const cell = (cells[c] ?? '').trim()
       if (!column || cell === '' || cell === '-' || cell === '–' || column.kind === 'size' || column.kind === 'unjudged') return
-      if (column.kind === 'tested') {
-        const kg = Number(/\d+(?:[.,]\d+)?/.exec(cell)?.[0].replace(',', '.'))
-        if (kg > 0) testedKg = /lb/i.test(cell) ? kg * 0.45359237 : kg
-        else problems.push({ at: at(c), message: `“${cell}” is no weight` })
+      if (column.kind === 'tested' || ('measure' in column && column.measure === 'M00')) {
+        const weight = parseWeightSpan(cell, weightUnitIn(head[c] ?? '') ?? weightUnit)
+        if (!weight.ok) {
+          if (weight.says === 'has no unit') noWeightUnit.push(at(c))
+          else problems.push({ at: at(c), message: `“${cell}” ${weight.says}` })
+        } else if (column.kind === 'tested') testedKg = weight.band?.[1] ?? weight.kg
+        else if (column.kind === 'range') {
+          if (weight.band) bands['M00'] = weight.band
+          else problems.push({ at: at(c), message: `“${cell}” is one weight: write from and to` })
+        } else (bands['M00'] ??= [Number.NaN, Number.NaN])[column.kind === 'from' ? 0 : 1] = weight.kg
         return
       }
       const read = parseSpan(cell, unit)
+      if (!read.ok && read.open && (column.kind === 'range' || column.kind === 'strap')) {
+        const end = read.open.way === 'up' ? opens[c]?.toMm : opens[c]?.fromMm
+        if (end === null || end === undefined)
+          problems.push({ at: `open ${c} ${read.open.way}`, message: `${at(c)}: “${cell}” has an open end: how far does it go?` })
+        else if (read.open.way === 'up' ? end < read.open.mm : end > read.open.mm)
+          problems.push({ at: `open ${c} ${read.open.way}`, message: `“${cell}” already lies beyond that` })
+        else if (column.kind === 'strap') straps[column.name] = read.open.way === 'up' ? [read.open.mm, end] : [end, read.open.mm]
+        else bands[column.measure] = read.open.way === 'up' ? [read.open.mm, end] : [end, read.open.mm]
+        return
+      }
       if (!read.ok) {
         if (read.says === 'has no unit') noUnit.push(at(c))
         else problems.push({ at: at(c), message: `“${cell}” ${read.says}` })
@@ -143,9 +190,15 @@ export function tableFromPasted({ head, rows }: Pasted, { unit, columns, giveMm,
     for (const [id, band] of Object.entries(bands)) {
       if (band.some(Number.isNaN)) problems.push({ at: `row ${r + 2}`, message: `${id} lacks one end` })
       else if (band[0] > band[1]) problems.push({ at: `row ${r + 2}`, message: `${id} runs from the larger to the smaller` })
+      else if (!isWithin(id, band)) {
+        const c = columns.findIndex((column) => column && 'measure' in column && column.measure === id)
+        problems.push({ at: at(c), message: `“${cells[c] ?? ''}” lies where no dog does: look at its unit and its path` })
+      }
     }
     return { label, bands, ...(Object.keys(straps).length > 0 ? { straps } : {}), ...(testedKg === undefined ? {} : { testedKg }) }
   })
+  if (!sureOfOrder && problems.length === 0) problems.push(...outOfOrder(sizes))
+  if (noWeightUnit.length > 0) problems.unshift({ at: 'weight unit', message: 'say whether the weights are kilograms or pounds' })
   if (noUnit.length > 0) problems.unshift({ at: 'unit', message: 'say whether these are inches or centimetres' })
   if (problems.length > 0) return { ok: false, problems }
   const unjudged = head.filter((title, c) => (columns[c] === null || columns[c]?.kind === 'unjudged') && title !== '')

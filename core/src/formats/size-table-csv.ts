@@ -2,6 +2,8 @@ import { keysOf } from '../model/index.ts'
 import { measures } from '../measures/index.ts'
 import { SizeTable } from '../model/schemas.ts'
 import { MM_PER_UNIT, parseLength, type LengthUnit } from '../units/index.ts'
+import { isWithin } from './possible-bands.ts'
+import { parseWeightSpan, weightUnitIn, type WeightUnit } from './weight-span.ts'
 import { readCsv, writeCsv } from './csv.ts'
 import type { DocumentProblem, ReadDocument } from './read-document.ts'
 
@@ -25,6 +27,7 @@ export function sizeTableToCsv(table: SizeTable): string {
   const facts = [
     ...HEAD.map((key) => [key, String(table[key] ?? '')]),
     ['unit', table.unit],
+    ...(ids.includes('M00') ? [['weight unit', 'kg']] : []),
     ['lead weeks', `${lead.minWeeks}-${lead.maxWeeks}`],
     ['peak months', lead.peak?.months.join(' ') ?? ''],
     ['peak weeks', lead.peak ? `${lead.peak.minWeeks}-${lead.peak.maxWeeks}` : ''],
@@ -36,7 +39,8 @@ export function sizeTableToCsv(table: SizeTable): string {
     size.label,
     ...ids.flatMap((id) => {
       const band = size.bands[id]
-      return band ? [inUnit(band[0], table.unit), inUnit(band[1], table.unit)] : ['', '']
+      if (!band) return ['', '']
+      return id === 'M00' ? band.map(String) : [inUnit(band[0], table.unit), inUnit(band[1], table.unit)]
     }),
     ...straps.flatMap((name) => {
       const strap = size.straps?.[name]
@@ -62,7 +66,7 @@ function columnOf(title: string): Column {
   if (/^tested kg$/i.test(title)) return { kind: 'tested' }
   const strap = /^strap\s+(.+)\s+(from|to)$/i.exec(title)
   if (strap?.[1]) return { kind: 'strap', id: strap[1], end: strap[2]?.toLowerCase() === 'from' ? 0 : 1 }
-  const band = /^(M[0-4]\d)\s+(from|to)$/i.exec(title)
+  const band = /^(M[0-4]\d)\s+(from|to)(?:\s+(?:kg|lb))?$/i.exec(title)
   const id = band?.[1]?.toUpperCase()
   return id && measures[id] ? { kind: 'band', id, end: band?.[2]?.toLowerCase() === 'from' ? 0 : 1 } : null
 }
@@ -87,6 +91,10 @@ export function sizeTableFromCsv(text: string): ReadDocument<SizeTable> {
   if (!(unitText in MM_PER_UNIT)) problems.push({ at: 'unit', message: 'the unit is in, cm or mm' })
   const unit = (unitText in MM_PER_UNIT ? unitText : 'mm') as LengthUnit
 
+  const weightText = (facts.get('weight unit') ?? '').toLowerCase()
+  const weightUnit: WeightUnit | null = weightText === 'kg' || weightText === 'lb' ? weightText : null
+  if (weightText !== '' && weightUnit === null) problems.push({ at: 'weight unit', message: 'the weight unit is kg or lb' })
+
   const columns = (lines[start] ?? []).slice(1).map((title, i) => {
     const column = columnOf(title)
     if (title !== '' && !column) problems.push({ at: `line ${start + 1}, column ${i + 2}`, message: `"${title}" is not a measure with from or to` })
@@ -108,6 +116,19 @@ export function sizeTableFromCsv(text: string): ReadDocument<SizeTable> {
         if (!(testedKg > 0)) problems.push({ at, message: `"${cell}" is no weight` })
         return
       }
+      if (column.kind === 'band' && column.id === 'M00') {
+        const weight = parseWeightSpan(cell, weightUnitIn(lines[start]?.[i + 1] ?? '') ?? weightUnit)
+        if (weight.ok) (bands['M00'] ??= [Number.NaN, Number.NaN])[column.end] = weight.kg
+        else
+          problems.push({
+            at,
+            message:
+              weight.says === 'has no unit'
+                ? `"${cell}" may be kilograms or pounds: add a line "weight unit,kg" or "weight unit,lb"`
+                : `"${cell}" ${weight.says}`,
+          })
+        return
+      }
       const read = parseLength(cell, unit)
       if (!read.ok) problems.push({ at, message: `"${cell}" is no length` })
       else ((column.kind === 'band' ? bands : straps)[column.id] ??= [Number.NaN, Number.NaN])[column.end] = read.mm
@@ -115,6 +136,8 @@ export function sizeTableFromCsv(text: string): ReadDocument<SizeTable> {
     for (const [id, band] of [...Object.entries(bands), ...Object.entries(straps)]) {
       if (band.some(Number.isNaN)) problems.push({ at: `line ${start + row + 2}`, message: `${id} lacks one end of its band` })
       else if (band[0] > band[1]) problems.push({ at: `line ${start + row + 2}`, message: `${id} runs from the larger to the smaller` })
+      else if (id in bands && unitText in MM_PER_UNIT && !isWithin(id, band))
+        problems.push({ at: `line ${start + row + 2}`, message: `${id} lies where no dog does: look at its unit` })
     }
     const label = cells[0] ?? ''
     const before = named.get(label)

@@ -33,7 +33,11 @@ describe('a cell with two numbers', () => {
   })
 
   it('X09 says of an open end that it is one', () => {
-    for (const cell of ['up to 36"', '20+ in', '< 30 cm']) expect(parseSpan(cell, 'cm')).toEqual({ ok: false, says: 'has an open end: write from and to' })
+    const says = 'has an open end: how far does it go?'
+    expect(parseSpan('up to 36"', 'cm')).toEqual({ ok: false, says, open: { way: 'down', mm: 914.4 } })
+    expect(parseSpan('20+ in', 'cm')).toEqual({ ok: false, says, open: { way: 'up', mm: 508 } })
+    expect(parseSpan('< 30 cm', 'in')).toEqual({ ok: false, says, open: { way: 'down', mm: 300 } })
+    expect(parseSpan('20+', null)).toEqual({ ok: false, says: 'has no unit' })
   })
 
   it('reads every range it is written, and never throws', () => {

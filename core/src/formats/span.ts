@@ -1,7 +1,8 @@
 import type { Band } from '../model/schemas.ts'
 import { MM_PER_UNIT, parseLength, type LengthUnit } from '../units/index.ts'
 
-export type ReadSpan = { ok: true; band: Band | null; mm: number } | { ok: false; says: string }
+/** `open`: one end is said, the other is not: `up` for `20+`, `down` for `up to 36`. */
+export type ReadSpan = { ok: true; band: Band | null; mm: number } | { ok: false; says: string; open?: { way: 'up' | 'down'; mm: number } }
 
 /** Denominators of an inch tape: with another one a slash stands between two numbers. */
 const TAPE_DENOMINATORS = [2, 4, 8, 16, 32]
@@ -84,7 +85,7 @@ export function parseSpan(cell: string, unit: LengthUnit | null): ReadSpan {
     if (mid === 'unit') return refused('has no unit')
     return typeof mid === 'number' && typeof by === 'number' && by < mid ? between(mid - by, mid + by) : refused('is no length')
   }
-  if (OPEN.test(text)) return refused('has an open end: write from and to')
+  if (OPEN.test(text)) return openEnd(text, unit)
   const own = UNIT.exec(text)?.[0]
   // `18-3/4` is one length as fitters write it, not a range.
   if (parseLength(text, unit ?? 'mm').ok) {
@@ -97,6 +98,17 @@ export function parseSpan(cell: string, unit: LengthUnit | null): ReadSpan {
     if (typeof from === 'number' && typeof to === 'number') return between(from, to)
   }
   return refused('is no length')
+}
+
+/** A cell with one end: which way it is open, and from where. */
+function openEnd(text: string, unit: LengthUnit | null): ReadSpan {
+  const way = /^(?:up to|under|max|bis|<|≤)/.test(text) ? 'down' : 'up'
+  const bare = text
+    .replace(/^(?:up to|under|over|from|min|max|bis|ab|<|>|≤|≥)\.?\s*/, '')
+    .replace(/(?:\+|and up|and over)\s*(?=(?:mm|cm|inches|inch|in|")?$)/, '')
+  const mm = one(bare.trim(), UNIT.exec(bare)?.[0], unit)
+  if (mm === 'unit') return refused('has no unit')
+  return mm === null ? refused('is no length') : { ok: false, says: 'has an open end: how far does it go?', open: { way, mm } }
 }
 
 /** The unit a cell names at its end. */

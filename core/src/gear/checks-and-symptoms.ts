@@ -103,7 +103,7 @@ export interface Danger {
   symptom: SymptomId
 }
 
-/** By measure. `small`: the gear is too small there (the dog lies over the band); `big`: too big. */
-export type Dangers = Readonly<Record<string, { small: Danger; big: Danger }>>
+/** By measure. `small`: the gear is too small there (the dog lies over the band); `big`: too big. `null`: 7.3 names nothing. */
+export type Dangers = Readonly<Record<string, { small: Danger | null; big: Danger | null }>>
 
 export const danger = (symptom: SymptomId, check: CheckId | null = null): Danger => ({ check, symptom })

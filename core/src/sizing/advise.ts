@@ -19,7 +19,11 @@ const NEAR = 0.15
 export function adviseSizes(table: Pick<SizeTable, 'way'>, ranked: readonly RankedSize[]): SizeAdvice {
   const [first, second] = ranked
   if (!first || first.grade === 'none') return { kind: 'no-tape', labels: [] }
-  if (first.perMeasure.every((fit) => fit.guess || fit.mm === null)) return { kind: 'guess', labels: table.way === 'made' ? [] : [first.label] }
+  if (first.perMeasure.every((fit) => fit.guess || fit.mm === null)) {
+    // A guess that touches more than two sizes names none: the tape first.
+    const open = ranked.filter((size) => size.grade === 'doubt').length + (first.grade === 'holds' ? 1 : 0)
+    return { kind: 'guess', labels: table.way === 'made' || open > 2 ? [] : [first.label] }
+  }
   if (first.grade === 'fails') return { kind: 'nothing', labels: [] }
   if (table.way === 'made') return { kind: 'measured', labels: [first.label] }
   const byRule = first.because.code === 'between-down' || first.because.code === 'between-up'

@@ -1,4 +1,4 @@
-import { families } from '../gear/index.ts'
+import { families, isKin } from '../gear/index.ts'
 import type { FamilyId } from '../model/index.ts'
 import type { Conflict, MeasureFit, RankedSize } from './ranked-size.ts'
 import type { SizedBody } from './sized-body.ts'
@@ -14,11 +14,12 @@ const SIDES = ['M10', 'M11', 'M06']
 const good = (fit: MeasureFit | undefined): boolean => fit?.grade === 'holds' || fit?.grade === 'doubt'
 
 /**
- * The length that may be let pass: a little past the tail with everything else right, on a pulling harness.
+ * The length that may be let pass: a little past the tail with everything else right, on a harness that ends at the tail.
  * `undefined` where nothing is to be let pass.
  */
 export function tailToleranceHolds(family: FamilyId, fits: readonly MeasureFit[]): MeasureFit | undefined {
-  if (families[family].shelf !== 'pulling') return undefined
+  // Half-backs end mid-back, wheel and stick harnesses below the tail: the tail is no end of theirs (7.2).
+  if (!isKin(family, 'ends-at-tail')) return undefined
   let failing = 0
   for (const fit of fits) if (fit.grade === 'fails') failing += 1
   if (failing !== 1) return undefined
@@ -36,7 +37,7 @@ export function conflictIn(family: FamilyId, size: RankedSize, all: readonly Ran
   const fit = (id: string): MeasureFit | undefined => size.perMeasure.find((each) => each.measure === id)
   const neck = fit('M01') ?? fit('M02')
   if (shelf === 'pulling' && neck && good(neck)) {
-    const length = LENGTHS.map(fit).find((each) => each && (each.byMm ?? 0) < 0 && each.grade !== 'holds')
+    const length = !isKin(family, 'ends-at-tail') ? undefined : LENGTHS.map(fit).find((each) => each && (each.byMm ?? 0) < 0 && each.grade !== 'holds')
     if (length && size.because.code === 'past-tail') return { code: 'past-tail-accept', measures: [length.measure], byMm: -(length.byMm ?? 0) }
     if (length?.grade === 'fails') return { code: 'length-veto', measures: [neck.measure, length.measure], byMm: -(length.byMm ?? 0) }
     const side = SIDES.map(fit).find((each) => each?.grade === 'fails' && (each.byMm ?? 0) > 0)

@@ -19,7 +19,8 @@ export type Offer =
   | (Ranked & { kind: 'made'; table: SizeTable })
   /** `table`: the one its label belongs to, where that is known. */
   | (Ranked & { kind: 'gear'; piece: Piece; table: SizeTable | null })
-  | (Ranked & { kind: 'series'; family: FamilyId; insides: readonly CrateInside[] })
+  /** `grown`: sized for the dog as it will be; `divider`: where the movable wall stands now, mm of length. */
+  | (Ranked & { kind: 'series'; family: FamilyId; insides: readonly CrateInside[]; grown: boolean; divider: [number, number] | null })
 
 export type OfferKind = Offer['kind']
 export type OfferOf<K extends OfferKind> = Extract<Offer, { kind: K }>

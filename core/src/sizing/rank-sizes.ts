@@ -1,5 +1,5 @@
 import { endangeredBy, type Danger } from '../gear/index.ts'
-import { type Because, type FamilyId, type Grade, type MeasureId, type ShopFields, type SizeTable, keysOf } from '../model/index.ts'
+import { type Because, type Band, type FamilyId, type Grade, type MeasureId, type ShopFields, type SizeTable, keysOf } from '../model/index.ts'
 import { betweenRule, decidingOrder, type BetweenRule } from './between.ts'
 import { chanceWithin } from './chance.ts'
 import { BAD_FIRST, GOOD_FIRST, worstGrade } from './grades.ts'
@@ -45,6 +45,7 @@ function becauseOf(perMeasure: readonly MeasureFit[], grade: Grade): Because {
     if (!deciding || further > nearer || (further === nearer && (fit.chance ?? 1) < (deciding.chance ?? 1))) deciding = fit
   }
   if (!deciding) return { code: 'no-tape' }
+  if (grade === 'fails' && deciding.measure === 'M00' && (deciding.byMm ?? 0) > 0) return { code: 'over-tested', measure: 'M00', mm: deciding.byMm ?? 0 }
   const code = grade === 'holds' ? 'in-band' : deciding.byMm === 0 ? 'edge' : (deciding.byMm ?? 0) < 0 ? 'below' : 'above'
   return { code, measure: deciding.measure, mm: deciding.byMm ?? 0 }
 }
@@ -60,6 +61,13 @@ interface TableOrder {
   dangers: readonly { small: Danger | null; big: Danger | null }[]
 }
 
+/** Weights a size is for, kg: the maker's own band, never above the heaviest dog it was tested with. */
+function weightBand({ bands, testedKg }: SizeTable['sizes'][number]): Band | undefined {
+  const said = bands.M00
+  if (testedKg === undefined) return said
+  return said ? [Math.min(said[0], testedKg), Math.min(said[1], testedKg)] : [0, testedKg]
+}
+
 /** Kept by the sizes themselves, which never change once a table is read; hundreds of tables are ranked at every pin. */
 const orders = new WeakMap<SizeTable['sizes'], TableOrder>()
 
@@ -68,19 +76,25 @@ function orderOf({ family, sizes }: Sized): TableOrder {
   if (known?.family === family) return known
   const deciding = decidingOrder(family)
   const rank = (measure: MeasureId): number => (deciding.includes(measure) ? deciding.indexOf(measure) : deciding.length)
-  const ids = [...new Set(sizes.flatMap((size) => keysOf(size.bands)))].sort((a, b) => rank(a) - rank(b))
-  const middle = (i: number, id: MeasureId): number => (sizes[i]?.bands[id]?.[0] ?? 0) + (sizes[i]?.bands[id]?.[1] ?? 0)
+  const tested = sizes.some((size) => size.testedKg !== undefined)
+  const ids = [...new Set([...sizes.flatMap((size) => keysOf(size.bands)), ...(tested ? (['M00'] as const) : [])])].sort((a, b) => rank(a) - rank(b))
+  const bandOf = (size: SizeTable['sizes'][number], id: MeasureId): Band | undefined => (id === 'M00' ? weightBand(size) : size.bands[id])
+  const bandAt = (i: number, id: MeasureId): Band | undefined => {
+    const size = sizes[i]
+    return size && bandOf(size, id)
+  }
+  const middle = (i: number, id: MeasureId): number => (bandAt(i, id)?.[0] ?? 0) + (bandAt(i, id)?.[1] ?? 0)
   const bySize = Object.fromEntries(
     ids.map((id) => [
       id,
       sizes
         .map((_size, i) => i)
-        .filter((i) => sizes[i]?.bands[id])
+        .filter((i) => bandAt(i, id))
         .sort((a, b) => middle(a, id) - middle(b, id)),
     ]),
   )
   const dangers = ids.map((id) => ({ small: endangeredBy(family, id, 'small'), big: endangeredBy(family, id, 'big') }))
-  const ends = Float64Array.from(sizes.flatMap((size) => ids.flatMap((id) => size.bands[id] ?? [Number.NaN, Number.NaN])))
+  const ends = Float64Array.from(sizes.flatMap((size) => ids.flatMap((id) => bandOf(size, id) ?? [Number.NaN, Number.NaN])))
   const order = { family, ids, bySize, ends, dangers }
   orders.set(sizes, order)
   return order
@@ -151,6 +165,15 @@ function excuseGaps(ids: readonly MeasureId[], pair: readonly [RankedSize, Ranke
   }
 }
 
+/** The girth decides where the neck can be let out or in (6.3): the neck stays in doubt, it never holds, and fails no size alone. */
+function letNeckOut(size: RankedSize, neck: MeasureId | undefined): void {
+  if (neck === undefined) return
+  size.perMeasure = size.perMeasure.map((fit) => (fit.measure === neck && fit.grade === 'fails' ? { ...fit, grade: 'doubt' } : fit))
+  size.grade = worstGrade(size.perMeasure.map((fit) => fit.grade))
+  if (size.grade !== 'fails') size.because = { code: 'girth-decides', measure: neck, mm: fitOf(size, neck)?.byMm ?? 0 }
+  else size.because = becauseOf(size.perMeasure, size.grade)
+}
+
 /** Two sizes the dog lies between by the first measure in the deciding order that says so. */
 interface Between {
   measure: MeasureId
@@ -159,13 +182,20 @@ interface Between {
   code: 'between-down' | 'between-up'
 }
 
+/** Boots: the width decides, and goes up only where the paw is long for the smaller one too, or its length is not known (6.2). */
+function longToo(measure: MeasureId, small: RankedSize): boolean {
+  const length = measure === 'M32' ? fitOf(small, 'M33') : measure === 'M34' ? fitOf(small, 'M35') : undefined
+  return length?.mm == null || length.guess || (length.byMm ?? 0) > 0 || length.mm + (length.spreadMm ?? 0) > length.toMm
+}
+
 /** Which two sizes the dog lies between, and which of them the rule names; `null` where it is well inside one. */
-function betweenOf({ ids, bySize }: TableOrder, rule: BetweenRule['rule'], sizes: readonly RankedSize[]): Between | null {
+function betweenOf({ ids, bySize }: TableOrder, { rule: said, because }: BetweenRule, sizes: readonly RankedSize[]): Between | null {
   for (const measure of ids) {
     const inOrder = bySize[measure]
     const pair = inOrder && neighbours(measure, sizes, inOrder)
     if (!pair) continue
     const gap = inGap(measure, pair)
+    const rule = because === 'width-decides' && !longToo(measure, pair[0]) ? 'down' : said
     const [small, large] = pair.map((size) => fitOf(size, measure)) as [MeasureFit, MeasureFit]
     // Room both ways: the size in which the value lies nearer; without a gap the likelier one stands first anyhow.
     if (rule === 'room' && !gap) continue
@@ -218,9 +248,12 @@ export function rankSizes(table: Sized, body: SizedBody, views: ShopFields['view
     const because: Because = past ? { code: 'past-tail', measure: past.measure, mm: past.byMm ?? 0 } : becauseOf(perMeasure, grade)
     return { label: size.label, grade, basis: 'predicted', perMeasure, chance, because, conflict: null }
   })
-  const between = betweenOf(order, betweenRule(table, views).rule, sizes)
+  const between = betweenOf(order, betweenRule(table, views), sizes)
   if (between) excuseGaps(ids, between.code === 'between-down' ? [between.favoured, between.other] : [between.other, between.favoured])
-  for (const size of sizes) size.conflict = conflictIn(table.family, size, sizes, body)
+  for (const size of sizes) {
+    size.conflict = conflictIn(table.family, size, sizes, body)
+    if (size.conflict?.code === 'girth-decides') letNeckOut(size, size.conflict.measures[1])
+  }
   // Where nothing fits, the size that fails later in the trade's order goes first.
   const ranked = [...sizes].sort(
     (a, b) => GOOD_FIRST[a.grade] - GOOD_FIRST[b.grade] || firstBad(b) - firstBad(a) || (b.chance ?? 0) - (a.chance ?? 0) || missOf(a) - missOf(b),

@@ -4,5 +4,7 @@
  *
  * 2: strings on the form's skin are its tapes, so guesses moved by up to 0.3 %; sizes are judged with the measurers' own errors.
  * 3: a value between two sizes is advised as one of them or both; a reading far off two that agree stands aside.
+ * 4: crates are the smallest a dog can stand, turn and lie in; the girth decides an adjustable neck; tail rules for what
+ *    ends at the tail; a size tested for a lighter dog fails; boots go up only where they are long too.
  */
-export const RULES_VERSION = 3
+export const RULES_VERSION = 4

@@ -1,13 +1,20 @@
 import {
+  aboutDog,
   adviseOffer,
   atHandFirst,
+  families,
+  findBreed,
+  grownMonths,
   isOf,
   newestFor,
+  newestWeightKg,
   newestTables,
+  stillGrows,
   tableIn,
   tableOf,
   tableServes,
   withGuesses,
+  type Body,
   type Choice,
   type Form,
   type Item,
@@ -19,7 +26,8 @@ import {
 import { useMemo } from 'react'
 import { usePiecesQuery, useSizeTablesQuery } from '../api/queries'
 import { useShop } from '../state/use-shop'
-import { useRankAll } from '../form'
+import { useToday } from '../state/use-today'
+import { useForm, useRankAll } from '../form'
 import { useBenchForm } from './OpenBench'
 import { useOpenTicket } from './open-ticket'
 
@@ -40,7 +48,27 @@ export function useSizedBody(): { body: SizedBody; form: Form | null } {
   const { sheet } = useOpenTicket()
   const { form, solved, own } = useBenchForm()
   const worth = solved && (sheet.readings.some((reading) => !reading.struck) || (sheet.dog?.breed ?? '') !== '')
-  return useMemo(() => ({ body: withGuesses(own, worth ? form : null), form: worth ? form : null }), [own, form, worth])
+  const { dog, readings, weighings } = sheet
+  return useMemo(() => {
+    // The newest weighing counts, at the bench or in the record; a scale of the record is good to a fiftieth (ours, unverified).
+    const kg = newestWeightKg({ dog, readings, weighings })
+    const read = own.M00?.mm
+    const weighed = kg === null || (read != null && Math.abs(read - kg) < 0.05 * kg) ? own : { ...own, M00: { mm: kg, sigmaMm: kg / 50 } }
+    return { body: withGuesses(weighed, worth ? form : null), form: worth ? form : null }
+  }, [own, form, worth, dog, readings, weighings])
+}
+
+const NOBODY: Body = {}
+
+/** What a growing dog will be once grown, for what is bought for then: by its breed; `null` where none is known. */
+function useGrown(item: Item | undefined): SizedBody | null | undefined {
+  const { dog } = useOpenTicket().sheet
+  const on = useToday()
+  const wanted = item !== undefined && families[item.family].shelf === 'crate' && stillGrows(dog, on)
+  const known = wanted && dog !== null && [dog.breed, dog.crossWith].some((name) => findBreed(name) !== undefined)
+  const about = useMemo(() => (known ? { ...aboutDog(dog, on), ageMonths: grownMonths(dog), weightKg: null } : null), [known, dog, on])
+  const form = useForm(NOBODY, about, 'grown')
+  return useMemo(() => (!wanted ? undefined : about === null ? null : withGuesses({}, form)), [wanted, about, form])
 }
 
 interface Advised {
@@ -68,6 +96,7 @@ export function useRanked(item: Item | undefined): RankedItem {
   const { data: pieces, isLoading: piecesOut } = usePiecesQuery(undefined)
   const { views } = useShop()
   const { body, form } = useSizedBody()
+  const grown = useGrown(item)
   const choice = item && newestFor(sheet.choices, item.id)
   const question = useMemo(() => {
     if (!item || tablesOut || piecesOut) return null
@@ -76,8 +105,8 @@ export function useRanked(item: Item | undefined): RankedItem {
     const serving = newestTables(tables ?? [])
       .map((table): SizeTable => (pinned?.id === table.id ? pinned : table))
       .filter((table) => tableServes(table, item) || table === pinned)
-    return { tables: serving, labelTables: tables ?? [], body, families: [item.family], views, pieces: pieces ?? [] }
-  }, [item, choice, tables, pieces, tablesOut, piecesOut, body, views])
+    return { tables: serving, labelTables: tables ?? [], body, families: [item.family], views, pieces: pieces ?? [], ...(grown === undefined ? {} : { grown }) }
+  }, [item, choice, tables, pieces, tablesOut, piecesOut, body, views, grown])
   const answer = useRankAll(question)
   return useMemo(() => {
     const offers = (answer ?? []).filter((offer) => offer.judged.family === item?.family)

@@ -150,6 +150,8 @@ export interface RankQuestion {
   views: ShopFields['views']
   pieces?: readonly Piece[]
   labelTables?: readonly SizeTable[]
+  /** What a growing dog will be grown; `null` where nobody knows, left out for a grown one. */
+  grown?: SizedBody | null
 }
 
 const plainSizes = (body: SizedBody): SizedBody =>
@@ -177,10 +179,10 @@ export async function settleBeside({ table, body, form, views }: SettleQuestion)
 }
 
 /** Ranks all tables in the worker, or in place without one. */
-export async function rankBeside({ tables, body, families, views, pieces = [], labelTables = tables }: RankQuestion): Promise<Offer[]> {
+export async function rankBeside({ tables, body, families, views, pieces = [], labelTables = tables, grown }: RankQuestion): Promise<Offer[]> {
   const sized = plainSizes(body)
   // Crates of the usual series are offers like any other.
-  const offers = families.flatMap((family) => crateOffer(family, sized) ?? [])
+  const offers = families.flatMap((family) => crateOffer(family, sized, grown === undefined ? {} : { grown: grown && plainSizes(grown) }) ?? [])
   const options = { families, views, pieces, labelTables, offers }
   return beside(
     'bench',

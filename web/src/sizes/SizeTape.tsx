@@ -3,6 +3,7 @@ import type { OfferFace } from '../words/offer-face'
 import { Tape } from '../ui/tape/Tape'
 import { tapeRange, type TapeUnit } from '../ui/tape/scale'
 import { lengthText } from '../ui/length/length-text'
+import { isWeight, weightWords } from '../words/misses'
 import { measureName } from '../words/stages'
 
 interface SizeTapeProps {
@@ -17,7 +18,11 @@ interface SizeTapeProps {
 }
 
 /** One measure of a table on a tape: every size a band, the gaps hatched, the dog as a pin with its spread. */
-export function SizeTape({ table, measure, hit, body, look, live = false, height = 24 }: SizeTapeProps) {
+export function SizeTape(props: SizeTapeProps) {
+  return isWeight(props.measure) ? <WeightBands {...props} /> : <LengthTape {...props} />
+}
+
+function LengthTape({ table, measure, hit, body, look, live = false, height = 24 }: SizeTapeProps) {
   const bands = table.sizes.flatMap((size) => {
     const band = size.bands[measure]
     return band ? [{ fromMm: band[0], toMm: band[1], label: size.label, hit: size.label === hit }] : []
@@ -55,5 +60,25 @@ export function SizeTape({ table, measure, hit, body, look, live = false, height
       spread={mm === null ? undefined : { fromMm: mm - 2 * sigma, toMm: mm + 2 * sigma }}
       title={title}
     />
+  )
+}
+
+/** Sizes by weight, in words: a scale is no tape. */
+function WeightBands({ table, hit, body, look }: SizeTapeProps) {
+  const kg = body.M00?.mm ?? null
+  const rows = table.sizes.flatMap(({ label, bands, testedKg }) => {
+    const band = bands.M00
+    const to = Math.min(band?.[1] ?? Infinity, testedKg ?? Infinity)
+    return to === Infinity ? [] : [{ label, text: `${band ? `${weightWords(band[0], look)} to ` : 'to '}${weightWords(to, look)}` }]
+  })
+  return (
+    <p className="text-[15px] leading-[19px]">
+      <b>{kg === null ? 'Not weighed' : weightWords(kg, look)}</b>
+      {rows.map(({ label, text }) => (
+        <span key={label} className={label === hit ? 'font-bold' : 'text-mute'}>
+          {`; ${label} ${text}`}
+        </span>
+      ))}
+    </p>
   )
 }

@@ -14,6 +14,7 @@ import { Link, useNavigate } from 'react-router'
 import { useAddSizeTableMutation, useSizeTablesQuery } from '../api/queries'
 import { PlaceFrame } from '../frame/Strip'
 import { Picker } from '../ui/controls/Picker'
+import { SwitchBox } from '../ui/controls/SwitchBox'
 import { Segmented } from '../ui/controls/Segmented'
 import { TextField } from '../ui/controls/TextField'
 import { platesOf } from '../ui/plates/plate-of'
@@ -128,6 +129,9 @@ function Mapping({ pasted, onBack }: { pasted: Pasted; onBack: () => void }) {
   const [columns, setColumns] = useState<readonly (ColumnMeaning | null)[]>(() => guesses.map((guess) => guess.meaning))
   const [unit, setUnit] = useState<'in' | 'cm' | 'mm' | ''>('')
   const [give, setGive] = useState('')
+  const [weightUnit, setWeightUnit] = useState<'kg' | 'lb' | ''>('')
+  const [ends, setEnds] = useState<Readonly<Record<string, string>>>({})
+  const [sureOfOrder, setSureOfOrder] = useState(false)
   const [facts, setFacts] = useState({ maker: '', name: '' })
   const [family, setFamily] = useState<FamilyId>('H01')
   const [way, setWay] = useState<SizeTable['way']>('stock')
@@ -146,6 +150,21 @@ function Mapping({ pasted, onBack }: { pasted: Pasted; onBack: () => void }) {
       return span.ok && span.band === null
     }),
   )
+  const weighs = columns.some((column) => column && (column.kind === 'tested' || ('measure' in column && column.measure === 'M00')))
+  const weightAt = problems.find((each) => each.at === 'weight unit')
+  /** Columns with open cells, each way once. */
+  const open = columns.flatMap((column, c) => {
+    if (!column || (column.kind !== 'range' && column.kind !== 'strap')) return []
+    const ways = pasted.rows.flatMap((cells) => {
+      const span = parseSpan(cells[c] ?? '', unit || 'cm')
+      return !span.ok && span.open ? [span.open.way] : []
+    })
+    return [...new Set(ways)].map((way) => ({ c, way, key: `open ${c} ${way}` }))
+  })
+  const endOf = (c: number, way: 'up' | 'down'): number | null => {
+    const span = parseSpan(ends[`open ${c} ${way}`] ?? '', unit || null)
+    return span.ok ? span.mm : null
+  }
   const giveAt = problems.find((each) => each.at === 'give')
   const takeIn = async (): Promise<void> => {
     const own: DocumentProblem[] = []
@@ -157,6 +176,9 @@ function Mapping({ pasted, onBack }: { pasted: Pasted; onBack: () => void }) {
       unit: unit || null,
       columns,
       giveMm: span?.ok ? span.mm : null,
+      weightUnit: weightUnit || null,
+      opens: columns.map((_, c) => ({ fromMm: endOf(c, 'down'), toMm: endOf(c, 'up') })),
+      sureOfOrder,
       table: {
         id: tableId(
           facts,
@@ -245,6 +267,42 @@ function Mapping({ pasted, onBack }: { pasted: Pasted; onBack: () => void }) {
             onChange={setWay}
           />
         </div>
+        {weighs && (
+          <div>
+            <span className="mb-1 block text-[13.5px] font-semibold text-mute">Weights are (? while nobody has said)</span>
+            <Segmented
+              label="Weights are"
+              value={weightUnit}
+              options={[
+                { value: 'kg', label: 'Kilograms' },
+                { value: 'lb', label: 'Pounds' },
+                { value: '', label: '?' },
+              ]}
+              onChange={(next) => {
+                setWeightUnit(next)
+                setProblems([])
+              }}
+            />
+            {weightAt && (
+              <p role="alert" className="mt-1 text-[13.5px] font-semibold text-snag">
+                {sentence(weightAt)}
+              </p>
+            )}
+          </div>
+        )}
+        {open.map(({ c, way, key }) => (
+          <TextField
+            key={key}
+            label={`“${pasted.head[c] ?? ''}”: open cells ${way === 'up' ? 'go up to' : 'begin at'}`}
+            hint="Some cells say one end only. Ask the maker where the other lies."
+            value={ends[key] ?? ''}
+            problem={sentence(problems.find((each) => each.at === key))}
+            onChange={(event) => {
+              setEnds({ ...ends, [key]: event.target.value })
+              setProblems([])
+            }}
+          />
+        ))}
         {alone && (
           <TextField
             label="A single number gives or takes"
@@ -255,7 +313,11 @@ function Mapping({ pasted, onBack }: { pasted: Pasted; onBack: () => void }) {
           />
         )}
       </div>
-      <Problems problems={problems.filter((each) => !['maker', 'name', 'give'].includes(each.at))} title="Nothing was taken in. What you set here stays." />
+      <Problems
+        problems={problems.filter((each) => !['maker', 'name', 'give', 'weight unit'].includes(each.at) && !each.at.startsWith('open '))}
+        title="Nothing was taken in. What you set here stays."
+      />
+      {problems.some((each) => each.at === 'order') && <SwitchBox label="It stands so on the maker’s table" checked={sureOfOrder} onChange={setSureOfOrder} />}
       <div className="flex flex-wrap gap-3">
         <button
           type="button"

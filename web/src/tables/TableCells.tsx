@@ -6,7 +6,7 @@ import { TextField } from '../ui/controls/TextField'
 import { TapePlate } from '../ui/plates/TapePlate'
 import { platesOf } from '../ui/plates/plate-of'
 import { measureName } from '../words/stages'
-import { emptyRow, keyOf, type DraftColumn, type DraftProblem, type DraftRow, type TableDraft } from './table-draft'
+import { emptyRow, keyOf, type DraftColumn, type DraftProblem, type DraftRow, type TableDraft, weightUnitOf } from './table-draft'
 
 interface TableCellsProps {
   draft: TableDraft
@@ -49,7 +49,7 @@ export function TableCells({ draft, problems, onChange }: TableCellsProps) {
                   {column.kind === 'measure' ? measureName(column.id) : `Strap: ${column.id}`}
                 </span>
                 <span className="flex items-center justify-between text-[13.5px] font-normal">
-                  from, to, {draft.unit}
+                  from, to, {column.kind === 'measure' && column.id === 'M00' ? weightUnitOf(draft.unit) : draft.unit}
                   <button
                     type="button"
                     aria-label={`Take out the column ${column.kind === 'measure' ? measureName(column.id) : column.id}`}

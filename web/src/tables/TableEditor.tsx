@@ -1,4 +1,4 @@
-import { isMeasureId, newestTables, sizeFor, whoMoves, type SizeTable } from '@merry-tailor/core'
+import { isMeasureId, type MeasureId, newestTables, sizeFor, whoMoves, type SizeTable } from '@merry-tailor/core'
 import { useMemo, useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { useAddSizeTableMutation, useDayQuery, useSizeTablesQuery } from '../api/queries'
@@ -9,6 +9,7 @@ import { useShop } from '../state/use-shop'
 import { useToday } from '../state/use-today'
 import { Unrolling } from '../ui/State'
 import { problemWords } from '../words/problems'
+import { isWeight } from '../words/misses'
 import { measureName } from '../words/stages'
 import { BandTape } from './BandTape'
 import { cellText, draftOf, freshDraft, inUnit, judgeDraft, stepMm, tableId, type TableDraft } from './table-draft'
@@ -96,7 +97,8 @@ function Editor({ before: known, first, tables }: { before: SizeTable | null; fi
   const measuresShown = draft.columns
     .filter((column) => column.kind === 'measure')
     .map((column) => column.id)
-    .filter(isMeasureId)
+    // A weight is no length: its cells say it, no tape does.
+    .filter((id): id is MeasureId => isMeasureId(id) && !isWeight(id))
   return (
     <div className="quiet-scroll min-h-0 flex-1 lg:grid lg:grid-cols-[1fr_300px] lg:overflow-hidden" tabIndex={-1}>
       <section aria-label="Table" className="quiet-scroll min-h-0 space-y-4 bg-panel px-5 py-4">

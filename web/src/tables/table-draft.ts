@@ -1,4 +1,14 @@
-import { MM_PER_UNIT, parseLength, type SizeTable, type LengthUnit, type ShopFields, measuresOfTable } from '@merry-tailor/core'
+import {
+  formatWeight,
+  isPossible,
+  MM_PER_UNIT,
+  parseLength,
+  parseWeight,
+  type SizeTable,
+  type LengthUnit,
+  type ShopFields,
+  measuresOfTable,
+} from '@merry-tailor/core'
 import { SizeTable as SizeTableSchema } from '@merry-tailor/core/schemas'
 
 /** A column of a table being edited: a measure by its ID, or a strap by the maker's name. */
@@ -45,6 +55,10 @@ export const keyOf = ({ kind, id }: DraftColumn): string => `${kind} ${id}`
 const MM: Readonly<Record<'in' | 'cm', number>> = { in: MM_PER_UNIT.in, cm: MM_PER_UNIT.cm }
 /** A length as it is typed back into a cell: no more digits than it needs. */
 export const cellText = (mm: number, unit: 'in' | 'cm'): string => String(Number((mm / MM[unit]).toFixed(4)))
+/** A weight is typed in what goes with the table's unit: pounds with inches, kilograms with centimetres. */
+export const weightUnitOf = (unit: 'in' | 'cm'): 'kg' | 'lb' => (unit === 'in' ? 'lb' : 'kg')
+const weightCell = (kg: number, unit: 'in' | 'cm'): string => formatWeight(kg, weightUnitOf(unit)).replace(/ (?:kg|lb)$/, '')
+
 /** Bands are dragged in these steps. */
 export const stepMm = (unit: 'in' | 'cm', shop: Pick<ShopFields, 'inchStep' | 'cmStep'>): number =>
   unit === 'in' ? shop.inchStep * MM_PER_UNIT.in : shop.cmStep * MM_PER_UNIT.cm
@@ -59,6 +73,8 @@ export function draftOf(table: SizeTable, version: number): TableDraft {
   const straps = [...new Set(table.sizes.flatMap((size) => Object.keys(size.straps ?? {})))].sort()
   const text = (band: readonly [number, number] | undefined): readonly [string, string] =>
     band ? [cellText(band[0], unit), cellText(band[1], unit)] : ['', '']
+  const weights = (band: readonly [number, number] | undefined): readonly [string, string] =>
+    band ? [weightCell(band[0], unit), weightCell(band[1], unit)] : ['', '']
   const span = (pair: readonly [number, number] | undefined): string => (pair ? (pair[0] === pair[1] ? String(pair[0]) : `${pair[0]}-${pair[1]}`) : '')
   return {
     id: table.id,
@@ -81,7 +97,7 @@ export function draftOf(table: SizeTable, version: number): TableDraft {
       key: freshKey(),
       label: size.label,
       cells: Object.fromEntries([
-        ...ids.map((id) => [`measure ${id}`, text(size.bands[id])] as const),
+        ...ids.map((id) => [`measure ${id}`, id === 'M00' ? weights(size.bands.M00) : text(size.bands[id])] as const),
         ...straps.map((id) => [`strap ${id}`, text(size.straps?.[id])] as const),
       ]),
       tested: size.testedKg === undefined ? '' : String(size.testedKg),
@@ -115,6 +131,10 @@ export const freshDraft = (unit: 'in' | 'cm'): TableDraft => ({
 
 /** The draft in the other unit: every length that can be read keeps its length. */
 export function inUnit(draft: TableDraft, unit: 'in' | 'cm'): TableDraft {
+  const turnWeight = (text: string): string => {
+    const read = parseWeight(text, weightUnitOf(draft.unit))
+    return read.ok ? weightCell(read.kg, unit) : text
+  }
   const turn = (text: string): string => {
     const read = parseLength(text, draft.unit)
     return read.ok ? cellText(read.mm, unit) : text
@@ -124,7 +144,12 @@ export function inUnit(draft: TableDraft, unit: 'in' | 'cm'): TableDraft {
     unit,
     rows: draft.rows.map((row) => ({
       ...row,
-      cells: Object.fromEntries(Object.entries(row.cells).map(([key, [from, to]]) => [key, [turn(from), turn(to)] as const])),
+      cells: Object.fromEntries(
+        Object.entries(row.cells).map(([key, [from, to]]) => [
+          key,
+          (key === 'measure M00' ? [turnWeight(from), turnWeight(to)] : [turn(from), turn(to)]) as [string, string],
+        ]),
+      ),
     })),
   }
 }
@@ -189,8 +214,18 @@ export function judgeDraft(draft: TableDraft): JudgedDraft {
             const [from = '', to = ''] = row.cells[key] ?? []
             if (from.trim() === '' && to.trim() === '') return []
             const ends = [from, to].map((text, end) => {
+              if (column.id === 'M00') {
+                const weight = parseWeight(text, weightUnitOf(draft.unit))
+                if (weight.ok) return weight.kg
+                wrong(`row ${row.key} ${key} ${end}`, text.trim() === '' ? 'Both ends, please.' : 'A weight, such as 18 or 40 lb.')
+                return null
+              }
               const length = parseLength(text, unit)
-              if (length.ok) return length.mm
+              if (length.ok && (kind === 'strap' || isPossible(column.id, length.mm))) return length.mm
+              if (length.ok) {
+                wrong(`row ${row.key} ${key} ${end}`, 'No dog measures that. Look at the unit and the path.')
+                return null
+              }
               wrong(`row ${row.key} ${key} ${end}`, text.trim() === '' ? 'Both ends, please.' : 'A length, such as 13 1/2 or 34.5.')
               return null
             })

@@ -2,7 +2,7 @@ import { families, type BetweenRule, type FamilyId, type SizeAdvice, type SizeTa
 import { lowerFirst } from './first-letter'
 
 /** What to put on the dog, in the words of the yellow button. */
-export function adviceWords(advice: SizeAdvice, table: Pick<SizeTable, 'family'>): string {
+export function adviceWords(advice: SizeAdvice, table: Pick<SizeTable, 'family'> & Partial<Pick<SizeTable, 'way'>>): string {
   const [first, second] = advice.labels
   switch (advice.kind) {
     case 'one':
@@ -10,7 +10,7 @@ export function adviceWords(advice: SizeAdvice, table: Pick<SizeTable, 'family'>
     case 'both':
       return `Try ${first}, then ${second}${families[table.family].shelf === 'pulling' ? ', pulled back by hand' : ''}`
     case 'guess':
-      return first === undefined ? 'Made to measure' : `Start with ${first}`
+      return first === undefined ? (table.way === 'made' || table.way === undefined ? 'Made to measure' : 'A tape first') : `Start with ${first}`
     case 'measured':
       return 'Made to measure'
     case 'no-tape':
@@ -21,7 +21,7 @@ export function adviceWords(advice: SizeAdvice, table: Pick<SizeTable, 'family'>
 }
 
 /** The same within a sentence. */
-export function adviceInLine(advice: SizeAdvice, table: Pick<SizeTable, 'family'>): string {
+export function adviceInLine(advice: SizeAdvice, table: Pick<SizeTable, 'family'> & Partial<Pick<SizeTable, 'way'>>): string {
   const [first, second] = advice.labels
   if (advice.kind === 'one' || advice.kind === 'both') return `try ${first ?? ''}${second === undefined ? '' : `, then ${second}`}`
   return advice.kind === 'guess' && first !== undefined ? `start with ${first}` : lowerFirst(adviceWords(advice, table))

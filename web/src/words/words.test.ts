@@ -40,9 +40,11 @@ describe('words', () => {
       guess: false,
       danger: null,
     }
-    expect(overlapWords(fit, 'Cedar', 'Tern', look)).toBe('1/4 in of Tern’s 1 in lies on Cedar; the spread runs past it by 3/4 in.')
-    expect(overlapWords({ ...fit, grade: 'holds', mm: inch(21.75) }, 'Cedar', 'Tern', look)).toBe('All of Tern’s 1 in lies on Cedar, 1/4 in to spare.')
-    expect(overlapWords({ ...fit, grade: 'fails', mm: inch(24) }, 'Cedar', 'Tern', look)).toContain('past Cedar, by 1 in or more')
+    expect(overlapWords(fit, 'Cedar', 'Tern', look)).toBe('Your readings leave 1 in open; at its far end Cedar would be 3/4 in too tight.')
+    expect(overlapWords({ ...fit, grade: 'holds', mm: inch(21.75) }, 'Cedar', 'Tern', look)).toBe(
+      'Cedar should sit here with 1/4 in to spare. Your readings leave 1 in open.',
+    )
+    expect(overlapWords({ ...fit, grade: 'fails', mm: inch(24) }, 'Cedar', 'Tern', look)).toContain('Cedar would be about')
   })
 
   it('count a title, name both sizes, and give every caution its reason', () => {

@@ -2,13 +2,14 @@ import { family } from '../family.ts'
 import { pullingDress } from '../shared/dressing.ts'
 import { everyPullingHarness } from '../shared/every-harness.ts'
 import { stockLength } from '../shared/full-length.ts'
-import { pulling } from '../shared/pulling.ts'
+import { endsElsewhere, pulling } from '../shared/pulling.ts'
 import { graph, pad, pullNeck, strap } from '../shared/straps.ts'
 import { conditions, first, works, wrong } from '../suits.ts'
 
 /** Half-back. Source: handbook 5.2 to 5.4, 8.6, common practice; tapes: a neck, with a body length to check, ours. */
 export const h14 = family({
   ...pulling,
+  dangers: endsElsewhere,
   id: 'H14',
   name: 'Half-back',
   build: 'Ends mid-back, tug loop, for lines that rise.',

@@ -2,13 +2,14 @@ import { family } from '../family.ts'
 import { pullingDress } from '../shared/dressing.ts'
 import { everyPullingHarness } from '../shared/every-harness.ts'
 import { stockLength } from '../shared/full-length.ts'
-import { pulling } from '../shared/pulling.ts'
+import { endsElsewhere, pulling } from '../shared/pulling.ts'
 import { graph, pad, pullNeck, strap } from '../shared/straps.ts'
 import { first, works, wrong } from '../suits.ts'
 
 /** Half-back, rotating side pull. Source: handbook 5.2 to 5.4, 8.6, common practice; tapes: a neck, with a body length to check, ours. */
 export const h15 = family({
   ...pulling,
+  dangers: endsElsewhere,
   id: 'H15',
   name: 'Half-back, rotating side pull',
   build: 'Top piece slides so that the line may leave sideways.',

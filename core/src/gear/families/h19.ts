@@ -2,13 +2,14 @@ import { family } from '../family.ts'
 import { pullingDress } from '../shared/dressing.ts'
 import { everyPullingHarness } from '../shared/every-harness.ts'
 import { fullLength } from '../shared/full-length.ts'
-import { pulling } from '../shared/pulling.ts'
+import { endsElsewhere, pulling } from '../shared/pulling.ts'
 import { cross, graph, pad, pullNeck, strap } from '../shared/straps.ts'
 import { conditions, first, works, wrong } from '../suits.ts'
 
 /** Wheel, long. Source: handbook 5.2 to 5.4, 6.2, 6.3, 8.4, common practice; cells the handbook sets in italics from memory, unverified. */
 export const h19 = family({
   ...pulling,
+  dangers: endsElsewhere,
   id: 'H19',
   name: 'Wheel, long',
   build: 'Longer body; rings let the end fall below the tail.',

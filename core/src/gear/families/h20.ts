@@ -2,13 +2,14 @@ import { family } from '../family.ts'
 import { pullingDress } from '../shared/dressing.ts'
 import { everyPullingHarness } from '../shared/every-harness.ts'
 import { fullLength } from '../shared/full-length.ts'
-import { pulling } from '../shared/pulling.ts'
+import { endsElsewhere, pulling } from '../shared/pulling.ts'
 import { graph, pad, pullNeck, strap } from '../shared/straps.ts'
 import { first, works, wrong } from '../suits.ts'
 
 /** Stick harness. Source: handbook 5.2 to 5.4, 6.2, 6.3, 8.4, common practice; cells the handbook sets in italics from memory, unverified. */
 export const h20 = family({
   ...pulling,
+  dangers: endsElsewhere,
   id: 'H20',
   name: 'Stick harness',
   build: 'Rod behind the thighs, elastic part, end below the tail.',

@@ -1,7 +1,7 @@
 import { family } from '../family.ts'
 import { pullingDress } from '../shared/dressing.ts'
 import { everyPullingHarness } from '../shared/every-harness.ts'
-import { pulling } from '../shared/pulling.ts'
+import { endsElsewhere, pulling } from '../shared/pulling.ts'
 import { girthSet, graph, pad, pullNeck, sternum, strap } from '../shared/straps.ts'
 import { conditions, first, works, wrong } from '../suits.ts'
 import { must } from '../wanted-tapes.ts'
@@ -9,6 +9,7 @@ import { must } from '../wanted-tapes.ts'
 /** Short pull. Source: handbook 5.2 to 5.4, 6.2, 6.3, 8.4, common practice; cells the handbook sets in italics from memory, unverified. */
 export const h21 = family({
   ...pulling,
+  dangers: endsElsewhere,
   id: 'H21',
   name: 'Short pull',
   build: 'Neck, sternum strap, adjustable girth; short back, tab at the shoulder.',

@@ -1,4 +1,3 @@
-import { danger } from '../checks-and-symptoms.ts'
 import { family } from '../family.ts'
 import { everyHarness } from '../shared/every-harness.ts'
 import { girth, graph, pad, setBothSides, strap } from '../shared/straps.ts'
@@ -39,11 +38,8 @@ export const h24 = family({
   ),
   checks: everyHarness,
   symptoms: [],
-  dangers: {
-    M01: { small: danger('S47'), big: danger('S46') },
-    M02: { small: danger('S47'), big: danger('S46') },
-    M07: { small: danger('S47'), big: danger('S46') },
-  },
+  // Eight fingers in front are a rule of the two-buckle type, a couple of the panel (V41, V42): no symptom follows from a size alone.
+  dangers: {},
   pull: 'withers',
   line: null,
   head: 'set',

@@ -5,9 +5,9 @@ import { must } from '../wanted-tapes.ts'
 /** Source: handbook 7.3, from memory, unverified; the pairing ours. */
 const dangers: Dangers = {
   M32: { small: danger('S65'), big: danger('S63') },
-  M33: { small: danger('S65'), big: danger('S63') },
+  M33: { small: danger('S65'), big: danger('S64') },
   M34: { small: danger('S65'), big: danger('S69') },
-  M35: { small: danger('S65'), big: danger('S63') },
+  M35: { small: danger('S65'), big: danger('S64') },
   M36: { small: danger('S67'), big: danger('S64') },
 }
 

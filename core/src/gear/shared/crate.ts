@@ -2,7 +2,9 @@ import { danger } from '../checks-and-symptoms.ts'
 import type { FamilyFile } from '../family.ts'
 import { must } from '../wanted-tapes.ts'
 
-const room = { small: danger('S70'), big: danger('S71') }
+/** Too low and the head goes down; too large and it soils one end. Too short or narrow has no symptom of its own in 7.3. */
+const height = { small: danger('S70'), big: danger('S71') }
+const floor = { small: null, big: danger('S71') }
 
 /** Length, shoulders and all three heights. Source: handbook 3.4, from memory, unverified. */
 export const crateTapes = must('M42', 'M43', 'M44', 'M39', 'M40', 'M41')
@@ -20,7 +22,7 @@ export const crate = {
   between: { rule: 'up', because: 'stand-turn-lie' },
   checks: [],
   symptoms: [],
-  dangers: { M39: room, M40: room, M41: room, M42: room, M43: room, M44: room },
+  dangers: { M39: height, M40: height, M41: height, M42: floor, M43: floor, M44: floor },
   pull: null,
   line: null,
   head: null,

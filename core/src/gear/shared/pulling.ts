@@ -14,6 +14,9 @@ const dangers: Dangers = {
   M14: { small: danger('S09', 'tug-at-tail-base'), big: danger('S06', 'tug-at-tail-base') },
 }
 
+/** Where the harness does not end at the tail: no symptom of the tail follows from its length. */
+export const endsElsewhere: Dangers = Object.fromEntries(Object.entries(dangers).filter(([id]) => !['M12', 'M13', 'M14'].includes(id)))
+
 /**
  * What pulling harnesses have alike: neck, then sides, then length (handbook 6.3, common practice); between two sizes
  * down, since they seat themselves under tension (6.2, common practice).

@@ -7,6 +7,7 @@ import {
   isOf,
   labelsOf,
   newestFor,
+  newestWeightKg,
   offerKey,
   predictedOf,
   proposedChoice,
@@ -43,6 +44,7 @@ import { titleWords } from '../../words/titles'
 import { useBenchForm, NoItem, OnTheDog, useOpenTicket, useActs, ItemPanel, ItemsInHand, ItemTabs, useItemInHand, useRanked } from '../../bench'
 import { becauseWords } from './because-words'
 import { ChooseWords } from './ChooseWords'
+import { CrateNote } from './CrateNote'
 import { MakerSays } from '../../sizes/MakerSays'
 import { MeasureCard } from './MeasureCard'
 import { NoTable } from './NoTable'
@@ -232,6 +234,7 @@ export function ChooseStage() {
                 </Snag>
               </div>
             )}
+            {offer?.kind === 'series' && <CrateNote offer={offer} />}
             {ranked.length === 0 && !out && <NoTable item={item} name={name} form={drawn} />}
             {offer && table && size && (
               // The dog and the first size’s tapes on the left, what to make of them on the right; the second size below.
@@ -249,7 +252,7 @@ export function ChooseStage() {
                     </article>
                   )}
                   <OutcomesBlock table={table} sizes={shownSizes}>
-                    <MakerSays table={table} size={size} weightKg={sheet.dog?.weightKg ?? null} look={look} />
+                    <MakerSays table={table} size={size} weightKg={newestWeightKg(sheet)} look={look} />
                     {ringsFor(sheet.ticket.activities).length > 1 && families[item.family].shelf !== 'coat' && (
                       <p className="mt-2">Rings: order back, left and right. The side arm wants one on its own side, and the dog may change sides.</p>
                     )}

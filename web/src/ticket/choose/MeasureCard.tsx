@@ -5,6 +5,8 @@ import { VerdictWord } from '../../said/VerdictWord'
 import { dangerWords } from '../../words/dangers'
 import { measureName } from '../../words/stages'
 import { useOpenTicket } from '../../bench'
+import { isWeight } from '../../words/misses'
+import { amountText } from '../../ui/length/amount-text'
 import { overlapWords } from './overlap-words'
 import { SizeTape } from '../../sizes/SizeTape'
 import { lowerFirst } from '../../words/first-letter'
@@ -48,11 +50,14 @@ export function MeasureCard({ n, fit, size, table, body, first, look }: MeasureC
       <p className="mt-1">
         <Worded text={overlapWords(fit, table.way === 'made' ? `what ${table.maker} cuts` : size.label, name, look)} />
       </p>
-      {spareMm && !fit.guess && (
+      {table.way === 'made' && fit.mm !== null && !fit.guess && (
         <p className="text-[14px] leading-[18px] text-mute">
-          <Worded
-            text={`${spareMm.below >= 0 ? `${say(spareMm.below)} above its smaller end` : `${say(spareMm.below)} under its smaller end`}, ${spareMm.above >= 0 ? `${say(spareMm.above)} below its larger` : `${say(spareMm.above)} over its larger`}.`}
-          />
+          {table.maker} cuts by <Worded text={amountText(fit.measure, fit.mm, look, true)} />.
+        </p>
+      )}
+      {spareMm && !fit.guess && table.way !== 'made' && !isWeight(fit.measure) && fit.grade !== 'fails' && (
+        <p className="text-[14px] leading-[18px] text-mute">
+          <Worded text={`Room down ${spareMm.below >= 0 ? say(spareMm.below) : 'none'}, room up ${spareMm.above >= 0 ? say(spareMm.above) : 'none'}.`} />
         </p>
       )}
       {endangered && (

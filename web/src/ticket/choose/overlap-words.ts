@@ -1,29 +1,29 @@
-import { formatLength, type LengthStyle, type MeasureFit } from '@merry-tailor/core'
+import { formatLength, type MeasureFit } from '@merry-tailor/core'
+import { isWeight, missWord, weightWords, type Look } from '../../words/misses'
 
-/** The overlap of the dog's spread with a band, as lengths: "All of Sorrel’s 3/4 in lies on Gull." No percentages. */
-export function overlapWords(fit: MeasureFit, label: string, name: string, look: LengthStyle): string {
+/** What a size does on one measure of this dog, said of the piece: "Elm would be about 3 in too long." No percentages. */
+export function overlapWords(fit: MeasureFit, label: string, name: string, look: Look): string {
   if (fit.mm === null || fit.spreadMm === null) return 'No tape yet.'
-  const say = (mm: number): string => formatLength(Math.max(mm, 0), look).text
-  if (fit.guess) return guessWords(fit, label, say)
+  const weight = isWeight(fit.measure)
+  const say = (value: number): string => (weight ? weightWords(Math.max(value, 0), look) : formatLength(Math.max(value, 0), look).text)
   const [low, high] = [fit.mm - fit.spreadMm, fit.mm + fit.spreadMm]
-  const on = Math.max(0, Math.min(high, fit.toMm) - Math.max(low, fit.fromMm))
-  const room = Math.min(low - fit.fromMm, fit.toMm - high)
-  const total = high - low
-  if (fit.grade === 'holds') return `All of ${name}’s ${say(total)} lies on ${label}, ${say(room)} to spare.`
-  if (fit.grade === 'doubt') {
-    const past = high > fit.toMm ? `past it by ${say(high - fit.toMm)}` : `short of it by ${say(fit.fromMm - low)}`
-    return `${say(on)} of ${name}’s ${say(total)} lies on ${label}; the spread runs ${past}.`
-  }
-  return high < fit.fromMm
-    ? `All of ${name}’s ${say(total)} lies short of ${label}, by ${say(fit.fromMm - high)} or more.`
-    : `All of ${name}’s ${say(total)} lies past ${label}, by ${say(low - fit.toMm)} or more.`
+  if (fit.guess) return guessWords(fit, label, say)
+  // A weight is held against the band as it was weighed; its scale leaves little open.
+  if (weight) return `${name} weighs ${say(fit.mm)}; ${label} is for ${fit.fromMm > 0 ? `${say(fit.fromMm)} to ` : 'up to '}${say(fit.toMm)}.`
+  const open = `Your readings leave ${say(high - low)} open`
+  if (fit.grade === 'holds') return `${label} should sit here with ${say(Math.min(low - fit.fromMm, fit.toMm - high))} to spare. ${open}.`
+  const small = fit.mm - fit.fromMm > fit.toMm - fit.mm
+  const byMm = small ? fit.mm - fit.toMm : fit.fromMm - fit.mm
+  const word = missWord(fit.measure, small ? 'small' : 'big')
+  if (fit.grade === 'fails') return `${label} would be about ${say(byMm)} ${word}. ${open}.`
+  return `${open}; at its far end ${label} would be ${say(small ? high - fit.toMm : fit.fromMm - low)} ${word}.`
 }
 
 /** A tape not taken yet: where it is expected to land, and what that would mean. */
 function guessWords(fit: MeasureFit, label: string, say: (mm: number) => string): string {
   const [low, high] = [(fit.mm ?? 0) - (fit.spreadMm ?? 0), (fit.mm ?? 0) + (fit.spreadMm ?? 0)]
-  const expected = `No tape yet: from the others it should read ${say(low)} to ${say(high)}`
-  if (fit.grade === 'holds') return `${expected}, which lies on ${label}.`
-  if (fit.grade === 'fails') return `${expected}, which ${high < fit.fromMm || (fit.byMm ?? 0) < 0 ? 'falls short of' : 'runs past'} ${label}.`
-  return `${expected}; part of that lies on ${label}.`
+  const expected = `No tape yet: guessed ${say(low)} to ${say(high)}`
+  if (fit.grade === 'holds') return `${expected}; ${label} should do.`
+  const way = (fit.mm ?? 0) - fit.fromMm > fit.toMm - (fit.mm ?? 0) ? 'small' : 'big'
+  return `${expected}; ${label} may be ${missWord(fit.measure, way)}.`
 }

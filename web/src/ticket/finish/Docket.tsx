@@ -10,12 +10,14 @@ import {
   measures,
   presentSymptoms,
   newestFor,
+  newestWeightKg,
   readOf,
   remedyOf,
   tableOf,
   readingsOf,
   roundVerdict,
   standsAside,
+  symptomName,
   symptoms,
   tapesFor,
   type Choice,
@@ -23,6 +25,7 @@ import {
   type Item,
   type Reading,
   type SizeTable,
+  type SymptomId,
   type TicketSheet,
 } from '@merry-tailor/core'
 import { Printer } from 'lucide-react'
@@ -34,11 +37,14 @@ import { clock, dayWords, longDay, today } from '../../state/today'
 import { useKeys } from '../../state/use-keys'
 import { Button } from '../../ui/controls/Button'
 import { KeyCap } from '../../ui/controls/KeyCap'
+import { amountText } from '../../ui/length/amount-text'
 import { lengthText } from '../../ui/length/length-text'
 import { Mark } from '../../ui/marks/Mark'
 import { cautionWords, LEVEL_WORDS } from '../../words/cautions'
+import { dayOfWords } from '../../words/day-of'
 import { choiceWords } from '../../words/choices'
-import { ageWords, activityName, breedWords, coatName } from '../../words/dogs'
+import { ageWords, activityName, breedWords, coatName, needName } from '../../words/dogs'
+import { lowerFirst } from '../../words/first-letter'
 import { PLACES } from '../../words/measuring'
 import { familyName, wayName } from '../../words/stages'
 import { verdictWord } from '../../words/verdicts'
@@ -81,6 +87,7 @@ export function DocketPage() {
   const taken = readingsOf(sheet.readings)
   const order = [...tapesFor(items).map((tape) => tape.measure), ...Object.keys(taken)].filter((id, i, all) => taken[id] && all.indexOf(id) === i)
   const cautions = cautionsOf(sheet, today())
+  const weightKg = newestWeightKg(sheet)
   const small = sheet.readings.length + sheet.tryOns.reduce((sum, round) => sum + round.observations.length, 0) > 34
   return (
     <article className={`docket ${small ? 'docket-tight' : ''}`} data-paper={settings.paper} aria-label={`Docket of ticket ${ticket.number}`}>
@@ -93,7 +100,7 @@ export function DocketPage() {
                   breedWords(dog),
                   dog.sex ?? '',
                   ageWords(ageInMonths(dog, ticket.createdAt)),
-                  dog.weightKg ? formatWeight(dog.weightKg) : '',
+                  weightKg === null ? '' : formatWeight(weightKg, settings.unit === 'in' ? 'lb' : 'kg'),
                   dog.coat ? `${coatName(dog.coat).toLowerCase()} coat` : '',
                 ]
                   .filter(Boolean)
@@ -113,7 +120,11 @@ export function DocketPage() {
       </header>
       <p>
         <b>Will do:</b> {ticket.activities.map(activityName).join(', ') || 'not asked'}
+        {ticket.needs.length > 0 ? `; ${ticket.needs.map((need) => lowerFirst(needName(need))).join(', ')}` : ''}
         {ticket.notes ? `. ${ticket.notes}` : ''}
+        {ticket.wears || ticket.wearsTrouble.length > 0
+          ? `. Wears now: ${[ticket.wears, ...ticket.wearsTrouble.map((id) => lowerFirst(symptomName(id as SymptomId)))].filter(Boolean).join('; ')}`
+          : ''}
       </p>
 
       <h2>Tapes</h2>
@@ -164,7 +175,7 @@ export function DocketPage() {
             })}
           </ul>
           <p>
-            <b>On the day:</b> look at the dog, the weather and every strap. Local rules and the vet go before this paper.
+            <b>On the day:</b> {dayOfWords(cautions, ticket)}. Local rules, the carrier and the vet go before this paper.
           </p>
         </>
       )}
@@ -211,7 +222,7 @@ function TapeLine({ id, readings }: { id: string; readings: readonly Reading[] }
       <td className="docket-value">
         {agreed?.mm ? (
           <>
-            <b>{lengthText(agreed.mm, valueStyle(settings), true)}</b> {state}
+            <b>{amountText(id, agreed.mm, valueStyle(settings), true)}</b> {state}
           </>
         ) : (
           'none'
@@ -253,7 +264,7 @@ function ItemPart({ item, sheet }: { item: Item; sheet: TicketSheet }) {
         <p>
           <b>Ordered by:</b>{' '}
           {Object.entries(choice.numbers)
-            .map(([id, mm]) => `${measures[id]?.name ?? id} ${id === 'M00' ? formatWeight(mm) : lengthText(mm, readingStyle(settings), true)}`)
+            .map(([id, mm]) => `${measures[id]?.name ?? id} ${amountText(id, mm, readingStyle(settings), true)}`)
             .join('; ')}
           {Object.entries(choice.options)
             .map(([name, value]) => `; ${name}: ${value}`)
@@ -277,7 +288,7 @@ function ItemPart({ item, sheet }: { item: Item; sheet: TicketSheet }) {
             .filter((fit) => fit.mm !== null)
             .map(
               (fit) =>
-                `${measures[fit.measure]?.name}: ${verdictWord(fit.grade, 'predicted').toLowerCase()}${fit.guess ? ', a guess' : ''} (band ${lengthText(fit.fromMm, readingStyle(settings))} to ${lengthText(fit.toMm, readingStyle(settings), true)})`,
+                `${measures[fit.measure]?.name}: ${verdictWord(fit.grade, 'predicted').toLowerCase()}${fit.guess ? ', a guess' : ''} (band ${amountText(fit.measure, fit.fromMm, readingStyle(settings))} to ${amountText(fit.measure, fit.toMm, readingStyle(settings), true)})`,
             )
             .join('; ')}
         </p>

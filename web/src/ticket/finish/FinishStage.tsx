@@ -19,6 +19,7 @@ import { saveField } from '../../state/save-field'
 import { useOpenTicket, useActs } from '../../bench'
 import { DocketPage } from './Docket'
 import { RugPieces } from './RugPieces'
+import { ToConfirm } from './ToConfirm'
 
 /** Finish: what was chosen and seen, the day to look again, the docket, and closing the ticket. */
 export function FinishStage() {
@@ -49,6 +50,7 @@ export function FinishStage() {
   ]
   const cautions = cautionsOf(sheet, today())
   const stops = cautions.filter((caution) => caution.level === 'stop')
+  const confirms = cautions.filter((caution) => caution.level === 'confirm')
   return (
     <div className="min-h-0 flex-1 max-lg:overflow-y-auto lg:grid lg:grid-cols-[404px_1fr]">
       <section aria-label="Finish" className="flex min-h-0 flex-col bg-panel lg:border-r-2 lg:border-ink">
@@ -91,12 +93,17 @@ export function FinishStage() {
           {stops.map((stop) => (
             <div key={cautionKey(stop)} className="mb-2">
               <Snag title={cautionWords(stop).title}>
-                {readOf(stop, cautions, sheet.acknowledgements)
-                  ? 'Overruled with a reason; both are on the docket.'
-                  : 'Not overruled. It stands on the docket.'}
+                {readOf(stop, cautions, sheet.acknowledgements) ? 'Answered with a reason; both are on the docket.' : 'Not overruled. It stands on the docket.'}
               </Snag>
             </div>
           ))}
+          {confirms.length > 0 && (
+            <ul aria-label="To confirm" className="border-t border-rule py-1">
+              {confirms.map((each) => (
+                <ToConfirm key={cautionKey(each)} caution={each} all={cautions} />
+              ))}
+            </ul>
+          )}
           <div className="grid grid-cols-2 gap-3 border-t-2 border-ink pt-3">
             <DayField
               label="Look again on"
