@@ -137,5 +137,13 @@ export function causesOf(
     // Of several swaps or paths the best speaks for all.
     if (!known || known.weight < weight) byCause.set(cause.cause, { ...cause, weight })
   }
+  // Doubling is named only where a measure is doubled at all; elsewhere half and twice are a plain slip.
+  if (!doubles)
+    for (const cause of ['one-side-not-doubled', 'doubled-twice'] as const) {
+      const never = byCause.get(cause)
+      const plain = byCause.get('plain-slip')
+      if (never && plain) plain.weight += never.weight
+      byCause.delete(cause)
+    }
   return { causes: [...byCause.values()].filter(({ weight }) => weight > 0.005).sort((a, b) => b.weight - a.weight), odds }
 }

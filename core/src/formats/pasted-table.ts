@@ -1,9 +1,8 @@
-import { measures } from '../measures/index.ts'
+import { isPossibleBand, measures } from '../measures/index.ts'
 import { SizeTable, type Band } from '../model/schemas.ts'
 import type { LengthUnit } from '../units/index.ts'
 import { readCsv } from './csv.ts'
 import type { DocumentProblem, ReadDocument } from './read-document.ts'
-import { isWithin } from './possible-bands.ts'
 import { parseSpan } from './span.ts'
 import { parseWeightSpan, weightUnitIn, type WeightUnit } from './weight-span.ts'
 
@@ -190,7 +189,7 @@ export function tableFromPasted(
     for (const [id, band] of Object.entries(bands)) {
       if (band.some(Number.isNaN)) problems.push({ at: `row ${r + 2}`, message: `${id} lacks one end` })
       else if (band[0] > band[1]) problems.push({ at: `row ${r + 2}`, message: `${id} runs from the larger to the smaller` })
-      else if (!isWithin(id, band)) {
+      else if (!isPossibleBand(id, band)) {
         const c = columns.findIndex((column) => column && 'measure' in column && column.measure === id)
         problems.push({ at: at(c), message: `“${cells[c] ?? ''}” lies where no dog does: look at its unit and its path` })
       }

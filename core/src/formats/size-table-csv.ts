@@ -1,8 +1,7 @@
 import { keysOf } from '../model/index.ts'
-import { measures } from '../measures/index.ts'
+import { isPossibleBand, measures } from '../measures/index.ts'
 import { SizeTable } from '../model/schemas.ts'
 import { MM_PER_UNIT, parseLength, type LengthUnit } from '../units/index.ts'
-import { isWithin } from './possible-bands.ts'
 import { parseWeightSpan, weightUnitIn, type WeightUnit } from './weight-span.ts'
 import { readCsv, writeCsv } from './csv.ts'
 import type { DocumentProblem, ReadDocument } from './read-document.ts'
@@ -136,7 +135,7 @@ export function sizeTableFromCsv(text: string): ReadDocument<SizeTable> {
     for (const [id, band] of [...Object.entries(bands), ...Object.entries(straps)]) {
       if (band.some(Number.isNaN)) problems.push({ at: `line ${start + row + 2}`, message: `${id} lacks one end of its band` })
       else if (band[0] > band[1]) problems.push({ at: `line ${start + row + 2}`, message: `${id} runs from the larger to the smaller` })
-      else if (id in bands && unitText in MM_PER_UNIT && !isWithin(id, band))
+      else if (id in bands && unitText in MM_PER_UNIT && !isPossibleBand(id, band))
         problems.push({ at: `line ${start + row + 2}`, message: `${id} lies where no dog does: look at its unit` })
     }
     const label = cells[0] ?? ''

@@ -1,5 +1,4 @@
 import type { MeasureId } from '../model/index.ts'
-import { keysOf } from '../model/index.ts'
 
 /**
  * What no dog goes beyond, from a toy of eight weeks to the largest giant: whole rings and full lengths in mm, M00 in kg.
@@ -65,4 +64,8 @@ export function isPossible(measure: string, value: number): boolean {
   return bounds === null || (value >= bounds[0] && value <= bounds[1])
 }
 
-export const bounded: readonly MeasureId[] = keysOf(BOUNDS)
+/** Does a maker's band touch where a dog can be? One that reaches a little beyond is a way to say "and up". */
+export function isPossibleBand(measure: string, [from, to]: readonly [number, number]): boolean {
+  const bounds = boundsOf(measure)
+  return bounds === null || (from <= bounds[1] && to >= bounds[0] && to <= 2 * bounds[1] && from >= bounds[0] / 4)
+}

@@ -26,6 +26,8 @@ export type PlausibleRule =
   | 'readings-slip'
   | 'odd-number'
   | 'odd-weight'
+  | 'out-of-bounds'
+  | 'unit-of-all'
 
 /** Likeliest cause first. Words are made in the interface. */
 export type LikelyCause =
@@ -65,6 +67,7 @@ export type LikelyCause =
   | 'pounds-as-kilograms'
   | 'kilograms-as-pounds'
   | 'old-weight'
+  | 'hem-chosen'
   | 'dog-is-so'
 
 /** A question about readings: it asks, it never blocks and never corrects. */
@@ -76,4 +79,8 @@ export interface Finding {
   /** `limit` and `found` are what the rule speaks of; `would` what the number would be if the first cause is true. */
   because: { code: PlausibleRule; limit?: number; found?: number; would?: number; place?: string }
   ask: LikelyCause[]
+  /** Only a word beside the tape: it makes nothing doubtful. */
+  soft?: true
+  /** What the number would be by each cause that changes it. */
+  woulds?: Partial<Record<LikelyCause, number>>
 }

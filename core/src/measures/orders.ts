@@ -37,13 +37,23 @@ const orders: readonly Order[] = [
 /** What two readings may differ by and still be the same length. */
 const ownError = (shorter: string, a: number, longer: string, b: number): number => Math.hypot(technicalErrorMm(shorter, a), technicalErrorMm(longer, b))
 
-/** Pairs in the wrong order: those that may be equal once they lie further apart than the readings’ own error. */
-export function brokenOrders(value: Value): Finding[] {
-  return orders.flatMap(({ rule, shorter, longer, orEqual, ask }) => {
+/** A back that ends at a wished hem (M15) is only held against the others where all end at the tail base (3.3). */
+const HEM = 'M15'
+
+/**
+ * Pairs in the wrong order: those that may be equal once they lie further apart than the readings’ own error.
+ *
+ * @param endsAsChosen measures whose readings say that they end at a chosen hem or edge: their length is no mistake
+ */
+export function brokenOrders(value: Value, endsAsChosen: ReadonlySet<string> = new Set()): Finding[] {
+  return orders.flatMap(({ rule, shorter, longer, orEqual, ask }): Finding[] => {
+    if (endsAsChosen.has(shorter) || endsAsChosen.has(longer)) return []
     const [a, b] = [value(shorter), value(longer)]
     if (a === undefined || b === undefined) return []
     if (orEqual ? a - b <= ownError(shorter, a, longer, b) : a < b) return []
-    return [{ rule, measures: [shorter, longer], byMm: a - b, because: { code: rule, limit: b, found: a }, ask }]
+    const found: Finding = { rule, measures: [shorter, longer], byMm: a - b, because: { code: rule, limit: b, found: a }, ask }
+    // A hem ahead of the tail is as likely as a slip: a word, no doubt.
+    return [longer === HEM ? { ...found, ask: ['hem-chosen', ...ask], soft: true } : found]
   })
 }
 
@@ -51,10 +61,10 @@ export function brokenOrders(value: Value): Finding[] {
 const DROP_TOLERANCE_MM = 20
 
 /** Half drop against the elbows and the girth (handbook 3.3, from memory, unverified). */
-export function rugDrops(value: Value): Finding[] {
+export function rugDrops(value: Value, endsAsChosen: ReadonlySet<string> = new Set()): Finding[] {
   const [half, elbows, girth] = [value('M18'), value('M17'), value('M07')]
   const found: Finding[] = []
-  if (half !== undefined && elbows !== undefined) {
+  if (half !== undefined && elbows !== undefined && !endsAsChosen.has('M18') && !endsAsChosen.has('M17')) {
     const by = Math.abs(half - elbows)
     if (by > DROP_TOLERANCE_MM) {
       found.push({
@@ -67,7 +77,11 @@ export function rugDrops(value: Value): Finding[] {
             ? ['doubled-twice', 'not-centred']
             : half < 0.6 * elbows
               ? ['not-doubled', 'not-centred']
-              : ['not-centred', 'wrong-place', 'dog-is-so'],
+              : half > elbows
+                ? ['hem-chosen', 'not-centred', 'wrong-place']
+                : ['not-centred', 'wrong-place', 'dog-is-so'],
+        // An edge chosen below the elbow is no slip.
+        ...(half > elbows && half <= 1.7 * elbows ? { soft: true as const } : {}),
       })
     }
   }
@@ -83,22 +97,23 @@ export function rugDrops(value: Value): Finding[] {
   return found
 }
 
-/** A garment stays this far ahead of the sheath. Source: handbook V38, common practice: 2 to 4 in. */
+/** A garment stays this far ahead of the sheath. Source: handbook V38, common practice: 2 to 4 in, of a grown dog. */
 const SHEATH_CLEARANCE_MM = 50.8
+/** On a small dog less: a share of its sternum length. Ours, unverified. */
+const CLEARANCE_SHARE = 0.1
+/** From the foreleg openings to the sternum end, as a share of the sternum length. From the middle dogs of our form, unverified. */
+const OPENINGS_SHARE = 0.55
 
-/** A male's underside ends clear of the sheath: M24 + clearance up to M30 (handbook 3.3, common practice). */
+/**
+ * A male's underside ends clear of the sheath, compared from one start: M24 less its way from the foreleg openings to
+ * the sternum end, plus the clearance, up to M30 (handbook 3.3, common practice). Without the sternum nothing is asked.
+ */
 export function sheathClear(value: Value, sex: 'male' | 'female' | null): Finding[] {
-  const [belly, room] = [value('M24'), value('M30')]
-  if (sex !== 'male' || belly === undefined || room === undefined) return []
-  const over = belly + SHEATH_CLEARANCE_MM - room
-  if (over <= 0) return []
-  return [
-    {
-      rule: 'sheath',
-      measures: ['M24', 'M30'],
-      byMm: over,
-      because: { code: 'sheath', limit: room - SHEATH_CLEARANCE_MM, found: belly },
-      ask: ['sheath-close', 'start-point'],
-    },
-  ]
+  const [belly, room, sternum] = [value('M24'), value('M30'), value('M06')]
+  if (sex !== 'male' || belly === undefined || room === undefined || sternum === undefined) return []
+  const [way, clearance] = [OPENINGS_SHARE * sternum, Math.min(SHEATH_CLEARANCE_MM, CLEARANCE_SHARE * sternum)]
+  const limit = room + way - clearance
+  const over = belly - limit
+  if (over <= ownError('M24', belly, 'M30', room)) return []
+  return [{ rule: 'sheath', measures: ['M24', 'M30'], byMm: over, because: { code: 'sheath', limit, found: belly }, ask: ['sheath-close', 'start-point'] }]
 }

@@ -1,9 +1,10 @@
 import type { Reading, MeasureId } from '../model/index.ts'
 import { USUAL_RULES, type AgreeRules } from './agree.ts'
 import { isMeasureId, measures } from './catalogue.ts'
+import { firstNumber } from './digits-changed-over.ts'
 import type { Body, Finding, LikelyCause } from './finding.ts'
 import { brokenOrders, rugDrops, sheathClear } from './orders.ts'
-import { oddNumbers, oddWeights, readingSlips, sidesDiffer, type SlipSubject } from './slips.ts'
+import { askedOf, oddNumbers, oddWeights, outOfBounds, readingSlips, sidesDiffer, unitOfAll, type SlipSubject } from './slips.ts'
 
 /** Half neck to girth. Source: handbook 3.3, from memory, unverified. */
 const HALF_NECK_SHARE = { low: 0.35, high: 0.48 }
@@ -109,8 +110,14 @@ function schoolsWindow(value: (id: string) => number | undefined): Finding[] {
 /** Weights are no lengths; paws of a pair and heights to the ear are often the same. */
 const NOT_COPIED = new Set(['M00', 'M32', 'M33', 'M34', 'M35', 'M36', 'M37', 'M38', 'M39', 'M40', 'M43', 'M25', 'M48', 'M49'])
 
-/** Equal numbers are sometimes right (a half neck and a sternum may well be the same), so this only asks. */
-function sameValue(value: (id: string) => number | undefined, ids: readonly MeasureId[]): Finding[] {
+/** Copied from the line before, not from another day: read one right after the other. */
+const COPIED_MS = 5 * 60_000
+
+/**
+ * Equal numbers are sometimes right (a half neck and a sternum may well be the same), so this only asks, and at most
+ * once a sheet: of two tapes typed alike, in one unit, right after each other.
+ */
+function sameValue(value: (id: string) => number | undefined, ids: readonly MeasureId[], readings: readonly Reading[]): Finding[] {
   const asRead: [MeasureId, number][] = []
   for (const id of ids) {
     const mm = value(id)
@@ -118,15 +125,22 @@ function sameValue(value: (id: string) => number | undefined, ids: readonly Meas
     asRead.push([id, mm])
     if (id === 'M01') asRead.push([id, mm / 2])
   }
-  const findings: Finding[] = []
-  asRead.forEach(([left, a], i) => {
+  for (const [i, [left, a]] of asRead.entries()) {
     for (const [right, b] of asRead.slice(i + 1)) {
-      if (left === right || Math.abs(a - b) > SAME_MM) continue
-      if (findings.some((finding) => finding.measures.includes(left) && finding.measures.includes(right))) continue
-      findings.push({ rule: 'same-value', measures: [left, right], byMm: 0, because: { code: 'same-value', found: b }, ask: ['copied', 'dog-is-so'] })
+      if (left === right || Math.abs(a - b) > SAME_MM || !mayBeCopied(left, right, readings)) continue
+      return [{ rule: 'same-value', measures: [left, right], byMm: 0, because: { code: 'same-value', found: b }, ask: ['copied', 'dog-is-so'], soft: true }]
     }
-  })
-  return findings
+  }
+  return []
+}
+
+/** Typed alike and next to each other; where no reading is at hand, values alone have to do. */
+function mayBeCopied(left: string, right: string, readings: readonly Reading[]): boolean {
+  const kept = readings.filter((reading) => !reading.struck)
+  const of = (id: string): Reading[] => kept.filter((reading) => reading.measure === id)
+  if (of(left).length === 0 || of(right).length === 0) return kept.length === 0
+  const number = (reading: Reading): string => `${firstNumber(reading.asTyped)} ${reading.unit}`
+  return of(left).some((a) => of(right).some((b) => number(a) === number(b) && Math.abs(Date.parse(a.takenAt) - Date.parse(b.takenAt)) <= COPIED_MS))
 }
 
 /** What a fitter notes when the paw was not loaded. */
@@ -160,11 +174,16 @@ function mirrored(measure: string): (readonly [string, string])[] {
   return measures[measure]?.sided ? [['left', 'right']] : pairs
 }
 
+/** Lengths that end where somebody wishes (handbook 3.2): hem, drop, sleeve, belly edge. */
+const ENDS_AS_WISHED: ReadonlySet<string> = new Set(['M15', 'M17', 'M18', 'M24', 'M28'])
+
 /** What the questions may lean on besides the agreed values. */
 export interface PlausibleContext {
   readings?: readonly Reading[]
   about?: SlipSubject | null
   rules?: AgreeRules
+  /** Day the questions are asked on, `YYYY-MM-DD`; the day of the newest reading, where it is not said. */
+  on?: string
 }
 
 /**
@@ -175,34 +194,45 @@ export interface PlausibleContext {
  * @param context the readings themselves and the dog, where they are known
  * @returns findings, the largest miss first. They ask and name the likely cause; they never correct.
  */
-export function plausible(body: Body, { readings = [], about = null, rules = USUAL_RULES }: PlausibleContext = {}): Finding[] {
+export function plausible(body: Body, { readings = [], about = null, rules = USUAL_RULES, on }: PlausibleContext = {}): Finding[] {
+  const dog = askedOf(about, on ?? readings.at(-1)?.takenAt ?? null)
+  // A hem or an edge somebody chose, and wrote down so.
+  const endsAsChosen = new Set<string>(
+    readings.filter((reading) => !reading.struck && reading.remark !== '' && ENDS_AS_WISHED.has(reading.measure)).map(({ measure }) => measure),
+  )
   const value = (id: string): number | undefined => {
     const mm = body[id]?.mm
     return typeof mm === 'number' && Number.isFinite(mm) && mm > 0 ? mm : undefined
   }
   const direct = value('M10') === undefined ? routeOrder('M06', 'M13', value) : []
-  const slips = readingSlips(readings, rules)
-  const asked = new Set(slips.map((finding) => finding.measures[0]))
-  const neck = neckAgainstGirth(value('M01'), value('M07'))
+  const all = unitOfAll(value, readings, dog)
+  const ofAll = new Set<string>(all.flatMap((finding) => finding.measures))
+  const slips = readingSlips(readings, rules).filter((finding) => !finding.measures.some((id) => ofAll.has(id)))
+  const asked = new Set<string>([...slips.flatMap((finding) => finding.measures.slice(0, 1)), ...ofAll])
+  const beyond = outOfBounds(value, readings).filter((finding) => !finding.measures.some((id) => ofAll.has(id)))
+  for (const measure of beyond.flatMap((finding) => finding.measures)) asked.add(measure)
+  const neck = neckAgainstGirth(value('M01'), value('M07')).filter((finding) => !finding.measures.some((id) => asked.has(id)))
   for (const measure of neck.flatMap((finding) => finding.measures)) asked.add(measure)
   const found = [
+    ...all,
+    ...beyond,
     ...neck,
     ...routeOrder('M06', 'M10', value),
     ...routeOrder('M10', 'M13', value),
     ...direct,
     ...lengthParts(value, readings),
     ...schoolsWindow(value),
-    ...brokenOrders(value),
-    ...rugDrops(value),
+    ...brokenOrders(value, endsAsChosen),
+    ...rugDrops(value, endsAsChosen),
     ...sheathClear(value, about?.sex ?? null),
     ...loadedPaws(readings),
     ...sidesDiffer(value, mirrored),
     ...slips,
     // One question to a number: what a sharper rule asked is not asked again.
-    ...oddNumbers(value, readings, about).filter((finding) => !asked.has(finding.measures[0])),
-    ...oddWeights(value, about),
+    ...oddNumbers(value, readings, dog).filter((finding) => !finding.measures.some((id) => asked.has(id))),
+    ...oddWeights(value, dog),
   ]
-  const same = sameValue(value, Object.keys(body).filter(isMeasureId).sort())
+  const same = sameValue(value, Object.keys(body).filter(isMeasureId).sort(), readings)
   // Two that may not be equal are asked about once, by the rule that says so.
   const pairs = new Set(found.map((finding) => [...finding.measures].sort().join()))
   return [...found, ...same.filter((finding) => !pairs.has([...finding.measures].sort().join()))].sort((a, b) => b.byMm - a.byMm)

@@ -1,50 +1,16 @@
 import type { Dog, Reading } from '../model/index.ts'
-import { findBreed } from '../reference/index.ts'
+import { findBreed, stillGrows, type Build } from '../reference/index.ts'
 import { KG_PER_POUND, MM_PER_UNIT } from '../units/index.ts'
 import { toleranceMm, USUAL_RULES, type AgreeRules } from './agree.ts'
-import { measureIds } from './catalogue.ts'
+import { boundsOf, isPossible } from './bounds.ts'
+import { measureIds, measures } from './catalogue.ts'
 import { digitsChangedOver, firstNumber } from './digits-changed-over.ts'
 import type { Finding, LikelyCause } from './finding.ts'
+import { sharedMeasures, usualShares } from './usual-shares.ts'
 
 type Value = (id: string) => number | undefined
-export type SlipSubject = Pick<Dog, 'breed' | 'crossWith' | 'sex' | 'weightKg'>
+export type SlipSubject = Pick<Dog, 'breed' | 'crossWith' | 'sex' | 'weightKg'> & Partial<Pick<Dog, 'born' | 'ageMonths' | 'ageSaidOn'>>
 
-/**
- * Usual share of the largest girth, over dogs of all builds: wide marks, good only for telling a wrong unit or swapped
- * digits. From the handbook's one sled dog (V01 to V05) where it has them, the rest from memory, unverified.
- */
-const SHARE_OF_GIRTH: Readonly<Record<string, number>> = {
-  M01: 0.86,
-  M02: 0.62,
-  M03: 0.72,
-  M04: 0.56,
-  M05: 0.22,
-  M06: 0.43,
-  M07: 1,
-  M08: 0.96,
-  M10: 0.54,
-  M11: 0.4,
-  M12: 0.32,
-  M13: 0.84,
-  M14: 0.74,
-  M15: 0.83,
-  M16: 0.79,
-  M17: 0.74,
-  M18: 0.74,
-  M19: 0.36,
-  M20: 0.19,
-  M21: 0.82,
-  M22: 0.74,
-  M23: 0.78,
-  M25: 0.42,
-  M26: 0.27,
-  M29: 0.9,
-  M39: 0.95,
-  M42: 1.25,
-  M43: 0.42,
-  M44: 0.29,
-  M45: 0.8,
-}
 /** Girth of a dog of `kg`, mm: 254 mm times the cube root. Withers height to girth by build. From memory, unverified. */
 const GIRTH_PER_ROOT_KG = 254
 const GIRTH_TO_HEIGHT = { usual: 1.25, 'long-low': 2 } as const
@@ -56,15 +22,30 @@ const SWAP_ODD = Math.log(1.45)
 
 const median = (values: readonly number[]): number => [...values].sort((a, b) => a - b)[values.length >> 1] ?? 0
 
-/** The girths that each other tape, the weight and the breed speak for, mm. */
-function girthsOf(value: Value, about: SlipSubject | null, without: string): number[] {
-  const girths = Object.entries(SHARE_OF_GIRTH).flatMap(([id, share]) => {
-    const mm = id === without ? undefined : value(id)
-    return mm === undefined ? [] : [mm / share]
+/** The dog as the questions see it: its builds, and whether it still grows on the day. */
+export interface Asked {
+  about: SlipSubject | null
+  builds: readonly Build[]
+  grows: boolean
+}
+
+/** What is asked of a dog on a day; of an unknown age it counts as grown. */
+export function askedOf(about: SlipSubject | null, on: string | null): Asked {
+  const builds = [...new Set([about?.breed, about?.crossWith].flatMap((name) => (name ? (findBreed(name)?.build ?? []) : [])))]
+  const age = about && { born: about.born ?? null, ageMonths: about.ageMonths ?? null, ageSaidOn: about.ageSaidOn ?? null }
+  return { about, builds, grows: about !== null && age !== null && on !== null && stillGrows({ ...about, ...age }, on) }
+}
+
+/** The girths that each other tape, the weight and, of a grown dog, the breed speak for, mm. */
+function girthsOf(value: Value, { about, builds, grows }: Asked, without: readonly string[]): number[] {
+  const girths = sharedMeasures.flatMap((id) => {
+    const mm = without.includes(id) ? undefined : value(id)
+    return mm === undefined ? [] : [mm / (usualShares(id, builds)[0] ?? 1)]
   })
   const kg = value('M00') ?? about?.weightKg ?? undefined
-  if (kg !== undefined && without !== 'M00') girths.push(GIRTH_PER_ROOT_KG * Math.cbrt(kg))
-  const breed = about ? findBreed(about.breed) : undefined
+  if (kg !== undefined && !without.includes('M00')) girths.push(GIRTH_PER_ROOT_KG * Math.cbrt(kg))
+  // A breed's standard is of grown dogs.
+  const breed = about && !grows ? findBreed(about.breed) : undefined
   const heights = breed ? (about?.sex === 'female' ? (breed.femaleCm ?? breed.maleCm) : (breed.maleCm ?? breed.femaleCm)) : undefined
   const height = heights ? (heights[0] ?? heights[1]) : null
   if (height) girths.push(height * 10 * (breed?.build === 'long-low' ? GIRTH_TO_HEIGHT['long-low'] : GIRTH_TO_HEIGHT.usual))
@@ -91,30 +72,44 @@ const FACTORS: readonly { cause: LikelyCause; factor: number }[] = [
 const fullLength = ({ mm, side }: Pick<Reading, 'mm' | 'side'>): number => (side === 'one' ? 2 * mm : mm)
 
 /** What each slip would make of a reading, full length. */
-function slipsOf(reading: Pick<Reading, 'asTyped' | 'mm' | 'unit' | 'side'>): Slip[] {
+function slipsOf(reading: Pick<Reading, 'measure' | 'asTyped' | 'mm' | 'unit' | 'side'>): Slip[] {
+  const doubles = measures[reading.measure]?.doubling ?? false
   const bySlip = FACTORS.filter(
-    // A number in inches was never "inches typed as centimetres".
-    ({ cause }) => (cause !== 'centimetres-as-inches' || reading.unit === 'in') && (cause !== 'inches-as-centimetres' || reading.unit !== 'in'),
+    // A number in inches was never "inches typed as centimetres"; half and twice are only of what is doubled at all.
+    ({ cause }) =>
+      (doubles || (cause !== 'half' && cause !== 'double')) &&
+      (cause !== 'centimetres-as-inches' || reading.unit === 'in') &&
+      (cause !== 'inches-as-centimetres' || reading.unit !== 'in'),
   ).map(({ cause, factor }) => ({ cause, would: fullLength(reading) * factor }))
   const swapped = digitsChangedOver(firstNumber(reading.asTyped), reading.mm, MM_OF[reading.unit])
   return [...bySlip, ...swapped.map((mm) => ({ cause: 'swapped-digits' as const, would: fullLength({ ...reading, mm }) }))]
+}
+
+/** What each cause would make of a number, the best of each. */
+const wouldsOf = (slips: readonly Slip[]): Finding['woulds'] => Object.fromEntries([...slips].reverse().map(({ cause, would }) => [cause, would]))
+
+const keptOf = (readings: readonly Reading[]): Reading[] => readings.filter((reading) => !reading.struck && reading.place === null)
+
+/** How far a value lies off what is expected of this dog, by the nearest of the shares its builds allow: logarithm, signed. */
+function offBy(measure: string, mm: number, girth: number, builds: readonly Build[]): { off: number; expected: number } {
+  const all = usualShares(measure, builds).map((share) => ({ off: Math.log(mm / (share * girth)), expected: share * girth }))
+  return all.reduce((best, each) => (Math.abs(each.off) < Math.abs(best.off) ? each : best), all[0] ?? { off: 0, expected: mm })
 }
 
 /**
  * Numbers that no dog of this kind has: beside the other tapes, the weight and the breed they are far too long or
  * short, and one slip of unit, decimal place, digits or doubling would explain it. Lengths only.
  */
-export function oddNumbers(value: Value, readings: readonly Reading[], about: SlipSubject | null): Finding[] {
-  const kept = readings.filter((reading) => !reading.struck && reading.place === null)
+export function oddNumbers(value: Value, readings: readonly Reading[], asked: Asked): Finding[] {
+  const kept = keptOf(readings)
   return [...new Set(kept.map((reading) => reading.measure))].flatMap((measure): Finding[] => {
-    const share = SHARE_OF_GIRTH[measure]
     const mm = value(measure)
     const last = kept.filter((reading) => reading.measure === measure).at(-1)
-    if (share === undefined || mm === undefined || !last) return []
-    const girths = girthsOf(value, about, measure)
+    if (usualShares(measure, []).length === 0 || mm === undefined || !last) return []
+    const girths = girthsOf(value, asked, [measure])
     if (girths.length === 0) return []
-    const expected = share * median(girths)
-    const off = Math.abs(Math.log(mm / expected))
+    const { off: signed, expected } = offBy(measure, mm, median(girths), asked.builds)
+    const off = Math.abs(signed)
     if (off < SWAP_ODD) return []
     const explained = slipsOf(last)
       .map((slip) => ({ ...slip, left: Math.abs(Math.log(slip.would / expected)) }))
@@ -130,9 +125,73 @@ export function oddNumbers(value: Value, readings: readonly Reading[], about: Sl
         byMm: Math.abs(mm - expected),
         because: { code: 'odd-number', limit: expected, found: mm, ...(best ? { would: best.would } : {}) },
         ask: [...new Set(explained.map((slip) => slip.cause)), 'wrong-place', 'dog-is-so'],
+        woulds: wouldsOf(explained),
       },
     ]
   })
+}
+
+/** Numbers no dog has at all, whoever it is; the other unit, the point or the doubling is named where it would explain them. */
+export function outOfBounds(value: Value, readings: readonly Reading[]): Finding[] {
+  const kept = keptOf(readings)
+  return [...new Set(kept.map((reading) => reading.measure))].flatMap((measure): Finding[] => {
+    const [found, bounds] = [value(measure), boundsOf(measure)]
+    const last = kept.filter((reading) => reading.measure === measure).at(-1)
+    if (found === undefined || bounds === null || !last || isPossible(measure, found)) return []
+    const slips = (measure === 'M00' ? [] : slipsOf(last)).filter(({ would }) => isPossible(measure, would))
+    const limit = found > bounds[1] ? bounds[1] : bounds[0]
+    return [
+      {
+        rule: 'out-of-bounds',
+        measures: [last.measure],
+        byMm: Math.abs(found - limit),
+        because: { code: 'out-of-bounds', limit, found, ...(slips[0] ? { would: slips[0].would } : {}) },
+        ask: [...new Set(slips.map(({ cause }) => cause)), 'wrong-place'],
+        woulds: wouldsOf(slips),
+      },
+    ]
+  })
+}
+
+/** So many tapes off by one and the same unit are one slip, not so many (handbook 12, row 33). */
+const ALL_FROM = 3
+/** How near to one inch in centimetres the middle of them lies, and how wide they may scatter: logarithms. Ours, unverified. */
+const NEAR_UNIT = 0.3
+const SCATTER = 0.42
+
+/**
+ * One unit for all: every length typed in one unit lies 2.54 times too long or too short beside the weight and the
+ * breed, or where no dog is. One question, about all of them.
+ */
+export function unitOfAll(value: Value, readings: readonly Reading[], asked: Asked): Finding[] {
+  const kept = keptOf(readings).filter((reading) => reading.measure !== 'M00' && usualShares(reading.measure, []).length > 0)
+  for (const inches of [true, false]) {
+    const ids = [...new Set(kept.filter((reading) => (reading.unit === 'in') === inches).map((reading) => reading.measure))].filter(
+      (id) => value(id) !== undefined,
+    )
+    if (ids.length < ALL_FROM) continue
+    const factor = inches ? 1 / 2.54 : 2.54
+    const girths = girthsOf(value, asked, ids)
+    const offs = girths.length === 0 ? [] : ids.map((id) => offBy(id, value(id) ?? 1, median(girths), asked.builds).off + Math.log(factor))
+    const byDog = offs.length > 0 && Math.abs(median(offs)) < NEAR_UNIT && Math.max(...offs) - Math.min(...offs) < 2 * SCATTER
+    const would = (id: string): number => (value(id) ?? 0) * factor
+    const outside = ids.filter((id) => !isPossible(id, value(id) ?? 0))
+    const byBounds = girths.length === 0 && outside.length > 0 && ids.every((id) => isPossible(id, would(id)))
+    const [first] = outside.length > 0 ? outside : ids
+    if ((!byDog && !byBounds) || first === undefined) continue
+    const cause = inches ? ('centimetres-as-inches' as const) : ('inches-as-centimetres' as const)
+    return [
+      {
+        rule: 'unit-of-all',
+        measures: [first, ...ids.filter((id) => id !== first)],
+        byMm: Math.abs((value(first) ?? 0) - would(first)),
+        because: { code: 'unit-of-all', found: value(first) ?? 0, would: would(first) },
+        ask: [cause, 'dog-is-so'],
+        woulds: { [cause]: would(first) },
+      },
+    ]
+  }
+  return []
 }
 
 /** So many of the newest readings of a tape are held against each other: a slip is asked about while it is fresh. */
@@ -172,12 +231,13 @@ function slipBetween(one: Reading, two: Reading, rules: AgreeRules): Finding | n
 }
 
 /** A weight outside half to double of what the breed's standard states, or a unit away from the weight known. */
-export function oddWeights(value: Value, about: SlipSubject | null): Finding[] {
+export function oddWeights(value: Value, { about, grows }: Asked): Finding[] {
   const kg = value('M00')
   if (kg === undefined || !about) return []
-  const breed = findBreed(about.breed)
+  // A standard's weight is a grown dog's.
+  const breed = grows ? undefined : findBreed(about.breed)
   const range = breed ? (about.sex === 'female' ? (breed.femaleKg ?? breed.maleKg) : (breed.maleKg ?? breed.femaleKg)) : undefined
-  const known = range ? Math.sqrt((range[0] ?? range[1] ?? 1) * (range[1] ?? range[0] ?? 1)) : about.weightKg
+  const known = range ? Math.sqrt((range[0] ?? range[1] ?? 1) * (range[1] ?? range[0] ?? 1)) : grows ? null : about.weightKg
   if (!known) return []
   const off = Math.log(kg / known)
   if (Math.abs(off) < Math.log(1.6)) return []

@@ -49,8 +49,8 @@ export function progressOf(sheet: TicketSheet, on: string, rules: AgreeRules = U
   const covered = (key: string): boolean => (body[key]?.n ?? 0) > 0
   const wanted = tapes.filter((tape) => !(tape.either !== undefined && !covered(tape.measure) && covered(tape.either)))
   const missing = wanted.filter((tape) => !covered(keyOf(tape)) && !(tape.either === 'M13'))
-  const asked = openFindings(body, sheet.acknowledgements, { readings: sheet.readings, about: sheet.dog, rules }).find(
-    (finding) => finding.rule !== 'same-value',
+  const asked = openFindings(body, sheet.acknowledgements, { readings: sheet.readings, about: sheet.dog, rules, on }).find(
+    (finding) => !finding.soft,
   )
   const again = wanted.find((tape) => body[keyOf(tape)]?.state === 'disagrees')?.measure ?? asked?.measures[0]
   const third = wanted.find((tape) => body[keyOf(tape)]?.state === 'third-wanted')

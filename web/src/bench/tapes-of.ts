@@ -65,7 +65,11 @@ export function tapesOf(sheet: TicketSheet, body: AgreedBody, rules: ShopFields,
         tape,
         readings: taken[key] ?? [],
         agreed,
-        doubt: agreed?.state === 'disagrees' || findings.some((finding) => finding.rule !== 'same-value' && finding.measures[0] === tape.measure),
+        doubt:
+          agreed?.state === 'disagrees' ||
+          findings.some(
+            (finding) => !finding.soft && (finding.rule === 'unit-of-all' ? finding.measures.includes(tape.measure) : finding.measures[0] === tape.measure),
+          ),
         derived: !agreed && overall?.measure === tape.measure ? overall : null,
       }
     }),

@@ -59,7 +59,7 @@ export function useReadForm({ sheet, body }: OpenTicket, { rows, findings }: Tap
   }, [sheet.items, rows, earlier])
   const reading = useFormReading(own, about, question, `bench ${sheet.ticket.id}`)
   return useMemo(() => {
-    const asked = new Set<string>(findings.filter((finding) => finding.rule !== 'same-value').flatMap((finding) => finding.measures))
+    const asked = new Set<string>(findings.filter((finding) => !finding.soft).flatMap((finding) => finding.measures))
     const kept = sheet.acknowledgements.filter((each) => each.kind === 'finding' && !each.struck).map((each) => each.code)
     const suspects = (reading?.check.suspects ?? []).filter((suspect, i) => i < 2 && !asked.has(suspect.measure) && !kept.some((code) => keeps(code, suspect)))
     const next = reading?.next[0]

@@ -26,7 +26,7 @@ describe('a table being typed', () => {
   })
 
   it('reads back as itself whatever its bands, in either unit, to a hundredth of a millimetre', () => {
-    const band = fc.tuple(fc.integer({ min: 40, max: 1200 }), fc.integer({ min: 0, max: 200 })).map(([from, more]): [number, number] => [from, from + more])
+    const band = fc.tuple(fc.integer({ min: 120, max: 900 }), fc.integer({ min: 0, max: 200 })).map(([from, more]): [number, number] => [from, from + more])
     fc.assert(
       fc.property(fc.array(fc.record({ M01: band, M14: band }), { minLength: 1, maxLength: 6 }), fc.constantFrom('in', 'cm'), (rows, unit) => {
         const made: SizeTable = { ...table, unit, sizes: rows.map((bands, i) => ({ label: `${i + 1}`, bands })) }

@@ -1,6 +1,6 @@
 import {
   formatWeight,
-  isPossible,
+  isPossibleBand,
   MM_PER_UNIT,
   parseLength,
   parseWeight,
@@ -221,11 +221,7 @@ export function judgeDraft(draft: TableDraft): JudgedDraft {
                 return null
               }
               const length = parseLength(text, unit)
-              if (length.ok && (kind === 'strap' || isPossible(column.id, length.mm))) return length.mm
-              if (length.ok) {
-                wrong(`row ${row.key} ${key} ${end}`, 'No dog measures that. Look at the unit and the path.')
-                return null
-              }
+              if (length.ok) return length.mm
               wrong(`row ${row.key} ${key} ${end}`, text.trim() === '' ? 'Both ends, please.' : 'A length, such as 13 1/2 or 34.5.')
               return null
             })
@@ -233,6 +229,10 @@ export function judgeDraft(draft: TableDraft): JudgedDraft {
             if (a == null || b == null) return []
             if (a > b) {
               wrong(`row ${row.key} ${key} 1`, 'Smaller than its other end.')
+              return []
+            }
+            if (kind === 'measure' && !isPossibleBand(column.id, [a, b])) {
+              wrong(`row ${row.key} ${key} 0`, 'No dog measures that. Look at the unit and the path.')
               return []
             }
             return [[column.id, [a, b] as [number, number]]]

@@ -39,6 +39,7 @@ const CAUSES: Readonly<Record<LikelyCause, string>> = {
   'pounds-as-kilograms': 'Pounds taken for kilograms?',
   'kilograms-as-pounds': 'Kilograms taken for pounds?',
   'old-weight': 'An old weight?',
+  'hem-chosen': 'A hem or edge chosen so?',
   'dog-is-so': 'Or the dog is so.',
 }
 
@@ -61,6 +62,17 @@ export interface FindingWords {
   /** What the others expect, mm, for the bracket on the tape; open ends are `null`. */
   expected: { measure: string; mm: number; fromMm: number; toMm: number } | null
 }
+
+/** The causes in their order, each with what it would make of the number. */
+const causesWith = (finding: Finding, say: (mm: number) => string): string =>
+  finding.ask
+    .map((cause) => {
+      const would = finding.woulds?.[cause]
+      return would === undefined ? CAUSES[cause] : `${CAUSES[cause]} It would then be ${say(would)}.`
+    })
+    .join(' ')
+
+const weightIn = (kg: number, look: LengthStyle): string => formatWeight(kg, look.unit === 'in' ? 'lb' : 'kg')
 
 /** A finding in words: what was expected, from what, what was read, the likely causes in order. It asks, no more. */
 export function findingWords(finding: Finding, body: Readonly<Record<string, { mm: number | null } | undefined>>, look: LengthStyle): FindingWords {
@@ -132,7 +144,7 @@ export function findingWords(finding: Finding, body: Readonly<Record<string, { m
     case 'sheath':
       return {
         title: `${name}: too near the sheath`,
-        text: `It ends at least ${say(50.8)} ahead of the sheath, so within ${say(Math.max(0, finding.because.limit ?? 0))}; you read ${say(mmOf('M24'))}. ${causes}`,
+        text: `From the foreleg openings it ends clear of the sheath within about ${say(Math.max(0, finding.because.limit ?? 0))}; you read ${say(mmOf('M24'))}. ${causes}`,
         expected: null,
       }
     case 'loaded-paw':
@@ -155,13 +167,24 @@ export function findingWords(finding: Finding, body: Readonly<Record<string, { m
       }
     case 'odd-number': {
       const about = finding.because.limit ?? 0
-      const would = finding.because.would
       return {
         title: `${name}: ${mmOf(first) > about ? 'longer' : 'shorter'} than expected`,
-        text: `Expected about ${say(about)}, from the other tapes, the weight and the breed; you read ${say(mmOf(first))}. ${causes}${would ? ` It would then be ${say(would)}.` : ''}`,
+        text: `Expected about ${say(about)}, from the other tapes, the weight and the breed; you read ${say(mmOf(first))}. ${causesWith(finding, say)}`,
         expected: { measure: first, mm: mmOf(first), fromMm: about * 0.8, toMm: about * 1.25 },
       }
     }
+    case 'out-of-bounds':
+      return {
+        title: `${name}: no dog measures that`,
+        text: first === 'M00' ? `You read ${weightIn(mmOf('M00'), look)}. ${causes}` : `You read ${say(mmOf(first))}. ${causesWith(finding, say)}`,
+        expected: null,
+      }
+    case 'unit-of-all':
+      return {
+        title: `All ${finding.measures.length} read as ${finding.ask[0] === 'centimetres-as-inches' ? 'inches' : 'centimetres'}?`,
+        text: `${name} ${say(mmOf(first))}: beside ${finding.measures.length - 1} others it lies a whole unit off. In ${finding.ask[0] === 'centimetres-as-inches' ? 'centimetres' : 'inches'} it would be ${say(finding.because.would ?? 0)}. One slip, not ${finding.measures.length}: strike them out and type them with their unit. ${causes}`,
+        expected: null,
+      }
     case 'odd-weight': {
       const kg = (value: number): string => formatWeight(value, look.unit === 'in' ? 'lb' : 'kg')
       const would = finding.because.would

@@ -125,7 +125,8 @@ export function ChooseStage() {
   if (!item) return <NoItem title="Nothing to size yet">Choose an item under Ask, then every size of it shows here.</NoItem>
   const shownSizes = offer ? (labels.length === 2 ? labels : [size?.label]).flatMap((one) => sizeOf(offer, one) ?? []) : []
   const second = shownSizes.find((one) => one !== size)
-  const known = Object.values(body).filter((each) => each?.mm != null && !each.guess).length
+  // The record's weight is no tape.
+  const known = Object.entries(body).filter(([id, each]) => id !== 'M00' && each?.mm != null && !each.guess).length
   // Judged by the whole ticket, as under Ask: work that another piece on it is made for is no misuse of this one.
   const stops = cautionsOf(sheet, today()).filter(({ level, facts }) => level === 'stop' && (facts.family === undefined || facts.family === item.family))
   // On a phone the act stays under the thumb; beside the sizes it is their foot.

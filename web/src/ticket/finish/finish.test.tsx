@@ -84,7 +84,7 @@ describe('the docket', () => {
     expect(page.textContent).toContain('Does not sway or roll (slack): holds')
     expect(page.textContent).toContain('not looked at')
     expect(page.textContent).toContain('not chosen')
-    expect(page.textContent).toContain('Local rules and the vet go before this paper.')
+    expect(page.textContent).toContain('Local rules, the carrier and the vet go before this paper.')
   })
 
   it('says the size of each paw, so that nobody orders four alike', async () => {

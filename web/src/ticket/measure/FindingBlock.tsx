@@ -19,7 +19,7 @@ export function FindingBlock({ finding, inHand, onAgain }: { finding: Finding; i
       title={title}
       text={text}
       expected={expected}
-      soft={finding.rule === 'same-value'}
+      soft={finding.soft === true}
       inHand={inHand}
       keep={`${name} is so`}
       onAgain={() => onAgain(finding.measures[0] ?? '')}

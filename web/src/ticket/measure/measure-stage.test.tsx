@@ -137,7 +137,7 @@ describe('the bench', () => {
     const block = await screen.findByRole('region', { name: 'Weight in the record' })
     expect(block.textContent).toContain('Tern’s record says 20.4 kg')
     fireEvent.click(within(block).getByRole('button', { name: 'Take it into the record' }))
-    await waitFor(() => expect(testShop().sent.at(-1)).toMatchObject({ method: 'PATCH', body: { changes: [{ field: 'weightKg', from: 20.4, to: 23.9 }] } }))
+    await waitFor(() => expect(testShop().sent.at(-1)).toMatchObject({ method: 'PUT', body: { kg: 23.9, unit: 'kg' } }))
   })
 
   it('shows what waits under other people’s letters and what follows by the chalk mark', async () => {
