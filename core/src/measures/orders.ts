@@ -34,8 +34,12 @@ const orders: readonly Order[] = [
   { rule: 'paw-order', shorter: 'M34', longer: 'M32', orEqual: true, ask: ['front-and-rear-swapped', 'paw-lifted', 'dog-is-so'] },
 ]
 
-/** What two readings may differ by and still be the same length. */
-const ownError = (shorter: string, a: number, longer: string, b: number): number => Math.hypot(technicalErrorMm(shorter, a), technicalErrorMm(longer, b))
+/** What readings may differ by and still be the same length: their technical errors together. */
+export const ownError = (...of: readonly (readonly [measure: string, mm: number])[]): number =>
+  Math.hypot(...of.map(([measure, mm]) => technicalErrorMm(measure, mm)))
+
+/** Up to so many times their own error a pair in the wrong order is a word, past it a doubt: one clean pair in a hundred. */
+export const DOUBT_FROM = 2.5
 
 /** A back that ends at a wished hem (M15) is only held against the others where all end at the tail base (3.3). */
 const HEM = 'M15'
@@ -50,10 +54,11 @@ export function brokenOrders(value: Value, endsAsChosen: ReadonlySet<string> = n
     if (endsAsChosen.has(shorter) || endsAsChosen.has(longer)) return []
     const [a, b] = [value(shorter), value(longer)]
     if (a === undefined || b === undefined) return []
-    if (orEqual ? a - b <= ownError(shorter, a, longer, b) : a < b) return []
+    if (orEqual ? a - b <= ownError([shorter, a], [longer, b]) : a < b) return []
     const found: Finding = { rule, measures: [shorter, longer], byMm: a - b, because: { code: rule, limit: b, found: a }, ask }
     // A hem ahead of the tail is as likely as a slip: a word, no doubt.
-    return [longer === HEM ? { ...found, ask: ['hem-chosen', ...ask], soft: true } : found]
+    if (longer === HEM) return [{ ...found, ask: ['hem-chosen', ...ask], soft: true }]
+    return [orEqual && a - b <= DOUBT_FROM * ownError([shorter, a], [longer, b]) ? { ...found, soft: true } : found]
   })
 }
 
@@ -81,7 +86,7 @@ export function rugDrops(value: Value, endsAsChosen: ReadonlySet<string> = new S
                 ? ['hem-chosen', 'not-centred', 'wrong-place']
                 : ['not-centred', 'wrong-place', 'dog-is-so'],
         // An edge chosen below the elbow is no slip.
-        ...(half > elbows && half <= 1.7 * elbows ? { soft: true as const } : {}),
+        ...((half > elbows && half <= 1.7 * elbows) || by <= DOUBT_FROM * ownError(['M18', half], ['M17', elbows]) ? { soft: true as const } : {}),
       })
     }
   }
@@ -100,9 +105,9 @@ export function rugDrops(value: Value, endsAsChosen: ReadonlySet<string> = new S
 /** A garment stays this far ahead of the sheath. Source: handbook V38, common practice: 2 to 4 in, of a grown dog. */
 const SHEATH_CLEARANCE_MM = 50.8
 /** On a small dog less: a share of its sternum length. Ours, unverified. */
-const CLEARANCE_SHARE = 0.1
+const CLEARANCE_SHARE = 0.15
 /** From the foreleg openings to the sternum end, as a share of the sternum length. From the middle dogs of our form, unverified. */
-const OPENINGS_SHARE = 0.55
+const OPENINGS_SHARE = 0.6
 
 /**
  * A male's underside ends clear of the sheath, compared from one start: M24 less its way from the foreleg openings to
@@ -114,6 +119,6 @@ export function sheathClear(value: Value, sex: 'male' | 'female' | null): Findin
   const [way, clearance] = [OPENINGS_SHARE * sternum, Math.min(SHEATH_CLEARANCE_MM, CLEARANCE_SHARE * sternum)]
   const limit = room + way - clearance
   const over = belly - limit
-  if (over <= ownError('M24', belly, 'M30', room)) return []
+  if (over <= DOUBT_FROM * ownError(['M24', belly], ['M30', room])) return []
   return [{ rule: 'sheath', measures: ['M24', 'M30'], byMm: over, because: { code: 'sheath', limit, found: belly }, ask: ['sheath-close', 'start-point'] }]
 }

@@ -3,7 +3,7 @@ import { USUAL_RULES, type AgreeRules } from './agree.ts'
 import { isMeasureId, measures } from './catalogue.ts'
 import { firstNumber } from './digits-changed-over.ts'
 import type { Body, Finding, LikelyCause } from './finding.ts'
-import { brokenOrders, rugDrops, sheathClear } from './orders.ts'
+import { brokenOrders, DOUBT_FROM, ownError, rugDrops, sheathClear } from './orders.ts'
 import { askedOf, oddNumbers, oddWeights, outOfBounds, readingSlips, sidesDiffer, unitOfAll, type SlipSubject } from './slips.ts'
 
 /** Half neck to girth. Source: handbook 3.3, from memory, unverified. */
@@ -17,7 +17,26 @@ const SAME_MM = 0.5
 
 const inShare = (share: number): boolean => share > HALF_NECK_SHARE.low && share < HALF_NECK_SHARE.high
 
-function neckAgainstGirth(neck: number | undefined, girth: number | undefined): Finding[] {
+/** The other unit, where it would bring the neck to its usual share of the girth. */
+function otherUnit(neck: number, girth: number, readings: readonly Reading[]): Pick<Finding, 'woulds'> & { causes: LikelyCause[] } {
+  const last = readings.findLast((reading) => reading.measure === 'M01' && !reading.struck)
+  if (!last) return { causes: [] }
+  const would = last.unit === 'in' ? neck / 2.54 : neck * 2.54
+  if (!inShare(would / 2 / girth)) return { causes: [] }
+  const cause: LikelyCause = last.unit === 'in' ? 'centimetres-as-inches' : 'inches-as-centimetres'
+  return { causes: [cause], woulds: { [cause]: would } }
+}
+
+function neckAgainstGirth(neck: number | undefined, girth: number | undefined, readings: readonly Reading[]): Finding[] {
+  const found = neckToGirth(neck, girth)
+  const [finding] = found
+  if (!finding || neck === undefined || girth === undefined) return found
+  const { causes, woulds } = otherUnit(neck, girth, readings)
+  const [first, ...rest] = finding.ask
+  return causes.length === 0 || first === undefined ? found : [{ ...finding, ask: [first, ...causes, ...rest], ...(woulds ? { woulds } : {}) }]
+}
+
+function neckToGirth(neck: number | undefined, girth: number | undefined): Finding[] {
   if (neck === undefined || girth === undefined) return []
   const share = neck / 2 / girth
   if (neck >= girth) {
@@ -65,6 +84,8 @@ function lengthParts(value: (id: string) => number | undefined, readings: readon
   const sum = under + onward
   const over = whole - sum
   if (over > LINE_TOLERANCE_MM) {
+    // Three tapes have three errors; on a large dog they add up to more than the centimetre.
+    const soft = over <= DOUBT_FROM * ownError(['M10', under], ['M12', onward], ['M13', whole])
     return [
       {
         rule: 'length-parts',
@@ -72,6 +93,7 @@ function lengthParts(value: (id: string) => number | undefined, readings: readon
         byMm: over,
         because: { code: 'length-parts', limit: sum, found: whole },
         ask: ['on-the-tail', 'earlier-rib', 'kinked-line'],
+        ...(soft ? { soft } : {}),
       },
     ]
   }
@@ -209,10 +231,13 @@ export function plausible(body: Body, { readings = [], about = null, rules = USU
   const ofAll = new Set<string>(all.flatMap((finding) => finding.measures))
   const slips = readingSlips(readings, rules).filter((finding) => !finding.measures.some((id) => ofAll.has(id)))
   const asked = new Set<string>([...slips.flatMap((finding) => finding.measures.slice(0, 1)), ...ofAll])
-  const beyond = outOfBounds(value, readings).filter((finding) => !finding.measures.some((id) => ofAll.has(id)))
-  for (const measure of beyond.flatMap((finding) => finding.measures)) asked.add(measure)
-  const neck = neckAgainstGirth(value('M01'), value('M07')).filter((finding) => !finding.measures.some((id) => asked.has(id)))
+  const neck = neckAgainstGirth(value('M01'), value('M07'), readings).filter((finding) => !finding.measures.some((id) => ofAll.has(id)))
   for (const measure of neck.flatMap((finding) => finding.measures)) asked.add(measure)
+  // One question to a number: what a sharper rule asked is not asked again.
+  const fresh = (finding: Finding): boolean => !finding.measures.some((id) => asked.has(id))
+  const odd = oddNumbers(value, readings, dog).filter(fresh)
+  for (const measure of odd.flatMap((finding) => finding.measures)) asked.add(measure)
+  const beyond = outOfBounds(value, readings).filter(fresh)
   const found = [
     ...all,
     ...beyond,
@@ -228,8 +253,7 @@ export function plausible(body: Body, { readings = [], about = null, rules = USU
     ...loadedPaws(readings),
     ...sidesDiffer(value, mirrored),
     ...slips,
-    // One question to a number: what a sharper rule asked is not asked again.
-    ...oddNumbers(value, readings, dog).filter((finding) => !finding.measures.some((id) => asked.has(id))),
+    ...odd,
     ...oddWeights(value, dog),
   ]
   const same = sameValue(value, Object.keys(body).filter(isMeasureId).sort(), readings)

@@ -65,7 +65,7 @@ describe('the rules between measures (handbook 3.3)', () => {
   })
 
   it('asks about a male’s underside near the sheath, not a female’s (common practice)', () => {
-    const body = { M24: { mm: 178 }, M30: { mm: 200 } }
+    const body = { M24: { mm: 378 }, M30: { mm: 200 }, M06: { mm: 290 } }
     expect(plausible(body, { about: { ...husky, sex: 'male' } })[0]).toMatchObject({ rule: 'sheath', ask: ['sheath-close', 'start-point'] })
     expect(plausible(body, { about: husky })).toEqual([])
   })
@@ -87,6 +87,73 @@ describe('the rules between measures (handbook 3.3)', () => {
     const found = ask([reading('M10', 43, 'cm', marked), reading('M12', 25, 'cm', marked), reading('M13', 64, 'cm', marked)])
     expect(found.find((finding) => finding.rule === 'parts-through-mark')?.byMm).toBeCloseTo(40, 6)
     expect(ask([reading('M10', 43), reading('M12', 25), reading('M13', 64)])).toEqual([])
+  })
+})
+
+describe('questions that fit the dog', () => {
+  const lab = { breed: 'Labrador Retriever', crossWith: '', sex: 'female' as const, weightKg: null, ageSaidOn: '2026-10-05', born: null }
+  const asked = (readings: Reading[], ageMonths: number) => plausible(bodyOf(readings), { readings, about: { ...lab, ageMonths }, on: '2026-10-05' })
+
+  it('T21 a puppy is not held against the grown dogs of its breed', () => {
+    expect(asked([reading('M07', 36), reading('M07', 36.2)], 2)).toEqual([])
+    expect(asked([reading('M00', 5, 'kg')], 2)).toEqual([])
+    expect(asked([reading('M00', 15, 'kg')], 4)).toEqual([])
+    // A grown one is.
+    expect(asked([reading('M00', 15, 'kg')], 40)[0]?.rule).toBe('odd-weight')
+    expect(asked([reading('M07', 28, 'cm')], 40)[0]?.ask).toContain('inches-as-centimetres')
+  })
+
+  it('T22 five tapes in the wrong unit are one question, and doubling is only offered of what is doubled', () => {
+    const five = (unit: 'in' | 'cm') => [
+      reading('M07', 71, unit),
+      reading('M01', 60, unit),
+      reading('M13', 66, unit),
+      reading('M06', 29, unit),
+      reading('M14', 50, unit),
+    ]
+    const found = ask(five('in'), { ...husky, weightKg: 21 })
+    expect(found.map(({ rule, measures }) => [rule, measures.length])).toEqual([['unit-of-all', 5]])
+    expect(found[0]).toMatchObject({ ask: ['centimetres-as-inches', 'dog-is-so'], because: { would: expect.closeTo(710, 6) as number } })
+    expect(ask(five('cm'), { ...husky, weightKg: 21 }).some(({ rule }) => rule === 'unit-of-all')).toBe(false)
+    for (const finding of ask([reading('M07', 35, 'cm')], husky)) expect(finding.ask.filter((cause) => cause === 'half' || cause === 'double')).toEqual([])
+  })
+
+  it('T23 what no dog measures is asked about even where nothing is known of it', () => {
+    const [girth] = ask([reading('M07', 81, 'in')])
+    expect(girth).toMatchObject({ rule: 'out-of-bounds', because: { found: 81 * 25.4, would: 810 } })
+    expect(girth?.ask[0]).toBe('centimetres-as-inches')
+    expect(ask([reading('M01', 71, 'in')])[0]).toMatchObject({ rule: 'out-of-bounds' })
+    for (const [id, cm] of [
+      ['M28', 150],
+      ['M24', 200],
+    ] as const)
+      expect([id, ask([reading(id, cm)])[0]?.rule]).toEqual([id, 'out-of-bounds'])
+    expect(ask([reading('M32', 60, 'cm', { place: 'front-left' })])[0]?.rule).toBe('out-of-bounds')
+    expect(ask([reading('M07', 24)])).toEqual([])
+    expect(ask([reading('M07', 118)])).toEqual([])
+  })
+
+  it('T25 a hem or an edge chosen so is no slip', () => {
+    const back = (over: Partial<Reading> = {}) => [reading('M14', 50), reading('M16', 53), reading('M15', 45, 'cm', over)]
+    expect(ask(back({ remark: 'hem at the loin' }))).toEqual([])
+    expect(ask(back()).map(({ soft, ask: [first] }) => [soft, first])).toEqual([[true, 'hem-chosen'], [true, 'hem-chosen']]) // prettier-ignore
+    expect(ask([reading('M18', 30, 'cm', { side: 'one' }), reading('M17', 46)]).map(({ rule, soft }) => [rule, soft])).toEqual([['drop-twice', true]])
+    expect(ask([reading('M18', 30, 'cm', { side: 'one', remark: 'to the belly line' }), reading('M17', 46)])).toEqual([])
+  })
+
+  it('T29 a number stands twice only where it may have been copied', () => {
+    const twice = (over: Partial<Reading>) =>
+      ask([reading('M06', 31.5), reading('M10', 40), reading('M14', 31.5, 'cm', over)]).filter(({ rule }) => rule === 'same-value')
+    expect(twice({ takenAt: '2026-10-05T09:01:00Z' })).toHaveLength(1)
+    expect(twice({ takenAt: '2026-10-05T10:30:00Z' })).toEqual([])
+    expect(twice({ asTyped: '315', unit: 'mm' })).toEqual([])
+  })
+
+  it('X02 a single number names the other unit beside the likelier cause', () => {
+    const rest = [reading('M06', 28.4), reading('M07', 66.2), reading('M14', 51.3)]
+    const [neck] = ask([...rest, reading('M01', 54, 'in')], husky).filter(({ measures }) => measures.includes('M01'))
+    expect(neck?.ask.slice(0, 2)).toContain('centimetres-as-inches')
+    expect(neck?.woulds?.['centimetres-as-inches']).toBeCloseTo(540, 0)
   })
 })
 

@@ -133,19 +133,21 @@ export function oddNumbers(value: Value, readings: readonly Reading[], asked: As
 
 /** Numbers no dog has at all, whoever it is; the other unit, the point or the doubling is named where it would explain them. */
 export function outOfBounds(value: Value, readings: readonly Reading[]): Finding[] {
-  const kept = keptOf(readings)
-  return [...new Set(kept.map((reading) => reading.measure))].flatMap((measure): Finding[] => {
-    const [found, bounds] = [value(measure), boundsOf(measure)]
-    const last = kept.filter((reading) => reading.measure === measure).at(-1)
-    if (found === undefined || bounds === null || !last || isPossible(measure, found)) return []
-    const slips = (measure === 'M00' ? [] : slipsOf(last)).filter(({ would }) => isPossible(measure, would))
+  const kept = readings.filter((reading) => !reading.struck)
+  const keyOf = ({ measure, place }: Reading): string => (place === null ? measure : `${measure}/${place}`)
+  return [...new Set(kept.map(keyOf))].flatMap((key): Finding[] => {
+    const last = kept.findLast((reading) => keyOf(reading) === key)
+    const found = value(key)
+    const bounds = last ? boundsOf(last.measure) : null
+    if (found === undefined || bounds === null || !last || isPossible(last.measure, found)) return []
+    const slips = (last.measure === 'M00' ? [] : slipsOf(last)).filter(({ would }) => isPossible(last.measure, would))
     const limit = found > bounds[1] ? bounds[1] : bounds[0]
     return [
       {
         rule: 'out-of-bounds',
         measures: [last.measure],
         byMm: Math.abs(found - limit),
-        because: { code: 'out-of-bounds', limit, found, ...(slips[0] ? { would: slips[0].would } : {}) },
+        because: { code: 'out-of-bounds', limit, found, ...(slips[0] ? { would: slips[0].would } : {}), ...(last.place ? { place: last.place } : {}) },
         ask: [...new Set(slips.map(({ cause }) => cause)), 'wrong-place'],
         woulds: wouldsOf(slips),
       },

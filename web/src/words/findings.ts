@@ -95,7 +95,7 @@ export function findingWords(finding: Finding, body: Readonly<Record<string, { m
             : ''
       return {
         title: `${measureName('M01')}: ${long ? 'longer' : 'shorter'} than expected`,
-        text: `Expected ${say(fromMm)} to ${say(toMm)}, from a girth of ${say(girth)}; the neck comes to ${say(mmOf('M01'))}. ${causes}${halved}`,
+        text: `Expected ${say(fromMm)} to ${say(toMm)}, from a girth of ${say(girth)}; the neck comes to ${say(mmOf('M01'))}. ${causesWith(finding, say)}${halved}`,
         expected: { measure: 'M01', mm: mmOf('M01'), fromMm, toMm },
       }
     }
