@@ -270,6 +270,7 @@ it('a new record is what was said over what nobody said', () => {
     way: 'stock',
     school: null,
     removed: false,
+    purpose: '',
     createdAt: AT,
   })
 })
