@@ -66,8 +66,8 @@ test('the server is killed in mid-session and thirty readings typed in the gap a
   await expect(strip(page)).toHaveText('30 kept here, not sent')
   // A field edited here while nobody could know of the other device's edit.
   await page.goto(`${server.address}/tickets/${id}/ask`)
-  await page.getByLabel('Weight').fill('22,4')
-  await page.getByLabel('Weight').blur()
+  await page.getByLabel('Name', { exact: true }).fill('Petrel of the quay')
+  await page.getByLabel('Name', { exact: true }).blur()
   await expect(strip(page)).toHaveText('31 kept here, not sent')
   await page.goto('about:blank')
   await tab.goto('about:blank')
@@ -84,7 +84,7 @@ test('the server is killed in mid-session and thirty readings typed in the gap a
     takenAt: new Date().toISOString(),
     by: 'Second',
   })
-  await put(`/api/dogs/${dog}`, { changes: [{ field: 'weightKg', from: 21.3, to: 20.8 }] }, 'PATCH')
+  await put(`/api/dogs/${dog}`, { changes: [{ field: 'name', from: 'Petrel', to: 'Petrel the elder' }] }, 'PATCH')
 
   await page.goto(`${server.address}/tickets/${id}/measure`)
   await expect.poll(async () => (await sheetOf(id)).readings.length, { timeout: 30_000 }).toBe(32)
@@ -96,10 +96,10 @@ test('the server is killed in mid-session and thirty readings typed in the gap a
 
   // The field edited on both shows the two values and asks; both readings are kept.
   const asked = page.getByRole('region', { name: 'Kept here, refused there' })
-  await expect(asked).toContainText('meanwhile somebody set it to “20.8”; here it was set to “22.4”')
+  await expect(asked).toContainText('meanwhile somebody set it to “Petrel the elder”; here it was set to “Petrel of the quay”')
   await asked.getByRole('button', { name: 'Keep mine' }).click()
   await expect(asked).toBeHidden()
-  await expect.poll(async () => ((await (await fetch(`${server.address}/api/dogs/${dog}`)).json()) as { dog: { weightKg: number } }).dog.weightKg).toBe(22.4)
+  await expect.poll(async () => ((await (await fetch(`${server.address}/api/dogs/${dog}`)).json()) as { dog: { name: string } }).dog.name).toBe('Petrel of the quay')
   await expect(page.getByRole('button', { name: /Sternum length/ })).toContainText('11')
   await expect(strip(page)).not.toContainText('kept here')
 })

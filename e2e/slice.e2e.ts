@@ -10,19 +10,21 @@ test('from an empty ticket to a printed docket, by mouse', async ({ page }) => {
   await page.getByRole('button', { name: 'New dog' }).click()
   await page.getByLabel('Breed', { exact: true }).fill('samo')
   await page.getByRole('option', { name: 'Samoyed' }).click()
-  await page.getByLabel('Weight').fill('21,4')
+  await page.getByLabel('Weight').fill('21,4 kg')
   await page.getByLabel('Weight').blur()
-  await expect(page.getByText('Samoyed, 21.4 kg')).toBeVisible()
+  await expect(page.getByText('Samoyed, 47.2 lb')).toBeVisible()
   await page.getByLabel('Or a new owner’s name').fill('Nils Quayside')
   await page.getByRole('button', { name: 'Add', exact: true }).click()
   await expect(page.getByLabel('Owner’s name')).toHaveValue('Nils Quayside')
   await page.getByRole('button', { name: 'Long hike' }).click()
-  await page.getByRole('button', { name: 'Walking Y, short' }).click()
+  await page.getByRole('button', { name: 'Put walking Y, short on the ticket' }).click()
   await page.getByRole('radio', { name: 'Stock' }).click()
+  await page.getByText('Every other kind').click()
   await page.getByRole('button', { name: 'Full cross-back' }).click()
-  await expect(page.getByRole('heading', { name: 'Heat: not above about 10 °C' })).toBeVisible()
-  await page.getByRole('button', { name: 'Full cross-back' }).click()
-  await expect(page.getByRole('heading', { name: 'Heat: not above about 10 °C' })).toBeHidden()
+  await page.getByText('read all').click()
+  await expect(page.getByText(/Not above about 10 °C/)).toBeVisible()
+  await page.getByRole('button', { name: 'Take the Full cross-back off' }).click()
+  await expect(page.getByText(/Not above about 10 °C/)).toBeHidden()
   await page.getByRole('link', { name: /Take the tapes/ }).click()
 
   // Measure: two readings of each tape, the second by the Big Inch.
@@ -141,17 +143,17 @@ test('two people editing one field are both shown and asked', async ({ page }) =
   const { sheetOf } = await import('./bench-of-one.ts')
   const { dog, ticket } = await sheetOf('Harebell')
   await page.goto(`/tickets/${ticket.id}/ask`)
-  const weight = page.getByLabel('Weight')
-  await weight.fill('13,6')
+  const breed = page.getByLabel('Crossed with')
+  await breed.fill('Kelpie')
   await fetch(`${address()}/api/dogs/${dog?.id ?? ''}`, {
     method: 'PATCH',
     headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ changes: [{ field: 'weightKg', from: dog?.weightKg, to: 14 }] }),
+    body: JSON.stringify({ changes: [{ field: 'crossWith', from: dog?.crossWith, to: 'Saluki' }] }),
   })
-  await weight.blur()
-  await expect(page.getByRole('alert')).toContainText('somebody set it to “14”; you typed “13,6”')
+  await breed.blur()
+  await expect(page.getByRole('alert')).toContainText('somebody set it to “Saluki”; you typed “Kelpie”')
   await page.getByRole('button', { name: 'Keep mine' }).click()
-  await expect(page.getByText('Whippet, 2 years, 13.6 kg')).toBeVisible()
+  await expect(page.getByText(/Whippet × Kelpie/)).toBeVisible()
 })
 
 test('the docket is one page of A4 and of Letter and holds every reading as typed', async ({ page }) => {

@@ -275,7 +275,7 @@ test('a dog’s page compares two dates, keeps notes and photographs, and takes 
   const { dogs } = { dogs: (await (await fetch(`${process.env.MERRY_ADDRESS ?? ''}/api/dogs`)).json()) as { id: string; name: string }[] }
   const spinnaker = dogs.find((dog) => dog.name === 'Spinnaker')
   await page.goto(`/dogs/${spinnaker?.id ?? ''}`)
-  await expect(page.getByRole('img', { name: /Weight over time, 9 weighings/ })).toBeVisible()
+  await expect(page.getByRole('img', { name: /Weight over time, 10 weighings/ })).toBeVisible()
   const compared = page.getByRole('region', { name: 'Two dates compared' })
   await page.getByRole('slider', { name: 'Compared with' }).press('Home')
   await expect(compared).toContainText('+')

@@ -1,10 +1,10 @@
-import { formatLength, measureIds as allIds, measures } from '@merry-tailor/core'
+import { formatLength, measureIds as allIds, measures, type Finding } from '@merry-tailor/core'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { useOwnersQuery } from '../api/queries'
-import { readingStyle } from '../state/settings'
+import { readingStyle, settingsChanged } from '../state/settings'
 import { PlaceFrame } from '../frame/Strip'
-import { useAppSelector } from '../state/store'
+import { useAppDispatch, useAppSelector } from '../state/store'
 import { useKeys } from '../state/use-keys'
 import { Button } from '../ui/controls/Button'
 import { KnucklePad, padKeys } from '../ui/controls/KnucklePad'
@@ -15,7 +15,9 @@ import { Worded } from '../ui/length/Worded'
 import { tapeName, weightText } from '../words/measuring'
 import { measureName } from '../words/stages'
 import { DogFinder, MoreDogs, useDogFinder } from '../dogs'
-import { Chip } from '../length-entry'
+import { Chip, parseEntry } from '../length-entry'
+import { RoundGrid } from './RoundGrid'
+import { roundQuestion } from './round-question'
 import { useRound } from './use-round'
 
 /** A team round: one tape down a whole line of dogs, then the next tape; large keys for gloved hands. */
@@ -65,7 +67,7 @@ function Plan({ round, onStart, ready }: { round: Round; onStart: () => void; re
               <li key={dog.id}>
                 <Chip on={at >= 0} onClick={() => toggle(dog.id)}>
                   {at >= 0 ? `${at + 1}. ` : ''}
-                  {dog.name}
+                  {round.nameOf(dog)}
                 </Chip>
               </li>
             )
@@ -133,16 +135,19 @@ function Plan({ round, onStart, ready }: { round: Round; onStart: () => void; re
 function Walk({ round, onEnd }: { round: Round; onEnd: () => void }) {
   const { line, tapes, unit } = round
   const settings = useAppSelector((state) => state.settings)
+  const dispatch = useAppDispatch()
   const [at, setAt] = useState({ tape: 0, dog: 0 })
   const [typed, setTyped] = useState('')
   const [half, setHalf] = useState(true)
   const [problem, setProblem] = useState<string | null>(null)
+  const [question, setQuestion] = useState<Finding | null>(null)
   const [tape, here] = [tapes[at.tape], line[at.dog]]
   const done = tape === undefined || here === undefined
 
   const step = (by: number): void => {
     setTyped('')
     setProblem(null)
+    setQuestion(null)
     setAt(({ tape: t, dog: d }) => {
       const flat = Math.max(0, t * line.length + d + by)
       return { tape: Math.floor(flat / line.length), dog: flat % line.length }
@@ -151,6 +156,9 @@ function Walk({ round, onEnd }: { round: Round; onEnd: () => void }) {
   /** One key: pins the number and brings the next dog; without a number the next dog alone. */
   const next = (): void => {
     if (done || typed.trim() === '') return step(1)
+    // Before the next dog is brought: what this number says beside the others.
+    const found = question === null ? round.asks(here, tape, typed, half) : null
+    if (found) return setQuestion(found)
     void round.pin(here, tape, typed, half).then((wrong) => {
       if (wrong) {
         setProblem(`${here.dog.name}: ${wrong}`)
@@ -163,6 +171,7 @@ function Walk({ round, onEnd }: { round: Round; onEnd: () => void }) {
   const type = (next: string): void => {
     setTyped(next)
     setProblem(null)
+    setQuestion(null)
   }
   useKeys({
     Enter: next,
@@ -171,14 +180,15 @@ function Walk({ round, onEnd }: { round: Round; onEnd: () => void }) {
     ArrowLeft: () => step(-1),
     ...padKeys(typed, type),
   })
+  const taken = tapes.reduce((sum, each) => sum + line.filter(({ body }) => (body[each.key]?.n ?? 0) > 0).length, 0)
   if (done) {
     return (
       <div className="mat flex-1 p-6">
-        <div className="max-w-[600px] border-2 border-ink bg-panel px-5 py-4">
-          <h1 className="text-[26px] leading-[34px]">The line is done</h1>
-          <p>
-            {tapes.length} tapes down {line.length} dogs. Second round: the same line again, or each dog’s own ticket.
-          </p>
+        <div className="max-w-[900px] border-2 border-ink bg-panel px-5 py-4">
+          <h1 className="text-[26px] leading-[34px]">
+            {taken} of {tapes.length * line.length} taken
+          </h1>
+          <RoundGrid round={round} />
           <div className="mt-3 flex flex-wrap gap-2">
             <Button tone="primary" onClick={() => setAt({ tape: 0, dog: 0 })}>
               Second round
@@ -191,6 +201,8 @@ function Walk({ round, onEnd }: { round: Round; onEnd: () => void }) {
   }
   const kept = here.body[tape.key]
   const doubling = measures[tape.measure]?.doubling === true
+  const read = parseEntry(tape.measure, typed, unit)
+  const echo = read.ok ? formatLength(2 * read.mm, readingStyle(settings)).text : null
   return (
     <div className="grid min-h-0 flex-1 grid-rows-[1fr_auto] lg:grid-cols-[230px_1fr_420px] lg:grid-rows-1">
       <ol aria-label="The line" className="quiet-scroll min-h-0 border-r-2 border-ink bg-panel max-lg:hidden">
@@ -202,7 +214,7 @@ function Walk({ round, onEnd }: { round: Round; onEnd: () => void }) {
               onClick={() => setAt({ ...at, dog: i })}
               className={`flex min-h-14 w-full items-center justify-between gap-2 border-b border-rule px-3 text-left ${i === at.dog ? 'bg-tape text-tape-ink' : ''}`}
             >
-              <b>{each.dog.name}</b>
+              <b>{round.nameOf(each.dog)}</b>
               <span>
                 {each.body[tape.key]?.mm != null &&
                   (tape.measure === 'M00' ? (
@@ -219,13 +231,25 @@ function Walk({ round, onEnd }: { round: Round; onEnd: () => void }) {
         <p className="text-[20px] text-mute">
           Tape {at.tape + 1} of {tapes.length}, dog {at.dog + 1} of {line.length}
         </p>
-        <h1 className="font-display text-[56px] leading-[60px] font-bold lg:text-[96px] lg:leading-[100px]">{here.dog.name}</h1>
+        <h1 className="font-display text-[56px] leading-[60px] font-bold lg:text-[96px] lg:leading-[100px]">{round.nameOf(here.dog)}</h1>
         <p className="text-[28px] leading-9 font-bold lg:text-[40px] lg:leading-[48px]">{tapeName(tape.measure, tape.place)}</p>
         <p className="text-[20px] leading-7 text-mute">{measures[tape.measure]?.path}</p>
         <p className="mt-3 text-[64px] leading-[70px] font-bold lg:text-[120px] lg:leading-[124px]">
           {typed ? <TypedLength text={typed} /> : <span className="text-mute">–</span>}
           <span className="ml-3 text-[0.4em] font-medium text-mute">{tape.measure === 'M00' ? (unit === 'in' ? 'lb' : 'kg') : unit}</span>
         </p>
+        {half && doubling && typed !== '' && echo !== null && <p className="text-[22px] leading-7 font-bold">× 2 = {echo}</p>}
+        {question && (
+          <div role="alert" className="mt-2 border-2 border-snag bg-snag-bg px-4 py-3 text-[18px] leading-6">
+            <Worded text={roundQuestion(question, kept, settings)} />
+            <div className="mt-2 flex flex-wrap gap-2">
+              <Button onClick={() => type('')}>Type it again</Button>
+              <Button tone="quiet" onClick={next}>
+                It is so: pin it
+              </Button>
+            </div>
+          </div>
+        )}
         <p aria-live="polite" className={`min-h-8 text-[20px] leading-7 ${problem ? 'font-bold text-snag' : 'text-mute'}`}>
           {problem ??
             (kept?.mm != null ? (
@@ -236,9 +260,27 @@ function Walk({ round, onEnd }: { round: Round; onEnd: () => void }) {
               'No number yet.'
             ))}
         </p>
+        {kept && kept.n > 0 && typed === '' && (
+          <Button
+            tone="quiet"
+            className="w-fit"
+            onClick={() =>
+              void round.takeBack(here, tape).then((wrong) => {
+                setProblem(wrong)
+              })
+            }
+          >
+            Take the last one back
+          </Button>
+        )}
       </section>
       <div className="flex min-h-0 flex-col gap-2 border-t-2 border-ink bg-bench p-2 lg:border-t-0 lg:border-l-2">
-        <KnucklePad typed={typed} onType={type} fractions={unit === 'in' && tape.measure !== 'M00'} />
+        <KnucklePad
+          typed={typed}
+          onType={type}
+          fractions={unit === 'in' && tape.measure !== 'M00'}
+          {...(tape.measure === 'M00' ? {} : { unit: { label: unit, onChange: () => dispatch(settingsChanged({ unit: unit === 'in' ? 'cm' : 'in' })) } })}
+        />
         <div className="grid grid-cols-2 gap-2">
           <button type="button" onClick={() => step(-1)} className="min-h-16 border-2 border-ink bg-panel text-[18px] font-bold">
             Dog before
@@ -260,7 +302,7 @@ function Walk({ round, onEnd }: { round: Round; onEnd: () => void }) {
           )}
         </div>
         <button type="button" onClick={next} className="min-h-[92px] border-2 border-ink bg-tape text-[32px] font-bold text-tape-ink">
-          {typed.trim() === '' ? 'Next dog' : 'Pin, next dog'}
+          {typed.trim() === '' ? 'Skip, next dog' : 'Pin, next dog'}
         </button>
       </div>
     </div>

@@ -1,6 +1,6 @@
-import { fireEvent, screen, waitFor } from '@testing-library/react'
+import { fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
-import { aDog, anItem, aTicket, renderPage, testShop, withTestShop } from '../test/shop'
+import { AT, aDog, anItem, aReading, aTicket, nextId, renderPage, testShop, withTestShop } from '../test/shop'
 import { RoundEntry } from './RoundEntry'
 import { RoundPage } from './RoundPage'
 import { YardSheet } from './YardSheet'
@@ -38,7 +38,9 @@ describe('a team round', () => {
       for (const key of number) press(key)
       press('Enter')
     }
-    await screen.findByRole('heading', { name: 'The line is done' })
+    await screen.findByRole('heading', { name: '4 of 4 taken' })
+    // U19: what is there and what is not, each with the way to it.
+    expect((await screen.findByRole('table', { name: 'The round: dogs and tapes' })).textContent).toContain('66.0 cm')
     await waitFor(() => expect(testShop().sent.filter((each) => each.path.includes('/readings/'))).toHaveLength(4))
     const opened = testShop().sent.filter((each) => /^\/tickets\/[^/]+$/.test(each.path))
     expect(opened).toHaveLength(1)
@@ -49,6 +51,34 @@ describe('a team round', () => {
     ])
     // Both of Gannet's go to the ticket that was opened for her.
     expect(of(1)?.path.split('/')[2]).toBe(of(3)?.path.split('/')[2])
+  })
+
+  it('U01, U02 asks about a number before the next dog is brought, and takes the last one back', async () => {
+    const dog = aDog({ name: 'Fulmar' })
+    testShop().dogs.push(dog)
+    testShop().tickets.push(aTicket({ dog, items: [anItem()], readings: [aReading('M01', 275, { side: 'one' }), aReading('M07', 690)] }))
+    renderPage(`/round?dogs=${dog.id}&tapes=M01`, '/round', <RoundPage />)
+    fireEvent.click(await screen.findByRole('button', { name: 'Down the line' }))
+    await screen.findAllByText(/So far 55.0 cm, once/)
+    for (const key of '107') press(key)
+    press('Enter')
+    const asked = await screen.findByRole('alert')
+    expect(asked.textContent).toMatch(/Harness neck/)
+    expect(testShop().sent.filter((each) => each.path.includes('/readings/'))).toEqual([])
+    fireEvent.click(within(asked).getByRole('button', { name: 'Type it again' }))
+    expect(screen.queryByRole('alert')).toBeNull()
+    fireEvent.click(screen.getByRole('button', { name: 'Take the last one back' }))
+    await waitFor(() => expect(testShop().sent.at(-1)?.body).toMatchObject({ what: 'reading', kind: 'struck' }))
+    await screen.findByText('No number yet.')
+  })
+
+  it('X04 of two dogs of one name says whose each is', async () => {
+    const runa = { id: nextId(), name: 'Runa', contact: '', notes: '', createdAt: AT }
+    testShop().owners.push(runa)
+    testShop().dogs.push(aDog({ name: 'Gannet', ownerId: runa.id }), aDog({ name: 'Gannet', breed: 'Border Terrier' }))
+    renderPage('/round', '/round', <RoundPage />)
+    expect(await screen.findByRole('button', { name: 'Gannet (Runa)' })).toBeDefined()
+    expect(screen.getByRole('button', { name: 'Gannet (Border Terrier)' })).toBeDefined()
   })
 
   it('goes on without a number, and back to the dog before', async () => {

@@ -1,12 +1,27 @@
-import { isMeasureId, bodyOf, measures, tapeKey, type AgreedBody, type Dog, type Place, type TicketSheet, type MeasureId } from '@merry-tailor/core'
+import {
+  isMeasureId,
+  bodyOf,
+  measures,
+  PLAIN_CIRCUMSTANCES,
+  plausible,
+  tapeKey,
+  type AgreedBody,
+  type Dog,
+  type Finding,
+  type MeasureId,
+  type Place,
+  type Reading,
+  type TicketSheet,
+} from '@merry-tailor/core'
 import { useMemo, useRef } from 'react'
 import { useSearchParams } from 'react-router'
 import { v7 as uuid } from 'uuid'
-import { useActMutation, useAddTicketMutation, useDayQuery, useDogsQuery, useSheets } from '../api/queries'
+import { useActMutation, useAddTicketMutation, useDayQuery, useDogsQuery, useOwnersQuery, useSheets } from '../api/queries'
 import { useAppSelector } from '../state/store'
 import { useShop } from '../state/use-shop'
 import { useToday } from '../state/use-today'
 import { parseEntry } from '../length-entry'
+import { breedWords } from '../words/dogs'
 
 /** One tape of the round: a measure, and the paw or gauge where it exists more than once. */
 export interface RoundTape {
@@ -30,7 +45,9 @@ const USUAL: readonly MeasureId[] = ['M01', 'M07']
 export function useRound() {
   const [search, setSearch] = useSearchParams()
   const { data: dogs = [] } = useDogsQuery(undefined)
-  const { data: day } = useDayQuery(useToday())
+  const { data: owners = [] } = useOwnersQuery(undefined)
+  const today = useToday()
+  const { data: day } = useDayQuery(today)
   const { fitter, helper, unit } = useAppSelector((state) => state.settings)
   const rules = useShop()
   const [addTicket] = useAddTicketMutation()
@@ -104,5 +121,45 @@ export function useRound() {
     }
     return answer.error ? 'Not saved. The number stays here.' : null
   }
-  return { search: search.toString(), dogs, line, tapes, measureIds, set, pin, unit }
+  /** What the dog's other numbers say of this one, before it is kept: the first question it would raise, else `null`. */
+  const asks = (dog: RoundDog, tape: RoundTape, typed: string, oneSide: boolean): Finding | null => {
+    const read = parseEntry(tape.measure, typed, unit)
+    if (!read.ok) return null
+    const at = new Date().toISOString()
+    const reading: Reading = {
+      ...PLAIN_CIRCUMSTANCES,
+      id: 'now',
+      measure: tape.measure,
+      place: tape.place,
+      mm: read.mm,
+      side: oneSide && measures[tape.measure]?.doubling ? 'one' : 'both',
+      asTyped: typed.trim(),
+      unit: read.unit,
+      takenAt: at,
+      by: fitter,
+    }
+    const before = (dog.sheet?.readings ?? []).filter((each) => !each.struck)
+    const readings = [...before, reading]
+    const found = plausible(bodyOf(readings, rules), { readings, about: dog.dog, rules, on: today }).filter(
+      (each) => !each.soft && each.measures.includes(tape.measure),
+    )
+    const known = plausible(bodyOf(before, rules), { readings: before, about: dog.dog, rules, on: today }).map((each) => each.rule)
+    // Far off what was read of this tape before: asked too, whatever the other tapes say.
+    return found.find((each) => !known.includes(each.rule)) ?? null
+  }
+  /** Strikes out the newest number of this tape on this dog. */
+  const takeBack = async (dog: RoundDog, tape: RoundTape): Promise<string | null> => {
+    const newest = dog.sheet?.readings.findLast((each) => !each.struck && tapeKey(each.measure, each.place) === tape.key)
+    if (!newest || !dog.ticketId) return 'There is nothing to take back here.'
+    const body = { what: 'reading', about: newest.id, kind: 'struck', why: 'Taken back in the round', at: new Date().toISOString(), by: fitter } as const
+    const answer = await send({ ticketId: dog.ticketId, act: { act: 'mark', id: uuid(), body } })
+    return answer.error ? 'Not taken back. Try again.' : null
+  }
+  /** A dog by name; of two of one name by whose it is. */
+  const nameOf = (dog: Dog): string => {
+    const owner = owners.find((each) => each.id === dog.ownerId)
+    const alike = dogs.filter((each) => each.name === dog.name).length > 1
+    return alike ? `${dog.name} (${owner?.name ?? breedWords(dog)})` : dog.name
+  }
+  return { search: search.toString(), dogs, line, tapes, measureIds, set, pin, asks, takeBack, nameOf, unit }
 }

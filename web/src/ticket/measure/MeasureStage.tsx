@@ -171,7 +171,8 @@ function Bench() {
 
   if (!row) return null
   const shared = { entry, row, kept, pin: () => pin(), onKey, onUnit: toggleUnit }
-  if (isPhone) return <PhoneMeasure {...shared} rows={rows} at={at} turn={turn} onTurn={() => setTurn(turn + 1)} onSkip={move(1)} onPick={pick} />
+  if (isPhone)
+    return <PhoneMeasure {...shared} rows={rows} at={at} turn={turn} onTurn={() => setTurn(turn + 1)} onSkip={move(1)} onPick={pick} onAgain={again} />
   const soFar = <SoFar active={row.tape.measure} onAgain={again} device={device} waitsFor={tapeName(row.tape.measure, row.tape.place)} />
 
   return (

@@ -1,5 +1,7 @@
 import { measures } from '@merry-tailor/core'
-import { ChevronDown, Delete } from 'lucide-react'
+import { ChevronDown, Delete, Undo2 } from 'lucide-react'
+import { useState } from 'react'
+import { Link } from 'react-router'
 import { useAppSelector } from '../../state/store'
 import { valueStyle } from '../../state/settings'
 import { BigInch } from '../../ui/tape/BigInch'
@@ -11,7 +13,8 @@ import { PLACES, tapeName } from '../../words/measuring'
 import { BenchTools } from './BenchTools'
 import { LengthField } from '../../length-entry'
 import { AboutMeasure } from './MeasureHead'
-import { RestBlock, useExpected, type TapeRow } from '../../bench'
+import { OneQuestion, RestBlock, stateWords, useActs, useExpected, useOpenTicket, useQuestion, useTapes, type TapeRow } from '../../bench'
+import { PhoneTapes } from './PhoneTapes'
 import { TakenHow } from './TakenHow'
 import { PlateView } from './PlateView'
 import { ordinal, ReadingsList } from './ReadingsList'
@@ -23,6 +26,8 @@ interface PhoneMeasureProps extends EntryPanelProps {
   onTurn: () => void
   onSkip: () => void
   onPick: (key: string) => void
+  /** Strikes the newest reading of a measure and goes to it. */
+  onAgain: (measure: string) => void
 }
 
 const DIGITS = ['1', '2', '3', '4', '5', '6', '7', '8', '9'] as const
@@ -37,7 +42,7 @@ const EIGHTHS = [
 ] as const
 
 /** One measure to a screen, one thumb: the bottom is our own pad, the system keyboard stays shut. */
-export function PhoneMeasure({ entry, row, kept, pin, onKey, onUnit, rows, at, turn, onTurn, onSkip, onPick }: PhoneMeasureProps) {
+export function PhoneMeasure({ entry, row, kept, pin, onKey, onUnit, rows, at, turn, onTurn, onSkip, onPick, onAgain }: PhoneMeasureProps) {
   const settings = useAppSelector((state) => state.settings)
   const { unit, hand } = settings
   const measure = measures[row.tape.measure]
@@ -52,38 +57,94 @@ export function PhoneMeasure({ entry, row, kept, pin, onKey, onUnit, rows, at, t
   const small = `${key} text-[15px]`
   const decimal = (share: string): void => entry.setTyped(`${whole.split('.')[0] || '0'}.${share}`)
 
+  const { sheet } = useOpenTicket()
+  const acts = useActs()
+  const { agreeing } = useTapes()
+  const { question, waiting, later } = useQuestion()
+  const [shown, setShown] = useState<'how' | 'tapes' | null>(null)
+  const show = (what: 'how' | 'tapes'): void => setShown(shown === what ? null : what)
+  const allTaken = rows.every((each) => each.derived !== null || (each.agreed?.state === 'agrees' && !each.doubt))
+  const state = stateWords(row, look)
+  const said = entry.typed === '' && entry.problem === null && state !== '' ? state : note
+  const over =
+    shown === 'how' && measure ? (
+      <div className="space-y-1 px-3.5 py-2 text-[15px] leading-[19px]">
+        <p>{measure.path}.</p>
+        <p>{measure.howTo.stand}</p>
+        <p>{measure.howTo.howTight}</p>
+        <p className="text-mute">Usual slip: {measure.howTo.usualSlip}</p>
+        <AboutMeasure row={row} />
+        <TakenHow row={row} />
+        <BenchTools rows={rows} onPick={onPick} />
+      </div>
+    ) : shown === 'tapes' ? (
+      <PhoneTapes
+        rows={rows}
+        active={row.key}
+        look={look}
+        onPick={(key) => {
+          setShown(null)
+          onPick(key)
+        }}
+      />
+    ) : question ? (
+      <div role="alert">
+        <OneQuestion question={question} inHand={row.tape.measure} onAgain={onAgain} />
+        <button type="button" onClick={later} className="min-h-11 px-[18px] font-semibold underline">
+          Later{waiting > 1 ? `; ${waiting - 1} more ${waiting === 2 ? 'question' : 'questions'}` : ''}
+        </button>
+      </div>
+    ) : allTaken && entry.typed === '' ? (
+      <div className="px-3.5 py-2">
+        <p className="font-display text-[22px] leading-7 font-bold">All {rows.length} taken.</p>
+        <PhoneTapes rows={rows} active={row.key} look={look} onPick={onPick} />
+      </div>
+    ) : null
+
   return (
     <div className="flex min-h-0 flex-1 flex-col">
-      <header className="shrink-0 border-b-2 border-ink bg-bench px-3.5 pt-2">
-        <div className="flex items-baseline justify-between gap-2">
-          <h1 className="min-w-0 truncate text-[25px] leading-[30px]">{measure?.name}</h1>
-          <span className="shrink-0 text-[15px] text-mute">
+      <header className="flex shrink-0 items-stretch border-b-2 border-ink bg-bench pl-3.5">
+        <div className="flex min-w-0 flex-1 flex-col">
+          <h1 className="min-w-0">
+            <button
+              type="button"
+              aria-expanded={shown === 'tapes'}
+              title="All tapes"
+              onClick={() => show('tapes')}
+              className="flex min-h-11 w-full items-center gap-2 text-left font-display text-[23px] leading-[26px] font-bold"
+            >
+              <span className="min-w-0 truncate">{measure?.name}</span>
+              <ChevronDown size={20} aria-hidden className="shrink-0" />
+            </button>
+          </h1>
+          <p className="-mt-1.5 pb-1 text-[14px] leading-[17px] text-mute">
             {row.tape.place ? `${PLACES[row.tape.place]}, ` : ''}
-            {at + 1} of {rows.length}
-          </span>
+            {at + 1} of {rows.length}, {agreeing} agree
+          </p>
         </div>
-        <details className="group text-[15px] leading-[19px]">
-          <summary className="flex min-h-11 cursor-pointer list-none items-center gap-2">
-            <span className="min-w-0 flex-1 truncate text-mute">{measure?.howTo.howTight ?? measure?.path}</span>
-            <b>How</b>
-            <ChevronDown size={20} aria-hidden />
-          </summary>
-          {measure && (
-            <div className="space-y-1 pb-1">
-              <p>{measure.howTo.stand}</p>
-              <p>{measure.howTo.howTight}</p>
-              <p className="text-mute">Usual slip: {measure.howTo.usualSlip}</p>
-              <AboutMeasure row={row} />
-              <TakenHow row={row} />
-              <BenchTools rows={rows} onPick={onPick} />
-            </div>
-          )}
-        </details>
+        <button
+          type="button"
+          aria-label="Undo"
+          aria-disabled={!acts.undo}
+          onClick={() => acts.undo?.()}
+          className="inline-flex w-11 items-center justify-center aria-disabled:text-mute"
+        >
+          <Undo2 size={20} aria-hidden />
+        </button>
+        <button type="button" aria-expanded={shown === 'how'} onClick={() => show('how')} className="px-3 text-[15px] font-bold">
+          How
+        </button>
       </header>
       <RestBlock />
-      <button type="button" onClick={onTurn} aria-label="The form from another side" className="flex min-h-[110px] flex-1 border-b-2 border-ink">
-        <PlateView rows={rows} active={row} doubled={entry.oneSide} turn={turn} phone />
-      </button>
+      <div className="relative flex min-h-[110px] flex-1 border-b-2 border-ink">
+        <button type="button" onClick={onTurn} aria-label="The form from another side" className="flex min-h-[110px] flex-1">
+          <PlateView rows={rows} active={row} doubled={entry.oneSide} turn={turn} phone />
+        </button>
+        {over && (
+          // What covers the plate covers nothing else: the field and the pad stay under the thumb.
+          <div className="quiet-scroll absolute inset-0 z-10 bg-panel">{over}</div>
+        )}
+      </div>
       <div className="shrink-0 bg-panel px-3.5 pt-2">
         <div className="grid grid-cols-[1fr_124px] gap-3">
           <LengthField
@@ -120,7 +181,7 @@ export function PhoneMeasure({ entry, row, kept, pin, onKey, onUnit, rows, at, t
             role={entry.problem ? 'alert' : undefined}
             className={`truncate text-[14.5px] ${entry.problem ? 'font-semibold whitespace-normal text-snag' : entry.parsed.ok ? 'font-bold' : 'text-mute'}`}
           >
-            <Worded text={note} />
+            <Worded text={said} />
           </p>
           {entry.doubling && kept.length > 0 && <span className="shrink-0 text-[14px] text-mute">{ordinal(kept.length)} pinned</span>}
         </div>
@@ -195,9 +256,18 @@ export function PhoneMeasure({ entry, row, kept, pin, onKey, onUnit, rows, at, t
         <button type="button" onClick={onSkip} className={`border-2 border-ink bg-panel text-[16px] font-bold ${hand === 'left' ? 'order-2' : ''}`}>
           Skip for now
         </button>
-        <button type="button" onClick={pin} className="border-2 border-ink bg-tape text-[22px] font-bold text-tape-ink">
-          Pin it
-        </button>
+        {allTaken && question === null && entry.typed === '' ? (
+          <Link
+            to={`/tickets/${sheet.ticket.id}/choose`}
+            className="flex items-center justify-center border-2 border-ink bg-tape text-[22px] font-bold text-tape-ink"
+          >
+            Choose
+          </Link>
+        ) : (
+          <button type="button" onClick={pin} className="border-2 border-ink bg-tape text-[22px] font-bold text-tape-ink">
+            Pin it
+          </button>
+        )}
       </div>
     </div>
   )

@@ -1,8 +1,8 @@
-import { fireEvent, screen, waitFor } from '@testing-library/react'
+import { fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import { settingsChanged } from '../../state/settings'
 import { store } from '../../state/store'
-import { anItem, aTicket, renderStage, testShop, wideScreen, withTestShop } from '../../test/shop'
+import { anItem, aReading, aTicket, renderStage, testShop, wideScreen, withTestShop } from '../../test/shop'
 import { MeasureStage } from './MeasureStage'
 
 withTestShop()
@@ -68,6 +68,25 @@ describe('the bench on a phone', () => {
   it('says which paw', async () => {
     await show('cm', 'B2')
     expect(screen.getByText(/left front, 1 of \d+/)).toBeDefined()
+  })
+
+  it('U01 asks at once about a number that stands out, and U28 leads on when all is taken', async () => {
+    wideScreen(true)
+    store.dispatch(settingsChanged({ unit: 'cm' }))
+    renderStage(aTicket({ readings: [aReading('M07', 690), aReading('M07', 692), aReading('M06', 290), aReading('M06', 292)] }), 'measure', <MeasureStage />)
+    await screen.findByRole('button', { name: 'Pin it' })
+    tap('5', '3', 'Pin it')
+    const asked = await screen.findByRole('alert')
+    expect(asked.textContent).toMatch(/Harness neck: longer than expected/)
+    fireEvent.click(within(asked).getByRole('button', { name: 'Take again' }))
+    await waitFor(() => expect(screen.queryByRole('alert')).toBeNull())
+    tap('2', '7', 'point 6', 'Pin it')
+    await waitFor(() => expect(readings()).toHaveLength(2))
+    tap('2', '7', 'point 8', 'Pin it')
+    await screen.findByText('All 3 taken.')
+    expect(screen.getAllByRole('link', { name: 'Choose' }).some((link) => link.className.includes('bg-tape'))).toBe(true)
+    fireEvent.click(screen.getByRole('heading', { level: 1 }).querySelector('button')!)
+    expect((await screen.findByRole('list', { name: 'All tapes' })).textContent).toContain('69.0 cm')
   })
 
   it('has what is known of the tape behind one word', async () => {

@@ -8,7 +8,10 @@ import { useShop } from '../../state/use-shop'
 import { KnucklePad, padKeys } from '../../ui/controls/KnucklePad'
 import { TypedLength } from '../../ui/length/TypedLength'
 import { PLACES, tapeName, weightText } from '../../words/measuring'
-import { NoItem, useOpenTicket, RestBlock, useBench, useEntry, useTapes } from '../../bench'
+import { findingWords } from '../../words/findings'
+import { suspectWords } from '../../words/suspects'
+import { NoItem, OneQuestion, stateWords, useOpenTicket, useQuestion, RestBlock, useBench, useEntry, useTapes } from '../../bench'
+import { SoloEnd } from './SoloEnd'
 import { canSpeak, say } from './speak'
 
 /** Alone with the dog: read from two metres, any tap goes on, knuckle-sized keys, prompts spoken when wished. */
@@ -24,9 +27,13 @@ function Alone() {
   const dispatch = useAppDispatch()
   const settings = useAppSelector((state) => state.settings)
   const { unit, voice, letterKeys } = settings
+  const look = { ...readingStyle(settings), unit }
+  const { body } = useOpenTicket()
   const [bench, changeBench] = useBench()
   const [key, setKey] = useState(() => (rows.find((row) => row.agreed?.state !== 'agrees') ?? rows[0])?.key ?? '')
   const [last, setLast] = useState<string | null>(null)
+  const [ended, setEnded] = useState(false)
+  const { question, waiting, later } = useQuestion()
   const at = Math.max(
     0,
     rows.findIndex((row) => row.key === key),
@@ -35,6 +42,8 @@ function Alone() {
   const entry = useEntry(row, setKey, true)
   const measure = measures[row?.tape.measure ?? '']
   const kept = row?.readings.filter((reading) => !reading.struck).length ?? 0
+  const state = row ? stateWords(row, look) : ''
+  const doubled = entry.oneSide && entry.parsed.ok ? `× 2 = ${formatLength(2 * entry.parsed.mm, look).text}` : ''
   const readBack = (mm: number): string => (entry.weight ? weightText(mm, unit) : mm === 0 ? 'none' : formatLength(mm, readingStyle(settings)).text)
 
   useEffect(() => {
@@ -43,8 +52,27 @@ function Alone() {
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [row?.key, voice])
 
+  const asked = question && ('finding' in question ? findingWords(question.finding, body, look).title : suspectWords(question.suspect, look).title)
+  useEffect(() => {
+    if (asked) say(`${asked}. Take it again, or keep it.`, voice)
+  }, [asked, voice])
+
   const go = (next: string): void => setKey(next)
-  const step = (by: number) => (): void => go(rows[(at + by + rows.length) % rows.length]?.key ?? '')
+  /** On or back along the tapes; past the last one comes the end, not the first again. */
+  const step = (by: number) => (): void => {
+    const next = rows[at + by]
+    if (by > 0 && entry.typed.trim() === '' && measure && row) setLast(`Skipped: ${tapeName(measure.id, row.tape.place)}`)
+    if (next) go(next.key)
+    else if (by > 0) setEnded(true)
+  }
+  /** Strikes the newest reading of a measure and goes to it. */
+  const again = (id: string): void => {
+    const target = rows.find((each) => each.tape.measure === id)
+    const newest = target?.readings.findLast((reading) => !reading.struck)
+    if (!target) return
+    go(target.key)
+    if (newest) entry.strike(newest, 'Taken again')
+  }
   /** One key for all: pins what is typed, else goes on to the next tape. */
   const next = (): void => {
     if (entry.typed.trim() === '') return step(1)()
@@ -52,13 +80,14 @@ function Alone() {
     if (!entry.pin()) return
     if (parsed.ok && row) {
       const said = readBack(parsed.mm)
-      setLast(`${tapeName(row.tape.measure, row.tape.place)}, ${said}${entry.oneSide ? ', one side' : ''}`)
+      setLast(`Kept: ${tapeName(row.tape.measure, row.tape.place)}, ${said}${entry.oneSide ? ', one side' : ''}`)
       say(`${said}. Kept.`, voice)
       const wanted = readingsWanted(shop)
       const taken = rows.map((each) => ({ key: each.key, n: (each.agreed?.n ?? 0) + (each.key === row.key ? 1 : 0) }))
       const onward = nextTape(taken, row.key, bench.rounds, wanted)
       if (onward.rest && onward.key && shop.restSeconds > 0) changeBench({ restUntil: new Date(Date.now() + shop.restSeconds * 1000).toISOString() })
       if (onward.key) go(onward.key)
+      else setEnded(true)
     }
   }
   useKeys({
@@ -73,6 +102,17 @@ function Alone() {
     ...padKeys(entry.typed, entry.setTyped),
   })
   if (!row || !measure) return null
+  if (ended)
+    return (
+      <SoloEnd
+        rows={rows}
+        look={look}
+        onPick={(key) => {
+          setEnded(false)
+          go(key)
+        }}
+      />
+    )
   return (
     <>
       <RestBlock />
@@ -83,7 +123,7 @@ function Alone() {
         <button
           type="button"
           onClick={next}
-          aria-label={entry.typed.trim() === '' ? 'Next tape' : 'Pin it and go on'}
+          aria-label={entry.typed.trim() === '' ? 'Skip to the next tape' : 'Pin it and go on'}
           className="flex min-h-0 flex-col justify-center-safe overflow-hidden border-ink px-5 py-2 text-left lg:border-r-2 lg:px-10"
         >
           <span className="block text-[17px] text-mute lg:text-[20px]">
@@ -105,7 +145,7 @@ function Alone() {
             aria-live="polite"
             className={`block min-h-6 text-[18px] leading-6 lg:min-h-8 lg:text-[26px] lg:leading-8 ${entry.problem ? 'font-bold text-snag' : ''}`}
           >
-            {entry.problem ?? (last ? `Kept: ${last}` : measure.howTo.howTight)}
+            {entry.problem ?? (doubled === '' ? (state !== '' && entry.typed === '' ? state : (last ?? measure.howTo.howTight)) : doubled)}
           </span>
           {measure.hold === 2 && (
             <span className="mt-1 block text-[16px] leading-5 text-chalk lg:text-[22px] lg:leading-7">
@@ -115,7 +155,20 @@ function Alone() {
           )}
         </button>
         <div className="flex min-h-0 flex-col gap-1.5 border-t-2 border-ink bg-bench p-2 pb-0 lg:gap-2 lg:border-t-0 lg:pb-2">
-          <KnucklePad typed={entry.typed} onType={entry.setTyped} fractions={unit === 'in' && !entry.weight} />
+          {question && (
+            <div role="alert" className="quiet-scroll max-h-[46dvh] shrink-0 border-2 border-snag bg-panel">
+              <OneQuestion question={question} inHand={row.tape.measure} onAgain={again} />
+              <button type="button" onClick={later} className="min-h-11 px-[18px] font-semibold underline">
+                Later{waiting > 1 ? `; ${waiting - 1} more` : ''}
+              </button>
+            </div>
+          )}
+          <KnucklePad
+            typed={entry.typed}
+            onType={entry.setTyped}
+            fractions={unit === 'in' && !entry.weight}
+            {...(entry.weight ? {} : { unit: { label: unit, onChange: () => dispatch(settingsChanged({ unit: unit === 'in' ? 'cm' : 'in' })) } })}
+          />
           <div className="grid grid-cols-2 gap-2">
             {entry.doubling ? (
               <button
@@ -143,7 +196,7 @@ function Alone() {
             </button>
           </div>
           <button type="button" onClick={next} className="min-h-[68px] border-2 border-ink bg-tape text-[30px] font-bold text-tape-ink lg:min-h-[84px]">
-            {entry.typed.trim() === '' ? 'Next' : 'Pin it'}
+            {entry.typed.trim() === '' ? 'Skip' : 'Pin it'}
           </button>
           <p className="flex items-center justify-between text-[15px] text-mute">
             <span className="max-lg:hidden">{letterKeys ? 'Space or Enter: next. Digits type. Arrows move.' : 'Enter: next. Arrows move.'}</span>

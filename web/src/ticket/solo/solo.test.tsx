@@ -1,6 +1,6 @@
-import { fireEvent, screen, waitFor } from '@testing-library/react'
+import { fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, it, vi } from 'vitest'
-import { aTicket, renderStage, testShop, withTestShop } from '../../test/shop'
+import { aReading, aTicket, renderStage, testShop, withTestShop } from '../../test/shop'
 import { SoloBench } from './SoloBench'
 
 withTestShop()
@@ -10,19 +10,35 @@ describe('alone with the dog', () => {
   it('pins with one key or any tap, and says which readings are unreliable alone', async () => {
     renderStage(aTicket(), 'solo', <SoloBench />)
     await screen.findByText(/Unreliable alone/)
-    for (const key of '27,6') press(key)
+    for (const key of '55,2') press(key)
     press('Enter')
-    await waitFor(() => expect(testShop().sent[0]?.body).toMatchObject({ measure: 'M01', mm: 276, side: 'both', method: 'loop' }))
-    expect(screen.getByText(/Kept: Harness neck, 27.6 cm$/)).toBeDefined()
+    await waitFor(() => expect(testShop().sent[0]?.body).toMatchObject({ measure: 'M01', mm: 552, side: 'both', method: 'loop' }))
+    expect(screen.getByText(/Kept: Harness neck, 55.2 cm$/)).toBeDefined()
     for (const key of ['2', '8']) fireEvent.click(screen.getByRole('button', { name: key }))
     fireEvent.click(screen.getByRole('button', { name: 'Pin it and go on' }))
     await waitFor(() => expect(testShop().sent).toHaveLength(2))
     expect(screen.getByRole('heading', { level: 1 }).textContent).toContain('Sternum length')
-    // Any tap without a number goes on.
-    fireEvent.click(screen.getByRole('button', { name: 'Next tape' }))
+    // Any tap without a number goes on, and says that it skipped one.
+    fireEvent.click(screen.getByRole('button', { name: 'Skip to the next tape' }))
+    expect(screen.getByText('Skipped: Sternum length')).toBeDefined()
     expect(screen.getByRole('heading', { level: 1 }).textContent).toContain('Girth, largest')
     press('ArrowLeft')
     expect(screen.getByRole('heading', { level: 1 }).textContent).toContain('Sternum length')
+  })
+
+  it('U01, U27 asks at once about an odd number, and ends with what is settled and what is not', async () => {
+    renderStage(aTicket({ readings: [aReading('M07', 690), aReading('M07', 692)] }), 'solo', <SoloBench />)
+    await screen.findByText(/Unreliable alone/)
+    for (const key of '107') press(key)
+    press('Enter')
+    const asked = await screen.findByRole('alert')
+    expect(asked.textContent).toMatch(/Harness neck: longer than expected/)
+    fireEvent.click(within(asked).getByRole('button', { name: /^Keep:/ }))
+    await waitFor(() => expect(screen.queryByRole('alert')).toBeNull())
+    for (let i = 0; i < 4; i++) press('ArrowRight')
+    const end = await screen.findByRole('list', { name: 'The tapes' })
+    expect(end.textContent).toMatch(/Sternum length–Not taken/)
+    expect(screen.getAllByRole('link', { name: 'Choose' }).some((link) => link.className.includes('bg-tape'))).toBe(true)
   })
 
   it('says large what can’t be read, and keeps it', async () => {

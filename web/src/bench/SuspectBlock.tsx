@@ -1,12 +1,19 @@
 import type { Suspect } from '@merry-tailor/core'
-import { valueStyle } from '../../state/settings'
-import { useAppSelector } from '../../state/store'
-import { suspectCode, suspectWords } from '../../words/suspects'
-import { useActs } from '../../bench'
+import { valueStyle } from '../state/settings'
+import { useAppSelector } from '../state/store'
+import { suspectCode, suspectWords } from '../words/suspects'
+import { useActs } from './use-acts'
 import { QuestionBlock } from './QuestionBlock'
 
+interface SuspectBlockProps {
+  suspect: Suspect
+  inHand: boolean
+  bare?: boolean
+  onAgain: (measure: string) => void
+}
+
 /** What this dog's form finds odd: one model speaking. */
-export function SuspectBlock({ suspect, inHand, onAgain }: { suspect: Suspect; inHand: boolean; onAgain: (measure: string) => void }) {
+export function SuspectBlock({ suspect, inHand, bare = false, onAgain }: SuspectBlockProps) {
   const settings = useAppSelector((state) => state.settings)
   const { acknowledge } = useActs()
   const { title, text, keep, expected } = suspectWords(suspect, { ...valueStyle(settings), unit: settings.unit })
@@ -17,7 +24,7 @@ export function SuspectBlock({ suspect, inHand, onAgain }: { suspect: Suspect; i
     <QuestionBlock
       title={title}
       text={text}
-      expected={{ ...expected, mm: suspect.readMm }}
+      expected={bare ? null : { ...expected, mm: suspect.readMm }}
       inHand={inHand}
       keep={keep}
       onAgain={() => onAgain(suspect.measure)}

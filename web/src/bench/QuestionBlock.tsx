@@ -1,10 +1,10 @@
-import { valueStyle } from '../../state/settings'
-import { useAppSelector } from '../../state/store'
-import { Button } from '../../ui/controls/Button'
-import { KeyCap } from '../../ui/controls/KeyCap'
-import { Worded } from '../../ui/length/Worded'
-import { Tape } from '../../ui/tape/Tape'
-import { tapeRange } from '../../ui/tape/scale'
+import { valueStyle } from '../state/settings'
+import { useAppSelector } from '../state/store'
+import { Button } from '../ui/controls/Button'
+import { KeyCap } from '../ui/controls/KeyCap'
+import { Worded } from '../ui/length/Worded'
+import { Tape } from '../ui/tape/Tape'
+import { tapeRange } from '../ui/tape/scale'
 
 interface QuestionBlockProps {
   title: string

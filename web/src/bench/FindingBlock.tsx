@@ -1,12 +1,21 @@
 import { findingCode, type Finding } from '@merry-tailor/core'
-import { valueStyle } from '../../state/settings'
-import { useAppSelector } from '../../state/store'
-import { findingWords } from '../../words/findings'
-import { useOpenTicket, useActs } from '../../bench'
+import { valueStyle } from '../state/settings'
+import { useAppSelector } from '../state/store'
+import { findingWords } from '../words/findings'
+import { useOpenTicket } from './open-ticket'
+import { useActs } from './use-acts'
 import { QuestionBlock } from './QuestionBlock'
 
+interface FindingBlockProps {
+  finding: Finding
+  inHand: boolean
+  /** Without the tape drawn: where there is little room. */
+  bare?: boolean
+  onAgain: (measure: string) => void
+}
+
 /** A rule's question about the readings: what was expected, from what, what was read, and why it may be. */
-export function FindingBlock({ finding, inHand, onAgain }: { finding: Finding; inHand: boolean; onAgain: (measure: string) => void }) {
+export function FindingBlock({ finding, inHand, bare = false, onAgain }: FindingBlockProps) {
   const { body, name } = useOpenTicket()
   const settings = useAppSelector((state) => state.settings)
   const { acknowledge } = useActs()
@@ -18,7 +27,7 @@ export function FindingBlock({ finding, inHand, onAgain }: { finding: Finding; i
     <QuestionBlock
       title={title}
       text={text}
-      expected={expected}
+      expected={bare ? null : expected}
       soft={finding.soft === true}
       inHand={inHand}
       keep={`${name} is so`}
