@@ -143,7 +143,7 @@ test('two people editing one field are both shown and asked', async ({ page }) =
   const { sheetOf } = await import('./bench-of-one.ts')
   const { dog, ticket } = await sheetOf('Harebell')
   await page.goto(`/tickets/${ticket.id}/ask`)
-  const breed = page.getByLabel('Crossed with')
+  const breed = page.getByRole('combobox', { name: 'Crossed with' })
   await breed.fill('Kelpie')
   await fetch(`${address()}/api/dogs/${dog?.id ?? ''}`, {
     method: 'PATCH',

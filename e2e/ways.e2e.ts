@@ -246,7 +246,7 @@ test('one tape goes down a line of dogs on large keys, then the next tape', asyn
   await setLook(page, { unit: 'cm', unitChosen: true })
   await page.goto(`/round?dogs=${a.dog?.id ?? ''},${b.dog?.id ?? ''}&tapes=M08,M29`)
   await page.getByRole('button', { name: 'Down the line' }).click()
-  const who = page.getByRole('heading', { level: 1, name: /Lodestar|Marlin|line is done/ })
+  const who = page.getByRole('heading', { level: 1, name: /Lodestar|Marlin|taken/ })
   for (const [dog, number] of [
     ['Lodestar', '65,1'],
     ['Marlin', '71,3'],
@@ -257,7 +257,7 @@ test('one tape goes down a line of dogs on large keys, then the next tape', asyn
     await page.keyboard.type(number ?? '')
     await page.keyboard.press('Enter')
   }
-  await expect(who).toHaveText('The line is done')
+  await expect(who).toHaveText('4 of 4 taken')
   const of = async (dog: string) =>
     (await sheetOf(dog)).readings.filter((reading) => ['M08', 'M29'].includes(reading.measure)).map((reading) => [reading.measure, reading.mm])
   await expect

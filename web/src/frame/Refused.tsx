@@ -31,7 +31,9 @@ const valueWords = (value: unknown): string =>
         : 'no'
       : Array.isArray(value)
         ? value.join(', ') || 'nothing'
-        : JSON.stringify(value)
+        : typeof value === 'string'
+          ? value
+          : JSON.stringify(value)
 
 /** What was done, in a line, so that somebody can decide on it later. */
 function useDoneWords(): (write: RefusedWrite) => string {
