@@ -117,6 +117,8 @@ test('the counter goes from one number to two sizes to try without any record', 
   await page.keyboard.type('22 3/4')
   await expect(page.getByText('Try Cedar, then Elm, pulled back by hand')).toBeVisible()
   await page.keyboard.press('Enter')
+  await expect(page.getByRole('alert')).toContainText('One side, or all round?')
+  await page.getByRole('button', { name: 'all round' }).click()
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Cedar on Counter dog:')
   await expect(page.getByRole('button', { name: /Try Cedar, then Elm/ })).toBeVisible()
 })

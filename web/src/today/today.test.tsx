@@ -87,12 +87,16 @@ describe('the counter', () => {
   it('predicts a size from one number, and opens a ticket of item and reading', async () => {
     const router = show()
     await type('44')
-    expect((await screen.findByText('Try 40')).parentElement?.textContent).toContain('Predicted')
+    // U04: a neck may be a half one; which it was is asked, and both answers are shown.
+    expect((await screen.findByText('Try 40')).parentElement?.textContent).toContain('Which was it?')
     fireEvent.submit(screen.getByRole('form', { name: 'Counter' }))
+    expect(screen.getByRole('alert').textContent).toContain('One side, or all round?')
+    expect(testShop().sent).toEqual([])
+    fireEvent.click(screen.getByRole('button', { name: 'all round' }))
     await waitFor(() => expect(testShop().sent).toHaveLength(3))
     expect(testShop().sent.map((each) => each.body)).toMatchObject([
       { kind: 'counter', dogId: null },
-      { family: 'H11', way: 'stock' },
+      { family: 'H11', way: 'undecided' },
       { measure: 'M01', mm: 440, asTyped: '44', unit: 'cm', side: 'both' },
     ])
     await waitFor(() => expect(router.state.location.pathname).toMatch(/choose$/))
@@ -111,6 +115,7 @@ describe('the counter', () => {
     testShop().answers['PUT /tickets'] = () => new Response(JSON.stringify({ code: 'bad-request', detail: 'No.' }), { status: 400 })
     show()
     const field = await type('44')
+    fireEvent.click(await screen.findByRole('button', { name: 'all round' }))
     fireEvent.submit(screen.getByRole('form', { name: 'Counter' }))
     expect((await screen.findByRole('alert')).textContent).toContain('The number stays here')
     expect(field.value).toBe('44')

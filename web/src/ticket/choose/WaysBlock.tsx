@@ -57,7 +57,7 @@ export function wayOptions(ranked: readonly Offer[], supply: readonly Supply[], 
 export function WaysBlock({ ranked, supply, family }: { ranked: readonly Offer[]; supply: readonly Supply[]; family: FamilyId }) {
   const { sheet } = useOpenTicket()
   const { views } = useShop()
-  const { neededOn, budget, activities } = sheet.ticket
+  const { neededOn, budget, pulls } = sheet.ticket
   const { form, solved } = useBenchForm()
   const unusual = unusualBody(sheet.dog, solved ? form : null)
   const ways = rankWays({
@@ -66,7 +66,8 @@ export function WaysBlock({ ranked, supply, family }: { ranked: readonly Offer[]
     neededOn,
     growing: stillGrows(sheet.dog, today()),
     oddBody: unusual.narrow || unusual.shortForNeck || unusual.giant,
-    beginner: activities.includes('learning-puller'),
+    // Does it pull yet: true fit shows only under load (6.1). A dog that pulls on the lead is another question.
+    beginner: pulls === false,
     budget,
     views,
     forCar: family === 'H24',
