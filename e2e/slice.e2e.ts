@@ -81,7 +81,7 @@ test('from an empty ticket to a printed docket, by mouse', async ({ page }) => {
   await page.getByRole('button', { name: /^Put Gull on Wimbrel/ }).click()
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Gull on Wimbrel')
   const row = (name: string) => page.getByRole('group', { name: new RegExp(`^${name}`) })
-  await row('Under every strap').getByRole('textbox').fill('1')
+  await row('Under every strap').getByRole('textbox').fill('0')
   await row('Under every strap').getByRole('textbox').press('Enter')
   await expect(row('Under every strap').getByRole('button', { name: 'Doesn’t hold' })).toHaveAttribute('aria-pressed', 'true')
   await page.getByRole('button', { name: /Fingers must be forced/ }).click()

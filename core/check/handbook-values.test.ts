@@ -1,5 +1,17 @@
 import { describe, expect, it } from 'vitest'
-import { agree, checkById, formatLength, judgeAnswer, orderBy, parseLength, plausible, rankSizes, tapesFor, type SizeTable } from '../src/index.ts'
+import {
+  agree,
+  checkById,
+  checkByMaker,
+  formatLength,
+  judgeAnswer,
+  orderBy,
+  parseLength,
+  plausible,
+  rankSizes,
+  tapesFor,
+  type SizeTable,
+} from '../src/index.ts'
 
 /** Check values of the trade handbook, chapter 14, by their IDs. V rows: common practice. W rows: from memory, unverified. */
 const inch = (value: number): number => value * 25.4
@@ -46,11 +58,15 @@ describe('values stated by practitioners (common practice)', () => {
     expect(tapes.find((tape) => tape.measure === 'M01')?.items).toHaveLength(2)
   })
 
-  it('V07: under the straps of a fitted walking Y one finger is tight, two hold', () => {
-    const check = checkById('pulling-neck')
-    expect(check && judgeAnswer(check, '1', 'in')).toMatchObject({ grade: 'holds' })
-    expect(check && judgeAnswer(check, '2', 'in')).toMatchObject({ grade: 'holds' })
-    expect(check && judgeAnswer(check, '4 fingers', 'in')).toMatchObject({ grade: 'fails' })
+  it('V07, T49: a fitted walking Y takes one to two fingers where its maker says so; elsewhere one is a doubt, none a failure', () => {
+    const check = checkById('under-every-strap')
+    if (!check) throw new Error('a check')
+    const said = (text: string, fingers?: [number, number]) => {
+      const answer = judgeAnswer(checkByMaker(check, fingers ? { fingers } : undefined), text, 'in')
+      return answer.ok ? answer.grade : answer.problem
+    }
+    expect([said('0'), said('1'), said('2'), said('4')]).toEqual(['fails', 'doubt', 'holds', 'fails'])
+    expect([said('1', [1, 2]), said('2', [1, 2]), said('0', [1, 2])]).toEqual(['holds', 'holds', 'fails'])
   })
 
   it('V14: a full-ring neck of 19 in picks a stock size by neck alone, without doubling', () => {

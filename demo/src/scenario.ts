@@ -483,7 +483,7 @@ export const tickets: readonly TicketStory[] = [
           {
             label: 'Gull',
             after: 35,
-            seen: [['under-every-strap', 'slack', 'fails', '1 finger']],
+            seen: [['under-every-strap', 'slack', 'fails', '0 fingers']],
             symptoms: [['S26', 'lengthen']],
           },
           {

@@ -24,7 +24,9 @@ const seen = (id: string, state: Observation['state'], grade: Observation['grade
 describe('judgeAnswer', () => {
   it.each([
     ['under-every-strap', '2', 'holds'],
-    ['under-every-strap', '1 finger', 'fails'],
+    // T49, V07: one finger under a walking Y is a doubt, none a failure.
+    ['under-every-strap', '1 finger', 'doubt'],
+    ['under-every-strap', '0', 'fails'],
     ['under-every-strap', '3', 'doubt'],
     ['under-every-strap', '4', 'fails'],
     ['pulling-neck', '1 1/2', 'holds'],

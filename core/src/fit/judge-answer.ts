@@ -90,8 +90,8 @@ export function judgeAnswer(check: Check, text: string, unit: LengthUnit, at: At
     if (fingers > MOST_FINGERS) return { ok: false, problem: 'too-many' }
     const edge = wide?.small || (gauge.kind === 'flat' && gauge.looseFails && fingers > gauge.passFingers[1]) ? 0.5 : 1
     const graded = gradeIn(fingers, wide?.fingers ?? gauge.passFingers, edge)
-    // Too tight is never only a doubt: fingers that must be forced fail (S26).
-    const tight = gauge.kind === 'flat' && fingers < gauge.passFingers[0] && gauge.passFingers[0] - fingers >= 1
+    // One finger where two are usual is a doubt (V07); where none goes in it is too tight, never only a doubt (S26).
+    const tight = gauge.kind === 'flat' && fingers < 0.5 && gauge.passFingers[0] > 0
     const result = tight ? ({ grade: 'fails', code: 'low' } as const) : graded
     return { ok: true, mm: wide ? fingers * width : null, fingers, ...result }
   }

@@ -14,7 +14,7 @@ export type Shelf = 'walking' | 'pulling' | 'drafting' | 'car' | 'coat' | 'boot'
 export type Kin = 'full-length' | 'ends-at-tail' | 'over-the-head'
 
 /** Where along the back a harness lets the pull leave. */
-export type PullPlace = 'withers' | 'mid-back' | 'tail-base' | 'below-tail'
+export type PullPlace = 'withers' | 'mid-back' | 'tail-base' | 'below-tail' | 'side-ring' | 'bar-eye' | 'chest-ring'
 
 /** Which kind of harness stands a line's angle. */
 export type HitchBand = 'wheel' | 'full-length' | 'half-back' | 'too-steep'

@@ -92,6 +92,7 @@ describe('the counter', () => {
     fireEvent.submit(screen.getByRole('form', { name: 'Counter' }))
     expect(screen.getByRole('alert').textContent).toContain('One side, or all round?')
     expect(testShop().sent).toEqual([])
+    await waitFor(() => expect(document.activeElement?.textContent).toBe('one side'))
     fireEvent.click(screen.getByRole('button', { name: 'all round' }))
     await waitFor(() => expect(testShop().sent).toHaveLength(3))
     expect(testShop().sent.map((each) => each.body)).toMatchObject([

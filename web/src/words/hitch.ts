@@ -26,6 +26,9 @@ export const PLACE_NAMES: Readonly<Record<PullPlace, string>> = {
   'mid-back': 'at mid-back',
   'tail-base': 'at the tail base',
   'below-tail': 'below the tail',
+  'side-ring': 'at the side rings, low, along the traces',
+  'bar-eye': 'at the bar’s eye behind the dog',
+  'chest-ring': 'at the chest',
 }
 
 export const BAND_NAMES: Readonly<Record<HitchBand, string>> = {

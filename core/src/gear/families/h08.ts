@@ -35,7 +35,7 @@ export const h08 = family({
   ),
   checks: everyHarness,
   symptoms: [],
-  pull: 'withers',
+  pull: 'chest-ring',
   line: null,
   head: 'set',
   dressing: {

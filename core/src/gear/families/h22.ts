@@ -37,7 +37,7 @@ export const h22 = family({
   ),
   checks: everyHarness,
   symptoms: [],
-  pull: 'withers',
+  pull: 'bar-eye',
   line: null,
   head: 'fixed',
   dressing: {

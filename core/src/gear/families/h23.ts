@@ -38,7 +38,7 @@ export const h23 = family({
   ),
   checks: everyHarness,
   symptoms: [],
-  pull: 'withers',
+  pull: 'side-ring',
   line: null,
   head: 'fixed',
   dressing: {

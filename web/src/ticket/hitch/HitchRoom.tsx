@@ -1,4 +1,5 @@
 import {
+  type PullPlace,
   elasticLine,
   families,
   FAMILIES_AT,
@@ -69,6 +70,8 @@ export function HitchRoom() {
   const tooShort = lineMm <= Math.abs(hitchMm - pull.heightMm)
   const line = tooShort ? null : hitchLine({ pullPointMm: pull.heightMm, hitchMm, lineMm }, bands)
   const kg = body.M00?.mm ?? sheet.dog?.weightKg ?? form.measures.M00?.mm ?? 20
+  // From side rings, a bar or the chest no band of back-pulled harnesses is meant.
+  const low = family !== null && LOW_PLACES.includes(pull.place)
   const words = line ? riseWords(line, look) : 'The line is too short'
 
   const choose = (next: HitchPlace): void => {
@@ -144,7 +147,8 @@ export function HitchRoom() {
             <p className="text-[15px] leading-[19px]">
               {line ? (
                 <>
-                  <b>That is {BAND_NAMES[line.band]}.</b> <Worded text={pressWords(line, look.unit)} />
+                  {low ? null : <b>That is {BAND_NAMES[line.band]}. </b>}
+                  <Worded text={pressWords(line, look.unit)} />
                 </>
               ) : (
                 'No line reaches so: lengthen it or move the hitch.'
@@ -177,6 +181,8 @@ export function HitchRoom() {
     </ItemsInHand>
   )
 }
+
+const LOW_PLACES: readonly PullPlace[] = ['side-ring', 'bar-eye', 'chest-ring']
 
 /** A length typed as a fitter types it; what can't be read is said at the field and kept. */
 function LengthEntry({
@@ -237,7 +243,9 @@ function ForItem({ family, line }: { family: FamilyId | null; line: HitchLine | 
       </h3>
       <p>
         {!own
-          ? 'No line angle is stated for it; for hard pull it is not made.'
+          ? LOW_PLACES.includes(pullPlaceOf(family))
+            ? `Its pull leaves ${PLACE_NAMES[pullPlaceOf(family)]}; line bands are for harnesses pulled at the back.`
+            : 'No line angle is stated for it; for hard pull it is not made.'
           : `Made for a line ${own === 'wheel' ? 'falling steeply, the load right behind' : own === 'full-length' ? 'near level or falling a little' : 'that rises'}; its pull leaves ${PLACE_NAMES[pullPlaceOf(family)]}.`}
       </p>
     </div>
@@ -265,7 +273,7 @@ interface LineAdviceProps {
 function LineAdvice({ family, line, pullMm, hitchMm, lineMm, onLine, unit }: LineAdviceProps) {
   const { lineBands } = useShop()
   const own = family && families[family].line
-  if (!own) return line ? <MadeFor band={line.band} /> : null
+  if (!own) return line && !LOW_PLACES.includes(pullPlaceOf(family)) ? <MadeFor band={line.band} /> : null
   const wanted = own
   if (line?.band === wanted) return <p>This line is in its band.</p>
   const needs = lineForBand({ pullPointMm: pullMm, hitchMm }, wanted, lineBandsOf(lineBands))
