@@ -1,5 +1,5 @@
 /** Where a ticket stands: its stage, and the one thing it waits for. */
-export { progressOf, promisedOn, stages, type Progress, type Stage, type StageState, type WaitsFor } from './progress-of.ts'
+export { DUE, progressOf, promisedOn, stages, type Progress, type Stage, type StageState, type WaitsFor } from './progress-of.ts'
 export { urgencyOf, type Urgency } from './urgency.ts'
 export { dayWork, type Stay } from './day-work.ts'
 export { newestFor } from './newest-for.ts'

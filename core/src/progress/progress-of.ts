@@ -17,6 +17,7 @@ export type WaitsFor =
   | { code: 'third-reading' | 'take-again'; measure: string }
   | { code: 'choice'; family: string }
   | { code: 'try-on'; kind: Choice['kind']; label: string }
+  | { code: 'ordered'; on: string; from: string; to: string }
   | { code: 'refit'; check?: string; symptom?: string; grade: Grade }
   | { code: 'look-again'; check?: string; grade: Grade }
   | { code: 'close' }
@@ -49,9 +50,7 @@ export function progressOf(sheet: TicketSheet, on: string, rules: AgreeRules = U
   const covered = (key: string): boolean => (body[key]?.n ?? 0) > 0
   const wanted = tapes.filter((tape) => !(tape.either !== undefined && !covered(tape.measure) && covered(tape.either)))
   const missing = wanted.filter((tape) => !covered(keyOf(tape)) && !(tape.either === 'M13'))
-  const asked = openFindings(body, sheet.acknowledgements, { readings: sheet.readings, about: sheet.dog, rules, on }).find(
-    (finding) => !finding.soft,
-  )
+  const asked = openFindings(body, sheet.acknowledgements, { readings: sheet.readings, about: sheet.dog, rules, on }).find((finding) => !finding.soft)
   const again = wanted.find((tape) => body[keyOf(tape)]?.state === 'disagrees')?.measure ?? asked?.measures[0]
   const third = wanted.find((tape) => body[keyOf(tape)]?.state === 'third-wanted')
   const agreeing = wanted.filter((tape) => body[keyOf(tape)]?.state === 'agrees').length
@@ -107,11 +106,18 @@ export function progressOf(sheet: TicketSheet, on: string, rules: AgreeRules = U
   }
 }
 
-const tryOnOf = (choice: Choice | undefined): WaitsFor => ({
-  code: 'try-on',
-  kind: choice?.kind ?? 'size',
-  label: (choice && labelsOf(choice)[0]) ?? '',
-})
+/** When a piece made to measure is due, as it was noted at the order: `YYYY-MM-DD to YYYY-MM-DD`. */
+export const DUE = 'Due'
+
+function tryOnOf(choice: Choice | undefined): WaitsFor {
+  const due = choice?.kind === 'made' ? /^(\d{4}-\d\d-\d\d) to (\d{4}-\d\d-\d\d)$/.exec(choice.options[DUE] ?? '') : null
+  if (choice && due?.[1] && due[2]) return { code: 'ordered', on: choice.at.slice(0, 10), from: due[1], to: due[2] }
+  return {
+    code: 'try-on',
+    kind: choice?.kind ?? 'size',
+    label: (choice && labelsOf(choice)[0]) ?? '',
+  }
+}
 
 /** The day the ticket is promised for: as promised, else the day the gear is needed. */
 export const promisedOn = (ticket: Pick<TicketSheet['ticket'], 'promisedOn' | 'neededOn'>): string | null => ticket.promisedOn ?? ticket.neededOn

@@ -50,15 +50,23 @@ const firstLabel = (settled: Settlement): string | undefined =>
  * @param picked what was pointed at on this screen
  * @param known the choice the ticket holds
  * @param body agreed values, mm: a piece made to measure is ordered by them
+ * @param unsettled measures not read, read once, or in doubt: made to measure waits for them
  */
-export function proposedChoice(ranked: readonly Offer[], picked: Picked | null, known: Settlement | null, body: SizedBody): ProposedChoice | null {
+export function proposedChoice(
+  ranked: readonly Offer[],
+  picked: Picked | null,
+  known: Settlement | null,
+  body: SizedBody,
+  unsettled: readonly string[] = [],
+): ProposedChoice | null {
   const first = ranked[0]
   const offer = ranked.find((each) => (picked ? offerKey(each) === picked.offer : known !== null && isOf(known, each))) ?? first
   if (!offer) return null
   const size = sizeOf(offer, picked?.label ?? (known && isOf(known, offer) ? firstLabel(known) : undefined)) ?? offer.best ?? undefined
   const advice = adviseOffer(offer)
   // A maker cuts by what was read: nothing is ordered on guesses alone.
-  const unread = offer.kind === 'made' && (advice.kind === 'guess' || advice.kind === 'no-tape')
+  const waits = offer.kind === 'made' && measuresOfTable(offer.judged).some((id) => unsettled.includes(id))
+  const unread = waits || (offer.kind === 'made' && (advice.kind === 'guess' || advice.kind === 'no-tape'))
   if (unread || size === undefined) return { offer, size, settlement: null, labels: [], follows: false, overrules: false }
   const follows = advice.labels[0] === size.label || (advice.kind === 'no-tape' && offer === first)
   const labels = follows && advice.labels.length > 0 ? advice.labels : [size.label]

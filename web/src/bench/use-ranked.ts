@@ -96,6 +96,8 @@ export function useRanked(item: Item | undefined): RankedItem {
   const { data: pieces, isLoading: piecesOut } = usePiecesQuery(undefined)
   const { views } = useShop()
   const { body, form } = useSizedBody()
+  const { solved } = useBenchForm()
+  const pending = !solved && (sheet.readings.length > 0 || (sheet.dog?.breed ?? '') !== '')
   const grown = useGrown(item)
   const choice = item && newestFor(sheet.choices, item.id)
   const question = useMemo(() => {
@@ -110,6 +112,6 @@ export function useRanked(item: Item | undefined): RankedItem {
   const answer = useRankAll(question)
   return useMemo(() => {
     const offers = (answer ?? []).filter((offer) => offer.judged.family === item?.family)
-    return { ranked: item ? inOrder(offers, item, choice) : [], choice, body, form, out: item !== undefined && answer === null }
-  }, [answer, item, choice, body, form])
+    return { ranked: item ? inOrder(offers, item, choice) : [], choice, body, form, out: item !== undefined && (answer === null || pending) }
+  }, [answer, item, choice, body, form, pending])
 }

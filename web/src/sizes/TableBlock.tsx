@@ -1,6 +1,6 @@
 import { leadOn, orderBy, type RankedSize, type Supply } from '@merry-tailor/core'
 import type { OfferFace } from '../words/offer-face'
-import { formatDistanceToNowStrict, getMonth, parseISO } from 'date-fns'
+import { addWeeks, format, formatDistanceToNowStrict, getMonth, parseISO } from 'date-fns'
 import { dayWords, today } from '../state/today'
 import { Mark } from '../ui/marks/Mark'
 import { measureName, wayName } from '../words/stages'
@@ -144,5 +144,8 @@ export function leadWords(table: Pick<OfferFace, 'way' | 'lead'>, neededOn: stri
   if (lead.maxWeeks === 0) return 'At hand today.'
   if (!neededOn) return `${weeks}${peak}.`
   const by = orderBy(neededOn, weeksOf, { marginWeeks: table.way === 'made' ? 2 : 0.5 })
-  return by < today() ? `${weeks}${peak}. Too late to order for ${dayWords(neededOn)}; that was ${dayWords(by)}.` : `${weeks}${peak}. Order by ${dayWords(by)}.`
+  const comes = (after: number): string => dayWords(format(addWeeks(new Date(), after), 'yyyy-MM-dd'))
+  return by < today()
+    ? `${weeks}${peak}. Too late for ${dayWords(neededOn)}: ordered today it comes ${comes(lead.minWeeks)}${lead.minWeeks === lead.maxWeeks ? '' : ` to ${comes(lead.maxWeeks)}`}.`
+    : `${weeks}${peak}. Order by ${dayWords(by)}.`
 }

@@ -1,8 +1,8 @@
 import { stages, type TicketSheet } from '@merry-tailor/core'
 import { ChevronLeft } from 'lucide-react'
-import type { ReactNode } from 'react'
+import { useState, type ReactNode } from 'react'
 import { Link, Navigate, Outlet, useLocation, useNavigate, useParams } from 'react-router'
-import { OpenBench, useOpenTicket } from '../bench'
+import { OpenBench, useActs, useOpenTicket } from '../bench'
 import { useTicketQuery } from '../api/queries'
 import { NotKept, Strip, Warnings } from '../frame/Strip'
 import { Refused } from '../frame/Refused'
@@ -12,6 +12,8 @@ import { useAppSelector } from '../state/store'
 import { clock, dayWords } from '../state/today'
 import { useToday } from '../state/use-today'
 import { useKeys } from '../state/use-keys'
+import { useOnce } from '../state/use-once'
+import { Button } from '../ui/controls/Button'
 import { MiniStitch } from '../ui/stitch/MiniStitch'
 import { RunningStitch } from '../said/RunningStitch'
 import { Snag, Unrolling } from '../ui/State'
@@ -59,6 +61,8 @@ function FramedStage() {
     if (next) void navigate(`${base}/${next}`)
   }
   useKeys({ '[': go(-1), ']': go(1) })
+  const closed = sheet.ticket.state === 'closed'
+  const room = pathname.split('/').at(-1) ?? ''
   const listed = stages.map((stage) => ({ stage, state: progress.states[stage], to: `${base}/${stage}` }))
   return (
     <div className="relative flex h-dvh flex-col overflow-hidden print:block print:h-auto print:overflow-visible">
@@ -74,9 +78,42 @@ function FramedStage() {
       <NotKept />
       <Refused />
       <SomebodyElse ticketId={sheet.ticket.id} />
+      {closed && !READ_ONLY_ROOMS.has(room) && <ClosedBar closedAt={sheet.ticket.closedAt} />}
       <main className="flex min-h-0 flex-1 flex-col print:block">
-        <Outlet />
+        {closed && !READ_ONLY_ROOMS.has(room) ? (
+          // A closed ticket is a record: nothing in it can be pressed or typed, everything can be read and followed.
+          <fieldset disabled className="contents">
+            <Outlet />
+          </fieldset>
+        ) : (
+          <Outlet />
+        )}
       </main>
+    </div>
+  )
+}
+
+/** Rooms that change nothing, and the one that opens a ticket again. */
+const READ_ONLY_ROOMS: ReadonlySet<string> = new Set(['finish', 'docket', 'order', 'form'])
+
+/** Over every stage of a closed ticket: since when, and the way to open it again. */
+function ClosedBar({ closedAt }: { closedAt: string | null }) {
+  const acts = useActs()
+  const once = useOnce()
+  const [refused, setRefused] = useState<string | null>(null)
+  const open = async (): Promise<void> => {
+    const { error } = await acts.change([
+      { field: 'state', from: 'closed', to: 'open' },
+      { field: 'closedAt', from: closedAt, to: null },
+    ])
+    setRefused(error ? problemWords(error) : null)
+  }
+  return (
+    <div role="status" className="flex shrink-0 flex-wrap items-center justify-between gap-x-4 border-b-2 border-ink bg-chalk-bg px-5 py-1.5 print:hidden">
+      <p>
+        <b>Closed{closedAt ? ` ${dayWords(closedAt.slice(0, 10))}` : ''}.</b> It can be read; nothing in it can be changed. {refused ?? ''}
+      </p>
+      <Button onClick={() => void once(open)}>Open again</Button>
     </div>
   )
 }

@@ -8,7 +8,7 @@ import { hitch } from './hitch'
 import { kinds } from './kinds'
 import { letters } from './letters'
 import { measure } from './measure'
-import { paper } from './paper'
+import { order, paper } from './paper'
 import { solo } from './solo'
 import { tryOn } from './try-on'
 
@@ -16,7 +16,7 @@ import { tryOn } from './try-on'
 export const STAGE_ROOMS: Readonly<Record<Stage, readonly RouteObject[]>> = {
   ask,
   measure: [...measure, ...solo, ...paper, ...letters],
-  choose: [...choose, ...kinds, ...hitch, ...allSizes],
+  choose: [...choose, ...kinds, ...hitch, ...allSizes, ...order],
   'try-on': tryOn,
   finish,
 }

@@ -1,4 +1,7 @@
 import { checkById, families, measures, symptoms, type FamilyId, type ItemWay, type Stage, type Stay, type WaitsFor } from '@merry-tailor/core'
+import { format, parseISO } from 'date-fns'
+
+const shortDay = (day: string): string => format(parseISO(day), 'd MMM')
 
 const NAMES: Readonly<Record<Stage, string>> = { ask: 'Ask', measure: 'Measure', choose: 'Choose', 'try-on': 'Try on', finish: 'Finish' }
 export const stageName = (stage: Stage): string => NAMES[stage]
@@ -24,6 +27,8 @@ export function waitsForWords(waits: WaitsFor): string {
       return `Take ${measureName(waits.measure).toLowerCase()} again`
     case 'choice':
       return `Choose a size: ${familyName(waits.family)}`
+    case 'ordered':
+      return `Ordered ${shortDay(waits.on)}, due ${shortDay(waits.from)} to ${shortDay(waits.to)}`
     case 'try-on':
       return waits.kind === 'made' ? 'Try on when it is made' : waits.kind === 'gear' ? 'Try on the piece of ours' : `Try on ${waits.label}`
     case 'refit':

@@ -6,6 +6,7 @@ import {
   formatLength,
   isOf,
   labelsOf,
+  measuresOfTable,
   newestFor,
   newestWeightKg,
   offerKey,
@@ -29,7 +30,7 @@ import { useOnce } from '../../state/use-once'
 import { KeyCap } from '../../ui/controls/KeyCap'
 import { TextField } from '../../ui/controls/TextField'
 import { Worded } from '../../ui/length/Worded'
-import { Snag } from '../../ui/State'
+import { Snag, Unrolling } from '../../ui/State'
 import { useMedia } from '../../ui/use-media'
 import { cautionWords } from '../../words/cautions'
 import { conflictWords } from '../../words/conflicts'
@@ -48,7 +49,11 @@ import { CrateNote } from './CrateNote'
 import { MakerSays } from '../../sizes/MakerSays'
 import { MeasureCard } from './MeasureCard'
 import { NoTable } from './NoTable'
+import { OrderForm } from './OrderForm'
+import { hangingFirst, soldOutWords } from './hanging-first'
+import { NO_OPTIONS, orderOptions, type OrderOptions } from './order-options'
 import { OutcomesBlock } from './OutcomesBlock'
+import { useUnsettled, waitsForWords } from './use-unsettled'
 import { PawsBlock } from './PawsBlock'
 import { SettleBlock } from './SettleBlock'
 import { sizeName } from '../../sizes/size-name'
@@ -80,7 +85,9 @@ export function ChooseStage() {
   const narrow = useMedia('(max-width: 767px)')
 
   const advised = ranked[0]
-  const proposed = proposedChoice(ranked, picked, choice ?? null, body)
+  const unsettled = useUnsettled()
+  const [options, setOptions] = useState<OrderOptions>(NO_OPTIONS)
+  const proposed = hangingFirst(proposedChoice(ranked, picked, choice ?? null, body, [...unsettled.keys()]), supply)
   const { offer, size } = proposed ?? {}
   const labels = proposed?.labels ?? []
   const follows = proposed?.follows ?? false
@@ -95,8 +102,21 @@ export function ChooseStage() {
       setWhyProblem('Say why in a few words; it is printed on the docket.')
       return false
     }
+    const { settlement } = proposed
+    const made =
+      settlement.kind === 'made' && table
+        ? {
+            options: orderOptions(
+              options,
+              table,
+              supply.find((each) => each.tableId === settlement.tableId),
+              sheet.ticket.neededOn,
+            ),
+          }
+        : {}
     const { error } = await acts.choose({
-      ...proposed.settlement,
+      ...settlement,
+      ...made,
       itemId: item.id,
       predicted: predictedOf(offer, proposed.settlement),
       rulesVersion: RULES_VERSION,
@@ -108,7 +128,7 @@ export function ChooseStage() {
     if (rest) {
       setItem(rest.id)
       setPicked(null)
-    } else await navigate(`/tickets/${sheet.ticket.id}/try-on`)
+    } else await navigate(`/tickets/${sheet.ticket.id}/${settlement.kind === 'made' ? 'order' : 'try-on'}`)
     return true
   }
   const rows = ranked.flatMap((each) => each.sizes.map((one): Picked => ({ offer: offerKey(each), label: one.label })))
@@ -156,7 +176,16 @@ export function ChooseStage() {
         onClick={press}
         className="flex min-h-14 w-full items-center justify-between gap-3 rounded-[2px] border-2 border-ink bg-tape px-4 py-1.5 text-left text-tape-ink disabled:bg-tape-rest"
       >
-        <ChooseWords labels={labels} follows={follows} table={table} known={known} guessed={advice?.kind === 'guess'} />
+        <ChooseWords
+          labels={labels}
+          follows={follows}
+          table={table}
+          known={known}
+          guessed={advice?.kind === 'guess'}
+          waitsFor={offer ? waitsForWords(measuresOfTable(offer.judged), unsettled) : ''}
+          soldOut={offer ? soldOutWords(offer, labels, supply) : ''}
+          out={out}
+        />
         <KeyCap tone="tape">Enter</KeyCap>
       </button>
     </div>
@@ -180,6 +209,11 @@ export function ChooseStage() {
             <Link to={`/tickets/${sheet.ticket.id}/hitch`} className="inline-flex min-h-11 items-center font-bold underline">
               The hitch
             </Link>
+            {choice?.kind === 'made' && (
+              <Link to={`/tickets/${sheet.ticket.id}/order`} className="inline-flex min-h-11 items-center font-bold underline">
+                Order sheet
+              </Link>
+            )}
             <Link to={`/tickets/${sheet.ticket.id}/all-sizes`} className="inline-flex min-h-11 items-center font-bold underline">
               All sizes
             </Link>
@@ -221,7 +255,7 @@ export function ChooseStage() {
                 <p className="ml-auto text-[13.5px] text-mute">Predicted. Nothing seen on the dog yet.</p>
               </div>
             ) : (
-              <h1 className="text-[28px] leading-[34px]">No size to show yet</h1>
+              <h1 className="text-[28px] leading-[34px]">{out ? 'Sizes' : 'No size to show yet'}</h1>
             )}
           </header>
           <div className="mat quiet-scroll min-h-0 flex-1 p-4" tabIndex={0} role="group" aria-label="The size on the tapes">
@@ -236,6 +270,7 @@ export function ChooseStage() {
               </div>
             )}
             {offer?.kind === 'series' && <CrateNote offer={offer} />}
+            {out && <Unrolling />}
             {ranked.length === 0 && !out && <NoTable item={item} name={name} form={drawn} />}
             {offer && table && size && (
               // The dog and the first size’s tapes on the left, what to make of them on the right; the second size below.
@@ -269,6 +304,7 @@ export function ChooseStage() {
                     )}
                   </OutcomesBlock>
                 </div>
+                {offer.kind === 'made' && <OrderForm options={options} onChange={setOptions} />}
                 {size.perMeasure.map((fit, at) => (
                   <MeasureCard key={fit.measure} n={at + 1} fit={fit} size={size} table={table} body={body} first look={look} />
                 ))}

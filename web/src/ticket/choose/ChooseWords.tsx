@@ -8,18 +8,28 @@ export function ChooseWords({
   table,
   known,
   guessed,
+  waitsFor,
+  soldOut,
+  out,
 }: {
   labels: readonly string[]
   follows: boolean
   table: OfferFace | undefined
   known: number
   guessed: boolean
+  /** Why a piece made to measure cannot be ordered yet. */
+  waitsFor: string
+  /** What does not hang on the shelf. */
+  soldOut: string
+  /** The first answer is not there yet. */
+  out: boolean
 }) {
+  if (out) return <span className="font-bold">A moment</span>
   if (table?.way === 'made' && labels.length === 0)
     return (
       <span>
         <span className="block text-[18px] leading-[22px] font-bold">Waits for its tapes</span>
-        <span className="text-[14px]">{table.maker} cuts by what is read, not by guesses</span>
+        <span className="text-[14px]">{waitsFor || `${table.maker} cuts by what is read, not by guesses`}</span>
       </span>
     )
   if (!table || labels.length === 0) return <span className="font-bold">{known === 0 ? 'Waits for a tape' : 'No size is near'}</span>
@@ -38,13 +48,15 @@ export function ChooseWords({
         {second ? `Try ${first}, then ${second}` : guessed ? `Start with ${first}` : `Try ${first}`}
       </span>
       <span className="text-[14px] font-semibold">
-        {second && families[table.family].shelf === 'pulling'
-          ? 'pulled back by hand'
-          : !follows
-            ? 'against the bench’s advice'
-            : guessed
-              ? `a guess; no tape of ${table.maker}’s yet`
-              : table.maker}
+        {soldOut !== ''
+          ? soldOut
+          : second && families[table.family].shelf === 'pulling'
+            ? 'pulled back by hand'
+            : !follows
+              ? 'against the bench’s advice'
+              : guessed
+                ? `a guess; no tape of ${table.maker}’s yet`
+                : table.maker}
       </span>
     </span>
   )

@@ -7,3 +7,6 @@ export const paper: RouteObject[] = [
   { path: 'quick', lazy: lazyRoom(() => import('./QuickEntry'), 'QuickEntry') },
   { path: 'ask-back', lazy: lazyRoom(() => import('./AskBack'), 'AskBack') },
 ]
+
+/** The order to a maker, by paper. */
+export const order: RouteObject[] = [{ path: 'order', lazy: lazyRoom(() => import('./OrderSheet'), 'OrderSheet') }]

@@ -1,5 +1,6 @@
-import { isOf, labelsOf, offerKey, tableIn, type Choice, type Item, type Offer, type TryOn } from '@merry-tailor/core'
+import { isOf, labelsOf, offerKey, presentSymptoms, remedyOf, tableIn, type Choice, type Item, type Offer, type TryOn } from '@merry-tailor/core'
 import { useState } from 'react'
+import { Link } from 'react-router'
 import { v7 as uuid } from 'uuid'
 import { useOnce } from '../../state/use-once'
 import { Picker } from '../../ui/controls/Picker'
@@ -58,6 +59,11 @@ export function NewRound({ item, onMade }: { item: Item; onMade: (id: string) =>
   const value = picked ?? wish?.value ?? sizes[0]?.value ?? 'other'
   const size = sizes.find((each) => each.value === value)
   const label = size?.label ?? other.trim()
+  const last = rounds.at(-1)
+  const resized =
+    last !== undefined &&
+    last.label === label &&
+    presentSymptoms(last.symptoms).some((note) => note.remedy !== null && remedyOf(note.symptom, note.remedy)?.kind === 'resize')
 
   const begin = async (): Promise<boolean> => {
     if (!label) {
@@ -107,7 +113,19 @@ export function NewRound({ item, onMade }: { item: Item; onMade: (id: string) =>
           {problem}
         </p>
       )}
-      <button type="submit" className="min-h-14 w-full rounded-[2px] border-2 border-ink bg-tape px-4 text-left text-[18px] font-bold text-tape-ink">
+      {resized && (
+        // What just failed by its size is not tried a second time: another size is.
+        <Link
+          to={`/tickets/${sheet.ticket.id}/choose`}
+          className="flex min-h-14 w-full items-center rounded-[2px] border-2 border-ink bg-tape px-4 text-[18px] font-bold text-tape-ink"
+        >
+          Choose another size
+        </Link>
+      )}
+      <button
+        type="submit"
+        className={`min-h-14 w-full rounded-[2px] border-2 border-ink px-4 text-left text-[18px] font-bold ${resized ? 'bg-panel' : 'bg-tape text-tape-ink'}`}
+      >
         {rounds.length === 0 ? `Put ${label || 'it'} on ${name}` : `New round with ${label || 'it'}`}
       </button>
     </form>

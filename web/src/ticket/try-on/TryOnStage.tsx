@@ -16,6 +16,7 @@ import { useSizeTablesQuery } from '../../api/queries'
 import { useAppSelector } from '../../state/store'
 import { clock } from '../../state/today'
 import { useKeys } from '../../state/use-keys'
+import { Button } from '../../ui/controls/Button'
 import { Segmented } from '../../ui/controls/Segmented'
 import { KeyCap } from '../../ui/controls/KeyCap'
 import { VerdictWord } from '../../said/VerdictWord'
@@ -45,18 +46,22 @@ export function TryOnStage() {
     setRoundId(null)
   }
   const round = rounds.find((each) => each.id === roundId) ?? rounds.at(-1)
-  const [state, setState] = useState<PullState>('slack')
+  const [turned, setState] = useState<PullState | null>(null)
   const { data: tables = [] } = useSizeTablesQuery(undefined)
   const worn = round && wornTable(round, sheet.choices)
   const rules = tables.find((table) => table.id === worn?.tableId && table.version === worn.tableVersion)?.rules
-  const cycle = (): void => setState(state === 'slack' ? 'pulling' : 'slack')
-  useKeys({ p: cycle })
+  // It opens at what fails, else at the first check nobody looked at.
+  const state = turned ?? (item && round ? firstToLook(item.family, round) : 'slack')
+  useKeys({ p: () => setState(state === 'slack' ? 'pulling' : 'slack') })
 
   if (!item) return <NoItem title="Which piece is on the rack?">{`Choose the item under Ask, then put a size on ${name}.`}</NoItem>
   const checks = checksFor(item.family)
   const shown = checks.filter((check) => check.states.includes(state))
   const newest = round ? latestObservations(round.observations) : new Map<string, never>()
   const verdict = round ? roundVerdict(item.family, round) : null
+  const held = [...newest.values()].filter((each: { grade: string }) => each.grade === 'holds').length
+  const toLook = (of: PullState): number => checks.filter((check) => check.states.includes(of) && !newest.has(`${check.id}/${of}`)).length
+  const elsewhere = STATES.map((each) => each.value).find((of) => of !== state && toLook(of) > 0)
   const answered = (of: PullState): number => checks.filter((check) => check.states.includes(of) && newest.has(`${check.id}/${of}`)).length
 
   return (
@@ -64,9 +69,9 @@ export function TryOnStage() {
       items={items}
       current={inHand}
       onPick={pickItem}
-      className="min-h-0 flex-1 max-lg:overflow-y-auto lg:grid lg:grid-cols-[316px_1fr] bench:grid-cols-[316px_1fr_332px]"
+      className="min-h-0 flex-1 max-lg:flex max-lg:flex-col max-lg:overflow-y-auto lg:grid lg:grid-cols-[316px_1fr] bench:grid-cols-[316px_1fr_332px]"
     >
-      <section aria-label="Rounds" className="flex min-h-0 flex-col bg-panel lg:border-r-2 lg:border-ink">
+      <section aria-label="Rounds" className="flex min-h-0 flex-col bg-panel max-lg:order-3 max-lg:border-t-2 max-lg:border-ink lg:border-r-2 lg:border-ink">
         <ItemTabs items={items} />
         <h2 className="shrink-0 border-b-2 border-ink px-4 py-2 text-[19px] leading-6">Rounds on {name}</h2>
         <ol className="quiet-scroll min-h-0 flex-1">
@@ -89,7 +94,7 @@ export function TryOnStage() {
                     {verdict.word
                       ? `${verdict.word.by || 'The fitter'}’s word, ${clock(verdict.word.at)}`
                       : checks.length > 0
-                        ? `${verdict.seen} of ${verdict.wanted} seen, since ${clock(round.at)}`
+                        ? `${held} hold, ${verdict.wanted - verdict.seen} to look at, since ${clock(round.at)}`
                         : `on since ${clock(round.at)}`}
                   </span>
                 </p>
@@ -134,6 +139,13 @@ export function TryOnStage() {
                   />
                 ))}
               </ul>
+              {elsewhere && shown.every((check) => newest.has(`${check.id}/${state}`)) && (
+                <div className="border-b border-rule px-5 py-3">
+                  <Button tone="primary" onClick={() => setState(elsewhere)}>
+                    Next: {STATES.find((each) => each.value === elsewhere)?.label.toLowerCase()}, {toLook(elsewhere)} to look at
+                  </Button>
+                </div>
+              )}
               {!hasOwnChecks(item.family) && verdict && <FittersWord family={item.family} round={round} word={verdict.word} />}
             </div>
           ) : (
@@ -150,6 +162,14 @@ export function TryOnStage() {
       {round && <Symptoms family={item.family} round={round} />}
     </ItemsInHand>
   )
+}
+
+/** Where a round is opened: at the state with what fails, else with what nobody looked at. */
+function firstToLook(family: FamilyId, round: TryOn): PullState {
+  const newest = latestObservations(round.observations)
+  const failing = [...newest.values()].find((each) => each.grade === 'fails')
+  if (failing) return failing.state
+  return STATES.find(({ value }) => checksFor(family).some((check) => check.states.includes(value) && !newest.has(`${check.id}/${value}`)))?.value ?? 'slack'
 }
 
 /** The table of what is on the dog, where it has one: the maker's own rules go before the family's. */

@@ -1,0 +1,30 @@
+import { TextField } from '../../ui/controls/TextField'
+import type { OrderOptions } from './order-options'
+
+const HINTS: Readonly<Record<keyof OrderOptions, string>> = {
+  Rings: 'Back; left and right for a side arm',
+  Padding: 'Felt, foam, none',
+  Colour: 'As the maker names it',
+  Remark: 'Anything the cutter should know',
+}
+
+/** What the maker is told beside the numbers; all of it can stay empty. */
+export function OrderForm({ options, onChange }: { options: OrderOptions; onChange: (options: OrderOptions) => void }) {
+  return (
+    <article aria-label="For the order" className="border-[1.5px] border-ink bg-panel px-4 py-3">
+      <h2 className="text-[18px] leading-[22px]">For the order</h2>
+      <div className="mt-2 grid gap-3 sm:grid-cols-2">
+        {(['Rings', 'Padding', 'Colour', 'Remark'] as const).map((name) => (
+          <TextField
+            key={name}
+            label={name}
+            value={options[name]}
+            maxLength={200}
+            placeholder={HINTS[name]}
+            onChange={(event) => onChange({ ...options, [name]: event.target.value })}
+          />
+        ))}
+      </div>
+    </article>
+  )
+}
