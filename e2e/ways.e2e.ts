@@ -236,6 +236,7 @@ test('a number under other people’s letters is asked back about, answered and 
   await page.getByRole('button', { name: 'They answered' }).click()
   await page.getByRole('combobox', { name: 'The measure it is' }).click()
   await page.getByRole('option', { name: 'Back length', exact: true }).click()
+  await page.getByRole('radio', { name: 'Centimetres' }).click()
   await page.getByRole('button', { name: 'Take it as a reading' }).click()
   await expect(page.getByText('became back length')).toBeVisible()
   await expect.poll(() => kept(id)).toMatchObject([{ measure: 'M14', mm: 360, remark: 'Came as “B”, answered by the sender' }])

@@ -1,4 +1,4 @@
-import { measureIds, measures, type AsWritten, isMeasureId } from '@merry-tailor/core'
+import { formatLength, formatWeight, measureIds, measures, type AsWritten, isMeasureId } from '@merry-tailor/core'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { v7 as uuid } from 'uuid'
@@ -176,18 +176,36 @@ function NewLetter() {
 }
 
 function Waiting({ written }: { written: AsWritten }) {
-  const { unit, fitter } = useAppSelector((state) => state.settings)
+  const { unit: shopUnit, fitter } = useAppSelector((state) => state.settings)
   const { act, mark } = useActs()
   const [open, setOpen] = useState(false)
   const [measure, setMeasure] = useState(written.wanted ?? '')
   const [place, setPlace] = useState('')
   const [typed, setTyped] = useState(written.asWritten)
-  const [one, setOne] = useState(false)
+  const [side, setSide] = useState<'one' | 'both' | null>(null)
+  const [said, setSaid] = useState<'in' | 'cm' | null>(null)
   const [problem, setProblem] = useState<string | null>(null)
   const about = measures[measure]
+  const weighs = about?.quantity === 'mass'
+  // What others sent means what they meant: a number without a unit is asked about, never read in the shop's own.
+  const named = /\d\s*(?:in\b|inch|"|″|''|cm|mm|kg|kilo|lb|pound)/i.test(typed)
+  const unit = said ?? shopUnit
+  const first = typed.trim() === '' ? null : parseEntry(measure === '' ? 'M07' : measure, typed, unit)
+  const both =
+    typed.trim() === '' || named || weighs
+      ? ''
+      : [parseEntry('M07', typed, 'in'), parseEntry('M07', typed, 'cm')]
+          .map((each, i) => (each.ok ? formatLength(each.mm, { unit: i === 0 ? 'cm' : 'in', step: i === 0 ? 0.1 : 0.125 }).text : ''))
+          .join('|')
+  const [asInches = '', asCm = ''] = both.split('|')
   const take = async (): Promise<void> => {
     if (!about || !isMeasureId(measure)) return setProblem('Which measure is it? They must say.')
     if (about.places.length > 0 && place === '') return setProblem('Which one of them?')
+    if (!named && said === null)
+      return setProblem(
+        weighs ? 'Kilograms or pounds? Write it behind the number.' : 'Inches or centimetres? The letter does not say; ask, or choose what they answered.',
+      )
+    if (about.doubling && side === null) return setProblem('One side, or all round? They must say.')
     const read = parseEntry(measure, typed, unit)
     if (!read.ok) return setProblem(read.problem)
     const readingId = uuid()
@@ -198,7 +216,7 @@ function Waiting({ written }: { written: AsWritten }) {
       body: {
         measure,
         mm: read.mm,
-        side: one ? 'one' : 'both',
+        side: about.doubling && side === 'one' ? 'one' : 'both',
         asTyped: typed.trim().slice(0, 40),
         unit: read.unit,
         method: 'tape',
@@ -252,25 +270,60 @@ function Waiting({ written }: { written: AsWritten }) {
               onChange={(next) => {
                 setMeasure(next)
                 setPlace('')
-                setOne(false)
+                setSide(null)
                 setProblem(null)
               }}
               className="w-full"
             />
           </div>
-          <TextField label="The number, read" value={typed} problem={problem ?? undefined} onChange={(event) => setTyped(event.target.value)} />
+          <TextField
+            label="The number, read"
+            value={typed}
+            problem={problem ?? undefined}
+            hint={
+              first?.ok && (named || said !== null)
+                ? `Reads ${weighs ? `${formatWeight(first.mm)}, ${formatWeight(first.mm, 'lb')}` : `${formatLength(first.mm, { unit: 'in', step: 0.125 }).text}, ${formatLength(first.mm, { unit: 'cm', step: 0.1 }).text}`}`
+                : asInches === ''
+                  ? undefined
+                  : `As inches it is ${asInches}; as centimetres ${asCm}.`
+            }
+            onChange={(event) => {
+              setTyped(event.target.value)
+              setProblem(null)
+            }}
+          />
+          {!named && !weighs && (
+            <div>
+              <p className="mb-1 text-[13.5px] font-semibold text-mute">It is in</p>
+              <Segmented
+                label="Unit of the number"
+                value={said}
+                options={[
+                  { value: 'in', label: 'Inches' },
+                  { value: 'cm', label: 'Centimetres' },
+                ]}
+                onChange={(next) => {
+                  setSaid(next)
+                  setProblem(null)
+                }}
+              />
+            </div>
+          )}
           {about && about.places.length > 0 && (
             <Picker label="Which one" value={place} options={about.places.map((each) => ({ value: each, label: PLACES[each] }))} onChange={setPlace} />
           )}
           {about?.doubling && (
             <Segmented
               label="One side or full"
-              value={one ? 'one' : 'both'}
+              value={side}
               options={[
                 { value: 'both', label: 'Full' },
                 { value: 'one', label: 'One side' },
               ]}
-              onChange={(side) => setOne(side === 'one')}
+              onChange={(next) => {
+                setSide(next)
+                setProblem(null)
+              }}
             />
           )}
           <div className="md:col-span-2">

@@ -47,15 +47,32 @@ describe('numbers as written', () => {
   it('become a reading when the sender answers, with where it came from', async () => {
     renderStage(aTicket({ asWritten: [written('B', '36')] }), 'letters', <LettersPage />)
     fireEvent.click(await screen.findByRole('button', { name: 'They answered' }))
-    fireEvent.change(screen.getByLabelText('The number, read'), { target: { value: 'about 36' } })
+    fireEvent.change(screen.getByLabelText('The number, read'), { target: { value: 'about 36 cm' } })
     fireEvent.click(screen.getByRole('button', { name: 'Take it as a reading' }))
     expect((await screen.findByRole('alert')).textContent).toContain('Can’t read that')
+    // X02: no unit in the letter is no unit; both are shown, none is preset.
     fireEvent.change(screen.getByLabelText('The number, read'), { target: { value: '36' } })
+    expect(screen.getByText('As inches it is 91.4 cm; as centimetres 14 1/8 in.')).toBeDefined()
+    fireEvent.click(screen.getByRole('button', { name: 'Take it as a reading' }))
+    expect((await screen.findByRole('alert')).textContent).toContain('Inches or centimetres?')
+    expect(testShop().sent).toEqual([])
+    fireEvent.click(screen.getByRole('radio', { name: 'Centimetres' }))
     fireEvent.click(screen.getByRole('button', { name: 'Take it as a reading' }))
     await screen.findByText(/became back length/)
     await waitFor(() => expect(testShop().sent).toHaveLength(2))
     expect(testShop().sent.map((each) => each.path.split('/')[3])).toEqual(['readings', 'as-written'])
     expect(testShop().sent[0]?.body).toMatchObject({ measure: 'M14', mm: 360, remark: 'Came as “B”, answered by the sender' })
+  })
+
+  it('X03 ask of a neck whether it was one side, with nothing preset', async () => {
+    renderStage(aTicket({ asWritten: [{ ...written('neck', '28 cm'), wanted: 'M01' as const }] }), 'letters', <LettersPage />)
+    fireEvent.click(await screen.findByRole('button', { name: 'They answered' }))
+    expect(screen.getByRole('radio', { name: 'Full' }).getAttribute('aria-checked')).toBe('false')
+    fireEvent.click(screen.getByRole('button', { name: 'Take it as a reading' }))
+    expect((await screen.findByRole('alert')).textContent).toContain('One side, or all round?')
+    fireEvent.click(screen.getByRole('radio', { name: 'One side' }))
+    fireEvent.click(screen.getByRole('button', { name: 'Take it as a reading' }))
+    await waitFor(() => expect(testShop().sent[0]?.body).toMatchObject({ measure: 'M01', mm: 280, side: 'one' }))
   })
 
   it('are struck when nobody answers', async () => {
