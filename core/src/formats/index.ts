@@ -5,7 +5,17 @@ export { guessColumns, readPasted, tableFromPasted, type ColumnGuess, type Colum
 export { parseSpan } from './span.ts'
 export { guardCell, readCsv, unguardCell, writeCsv, type ReadCsv } from './csv.ts'
 export { BodySheet, bodySheetFromCsv, bodySheetFromJson, bodySheetSchema, bodySheetToCsv, bodySheetToJson } from './body-sheet.ts'
-export { KENNEL_ROWS, KennelDog, KennelImport, kennelListToCsv, kennelTemplate, readKennelList, type CellProblem, type KennelList } from './kennel-list.ts'
+export {
+  KENNEL_ROWS,
+  type KennelAbout,
+  KennelDog,
+  KennelImport,
+  kennelListToCsv,
+  kennelTemplate,
+  readKennelList,
+  type CellProblem,
+  type KennelList,
+} from './kennel-list.ts'
 export { formSheetToCsv, formSheetToJson, sidePlateSvg, type FormSheetHead } from './form-sheet.ts'
 export { stripPhoto, type StrippedPhoto } from './strip-photo.ts'
 export type { ReadDocument, DocumentProblem } from './read-document.ts'

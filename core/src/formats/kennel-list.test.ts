@@ -32,7 +32,8 @@ describe('a kennel list', () => {
   })
 
   it('refuses columns it does not know, doubled girths, paws, and a list without names or dogs', () => {
-    expect(problemsOf('name,colour\nTern,black\n')).toEqual(['1 colour'])
+    // X11: a column nobody knows is kept as a note, under its own title.
+    expect(readKennelList('name,Colour,Comments\nTern,black,leans\n', about).rows[0]?.value?.dog.notes).toBe('leans; Colour: black')
     expect(problemsOf('name,M07 half cm\nTern,35\n')).toContain('1 M07 half cm')
     expect(problemsOf('name,M32\nTern,6\n')).toContain('1 M32')
     expect(problemsOf('name,name\nTern,Gull\n')).toContain('1 name')
@@ -44,6 +45,36 @@ describe('a kennel list', () => {
   it('takes semicolons and a byte order mark, and brings its own template in', () => {
     expect(readKennelList('\uFEFFname;M07 cm\nTern;70,2\n', about).rows[0]?.value?.readings[0]?.mm).toBe(702)
     expect(readKennelList(kennelTemplate(), about).problems).toEqual([])
+  })
+})
+
+describe('an old list', () => {
+  const of = (text: string, over: object = {}) => {
+    const { rows, problems } = readKennelList(text, { ...about, ...over })
+    return problems.length > 0 ? problems.map(({ column, message }) => `${column}: ${message}`) : rows.map(({ value }) => value)
+  }
+  it('X05 has the day and the hand of its numbers, asked for the whole list where no column says it', () => {
+    const text = 'Dog,DOB,Weight lbs,Measured,By,M07 cm\nPebble,2020-03-01,20,2024-05-02,Runa,52\n'
+    expect(of(text)).toMatchObject([
+      { dog: { name: 'Pebble', born: '2020-03-01' }, readings: [{ takenAt: '2024-05-02T12:00:00Z', by: 'Runa', remark: 'From a kennel list' }] },
+    ])
+    expect(of('name,M07 cm\nPebble,52\n', { measured: '2023-02-01' })).toMatchObject([{ readings: [{ takenAt: '2023-02-01T12:00:00Z', by: '' }] }])
+    expect(of('name,M07 cm\nPebble,52\n', { measured: null })).toMatchObject([{ readings: [{ by: '', remark: 'From a list, day not known' }] }])
+    expect(of('name,measured,M07 cm\nPebble,2031-01-01,52\n')).toEqual(['measured: "2031-01-01" has not come yet'])
+  })
+
+  it('X11 asks once which way round its days are, and takes a year alone as a birth year', () => {
+    expect(of('name,born\nPebble,04/05/2019\n')).toEqual(['born: "04/05/2019": day first or month first?'])
+    expect(of('name,born\nPebble,04/05/2019\n', { dayOrder: 'dmy' })).toMatchObject([{ dog: { born: '2019-05-04' } }])
+    expect(of('name,born\nPebble,04/05/2019\n', { dayOrder: 'mdy' })).toMatchObject([{ dog: { born: '2019-04-05' } }])
+    expect(of('name,born\nPebble,24/05/2019\n')).toMatchObject([{ dog: { born: '2019-05-24' } }])
+    expect(of('name,born\nPebble,2020\n')).toMatchObject([{ dog: { born: null, ageMonths: 66, ageSaidOn: '2026-01-01' } }])
+  })
+
+  it('T43 asks for the unit of weights that name none', () => {
+    expect(of('name,weight\nPebble,20\n', { weightUnit: null })).toEqual(['weight: "20": kilograms or pounds?'])
+    expect(of('name,weight\nPebble,20\n', { weightUnit: 'lb' })).toMatchObject([{ dog: { weightKg: 20 * 0.45359237 } }])
+    expect(of('name,Weight (kg)\nPebble,20\n', { weightUnit: null })).toMatchObject([{ dog: { weightKg: 20 } }])
   })
 })
 

@@ -7,7 +7,7 @@ import type { Db } from './open.ts'
 import { addOwner, listOwners, ownerNamed } from './owners.ts'
 import { addReading, readingsOfTicket } from './readings.ts'
 import { readShop } from './shop.ts'
-import { addTicket, ticketsOfDog } from './tickets.ts'
+import { addTicket, changeTicket, ticketsOfDog } from './tickets.ts'
 
 /**
  * Stores a kennel list: dogs, their owners by name, and a ticket with the readings of each dog that has any. Runs
@@ -21,13 +21,16 @@ export function takeKennelList(db: Db, { at, by, dogs }: KennelImport): { dogs: 
     const owner = row.owner === '' ? null : (known ?? addOwner(db, row.ownerId ?? '', { name: row.owner, at }).id)
     addDog(db, row.id, { ...row.dog, ownerId: owner, at })
     if (row.readings.length === 0) continue
-    addTicket(db, row.ticketId, { dogId: row.id, ownerId: owner, kind: 'real', at, by })
+    // What a list brings is a visit of its own day, not work that waits: its ticket is closed at once.
+    const taken = row.readings.map((reading) => reading.takenAt).sort()[0] ?? at
+    const ticket = addTicket(db, row.ticketId, { dogId: row.id, ownerId: owner, kind: 'real', at: taken, by })
     row.readings.forEach((reading, r) => {
       const id = row.readingIds[r]
       if (id === undefined) throw new ProblemError('bad-document', `Row ${i + 1}: a reading has no id.`)
       addReading(db, row.ticketId, id, reading)
       readings += 1
     })
+    if (ticket.state === 'open') changeTicket(db, row.ticketId, [{ field: 'state', from: 'open', to: 'closed' }], at)
   }
   return { dogs: dogs.length, readings }
 }

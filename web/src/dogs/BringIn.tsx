@@ -1,14 +1,17 @@
+import type { Dog } from '@merry-tailor/core'
 import { bodySheetFromCsv, bodySheetFromJson, kennelTemplate, type BodySheet, type KennelList } from '@merry-tailor/core/formats'
 import { useRef, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { v7 as uuid } from 'uuid'
-import { useDogsQuery, useTakeBodySheetMutation, useTakeKennelListMutation } from '../api/queries'
+import { useDogsQuery, useOwnersQuery, useTakeBodySheetMutation, useTakeKennelListMutation } from '../api/queries'
 import { PlaceFrame } from '../frame/Strip'
 import { useAppSelector } from '../state/store'
 import { Button } from '../ui/controls/Button'
+import { Segmented } from '../ui/controls/Segmented'
 import { Snag } from '../ui/State'
 import { problemWords } from '../words/problems'
 import { readKennel } from '../workers/read-kennel'
+import { ListQuestions, type ListSaid } from './ListQuestions'
 
 /** What is shown of a long list at once; every row is read and checked all the same. */
 const SHOWN = 60
@@ -22,15 +25,26 @@ type Came =
 export function BringIn() {
   const { unit, fitter } = useAppSelector((state) => state.settings)
   const { data: dogs = [] } = useDogsQuery(undefined)
+  const { data: owners = [] } = useOwnersQuery(undefined)
   const [came, setCame] = useState<Came | null>(null)
   const [reading, setReading] = useState(false)
+  const [source, setSource] = useState<{ name: string; text: string } | null>(null)
+  const [pasted, setPasted] = useState('')
+  const [said, setSaid] = useState<ListSaid>({ measured: null, dayOrder: null, weightUnit: null })
+  /** Rows that go to a dog that is here already, by line. */
+  const [joined, setJoined] = useState<Readonly<Record<number, boolean>>>({})
+  const answer = (next: ListSaid): void => {
+    setSaid(next)
+    if (source) void read(source.name, source.text, next)
+  }
   const [takeList, list] = useTakeKennelListMutation()
   const [takeSheet, sheet] = useTakeBodySheetMutation()
   /** The ids of this list, made once: sending it twice stores it once. */
   const ids = useRef<{ id: string; ownerId: string; ticketId: string; readingIds: string[] }[]>([])
   const navigate = useNavigate()
 
-  const read = async (name: string, text: string): Promise<void> => {
+  const read = async (name: string, text: string, asked: ListSaid = said): Promise<void> => {
+    setSource({ name, text })
     setReading(true)
     try {
       const isSheet = text.startsWith('format,')
@@ -38,13 +52,22 @@ export function BringIn() {
         const found = isSheet ? bodySheetFromCsv(text) : bodySheetFromJson(text)
         setCame(found.ok ? { kind: 'sheet', name, sheet: found.value } : { kind: 'bad', name, problems: found.problems })
       } else {
-        const found = await readKennel(text, { unit, at: new Date().toISOString(), by: fitter })
+        const found = await readKennel(text, { unit, at: new Date().toISOString(), by: fitter, ...asked })
         ids.current = found.rows.map((row) => ({ id: uuid(), ownerId: uuid(), ticketId: uuid(), readingIds: (row.value?.readings ?? []).map(() => uuid()) }))
         setCame({ kind: 'list', name, list: found })
       }
     } finally {
       setReading(false)
     }
+  }
+  /** The one dog here of this row's name, and of its owner where the row names one. */
+  const alike = (row: KennelList['rows'][number]): Dog | null => {
+    const name = row.value?.dog.name.trim().toLowerCase() ?? ''
+    const owner = row.value?.owner.trim().toLowerCase() ?? ''
+    const found = dogs.filter(
+      (dog) => dog.name.toLowerCase() === name && (owner === '' || owners.find((each) => each.id === dog.ownerId)?.name.toLowerCase() === owner),
+    )
+    return found.length === 1 ? (found[0] ?? null) : null
   }
   const confirm = async (): Promise<void> => {
     if (came?.kind === 'sheet') {
@@ -54,14 +77,16 @@ export function BringIn() {
     if (came?.kind === 'list') {
       const rows = came.list.rows.flatMap((row, i) => {
         const own = ids.current[i]
-        return row.value && own ? [{ ...row.value, ...own, ownerId: row.value.owner === '' ? null : own.ownerId }] : []
+        const here = alike(row)
+        return row.value && own
+          ? [{ ...row.value, ...own, id: here && (joined[row.line] ?? true) ? here.id : own.id, ownerId: row.value.owner === '' ? null : own.ownerId }]
+          : []
       })
       const answer = await takeList({ at: new Date().toISOString(), by: fitter, dogs: rows })
       if (!answer.error) await navigate('/dogs')
     }
   }
   const error = list.error ?? sheet.error
-  const known = new Set(dogs.map((dog) => dog.name.toLowerCase()))
   return (
     <PlaceFrame name="Bring dogs in" detail="A kennel list or a body sheet">
       <div className="quiet-scroll min-h-0 flex-1 bg-panel px-5 py-4" tabIndex={-1}>
@@ -98,6 +123,23 @@ export function BringIn() {
           A kennel list is CSV, one dog to a row: name, breed, sex, born, weight, coat, owner, and measures such as “M01 half {unit}” or “M07 {unit}”. A body
           sheet is the JSON that a dog’s page takes out. You see it first; then all of it goes in, or nothing.
         </p>
+        {!came && (
+          <details className="mt-2 max-w-[760px] border-b border-rule">
+            <summary className="flex min-h-12 cursor-pointer items-center font-bold">Or paste cells from a spreadsheet</summary>
+            <label className="block">
+              <span className="mb-1 block text-[13.5px] font-semibold text-mute">Cells, the titles first</span>
+              <textarea
+                rows={6}
+                value={pasted}
+                onChange={(event) => setPasted(event.target.value)}
+                className="w-full rounded-[2px] border-2 border-ink bg-panel px-3 py-2 text-[16px] leading-[21px]"
+              />
+            </label>
+            <Button className="my-2" onClick={() => pasted.trim() !== '' && void read('Pasted cells', pasted)}>
+              Read these cells
+            </Button>
+          </details>
+        )}
         {reading && <p className="mt-4 font-bold">Reading the list…</p>}
         {error !== undefined && (
           <div className="mt-4">
@@ -135,23 +177,33 @@ export function BringIn() {
             </div>
           </section>
         )}
-        {came?.kind === 'list' && <Preview came={came} known={known} onConfirm={() => void confirm()} busy={list.isLoading} />}
+        {came?.kind === 'list' && <ListQuestions list={came.list} said={said} onSay={answer} />}
+        {came?.kind === 'list' && (
+          <Preview
+            came={came}
+            alike={alike}
+            joins={(line) => joined[line] ?? true}
+            onJoin={(line, on) => setJoined({ ...joined, [line]: on })}
+            onConfirm={() => void confirm()}
+            busy={list.isLoading}
+          />
+        )}
       </div>
     </PlaceFrame>
   )
 }
 
-function Preview({
-  came,
-  known,
-  onConfirm,
-  busy,
-}: {
+interface PreviewProps {
   came: Extract<Came, { kind: 'list' }>
-  known: ReadonlySet<string>
+  /** The dog here that a row may be about. */
+  alike: (row: KennelList['rows'][number]) => Dog | null
+  joins: (line: number) => boolean
+  onJoin: (line: number, on: boolean) => void
   onConfirm: () => void
   busy: boolean
-}) {
+}
+
+function Preview({ came, alike, joins, onJoin, onConfirm, busy }: PreviewProps) {
   const { rows, columns, problems } = came.list
   const good = rows.filter((row) => row.value !== null).length
   const byLine = new Map<number, typeof problems>()
@@ -224,8 +276,16 @@ function Preview({
                         {problem.message}
                       </span>
                     ))}
-                    {wrong.length === 0 && known.has((row.value?.dog.name ?? '').toLowerCase()) && (
-                      <span className="text-chalk">a dog of this name is in the book; this makes another</span>
+                    {wrong.length === 0 && alike(row) && (
+                      <Segmented<'add' | 'another'>
+                        label={`Line ${row.line}: ${row.value?.dog.name ?? ''} is in the book`}
+                        value={joins(row.line) ? 'add' : 'another'}
+                        options={[
+                          { value: 'add', label: `Add to ${row.value?.dog.name ?? ''}` },
+                          { value: 'another', label: 'Another dog' },
+                        ]}
+                        onChange={(way) => onJoin(row.line, way === 'add')}
+                      />
                     )}
                   </td>
                 </tr>
