@@ -43,19 +43,19 @@ test('the server is killed in mid-session and thirty readings typed in the gap a
     typed.push(text)
   }
   for (let i = 0; i < 12; i++) await pin(`${24 + (i % 3)} ${1 + (i % 3)}/4`)
-  await expect(strip(page)).toHaveText('12 kept here, not sent')
+  await expect(strip(page)).toHaveText('Not sent: 12, kept here')
 
   // The lid is closed and opened: the shell comes without a server, and so does what was typed.
   await page.reload()
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
-  await expect(strip(page)).toHaveText('12 kept here, not sent')
+  await expect(strip(page)).toHaveText('Not sent: 12, kept here')
   await expect(page.getByText('Petrel').first()).toBeVisible()
   for (let i = 0; i < 9; i++) await pin(`${25 + (i % 2)} 3/8`)
 
   // A second tab of the same device goes on with the same outbox.
   const tab = await context.newPage()
   await tab.goto(`${server.address}/tickets/${id}/measure`)
-  await expect(strip(tab)).toHaveText('21 kept here, not sent')
+  await expect(strip(tab)).toHaveText('Not sent: 21, kept here')
   const other = tab.locator('#length-entry')
   for (let i = 0; i < 9; i++) {
     await tab.keyboard.press('Alt+3')
@@ -63,12 +63,12 @@ test('the server is killed in mid-session and thirty readings typed in the gap a
     await other.press('Enter')
     typed.push(`26 ${1 + (i % 7)}/8`)
   }
-  await expect(strip(page)).toHaveText('30 kept here, not sent')
+  await expect(strip(page)).toHaveText('Not sent: 30, kept here')
   // A field edited here while nobody could know of the other device's edit.
   await page.goto(`${server.address}/tickets/${id}/ask`)
   await page.getByLabel('Name', { exact: true }).fill('Petrel of the quay')
   await page.getByLabel('Name', { exact: true }).blur()
-  await expect(strip(page)).toHaveText('31 kept here, not sent')
+  await expect(strip(page)).toHaveText('Not sent: 31, kept here')
   await page.goto('about:blank')
   await tab.goto('about:blank')
 
@@ -112,7 +112,7 @@ test('a dog and its ticket are opened with the server away, and arrive when it i
   await page.getByRole('button', { name: 'Open the first ticket' }).click()
   await page.getByLabel('Dog’s name').fill('Skua')
   await page.getByRole('button', { name: 'New dog' }).click()
-  await expect(strip(page)).toContainText('kept here, not sent')
+  await expect(strip(page)).toContainText('Not sent:')
   await page.getByRole('button', { name: 'Walking Y, short' }).click()
   await page.getByRole('link', { name: /Take the tapes/ }).click()
   await page.locator('#length-entry').fill('10 1/4')

@@ -1,7 +1,7 @@
 /** Reading and writing documents; no file access. Used by the outside only, by nobody in core. */
 export { sizeTableToCsv, sizeTableFromCsv } from './size-table-csv.ts'
 export { sizeTableToJson, sizeTableFromJson } from './size-table-json.ts'
-export { guessColumns, readPasted, tableFromPasted, type ColumnGuess, type ColumnMeaning, type Pasted, type PastedAbout } from './pasted-table.ts'
+export { guessColumns, pathsOf, readPasted, tableFromPasted, type ColumnGuess, type ColumnMeaning, type Pasted, type PastedAbout } from './pasted-table.ts'
 export { parseSpan } from './span.ts'
 export { guardCell, readCsv, unguardCell, writeCsv, type ReadCsv } from './csv.ts'
 export { BodySheet, bodySheetFromCsv, bodySheetFromJson, bodySheetSchema, bodySheetToCsv, bodySheetToJson } from './body-sheet.ts'

@@ -54,6 +54,15 @@ const WORDS: readonly (readonly [RegExp, readonly string[]])[] = [
   [/weight|gewicht/i, ['M00']],
 ]
 
+/** Unnamed lines from one point to another, as makers letter them. */
+const LINES = ['M14', 'M16', 'M13', 'M12'] as const
+
+/** The paths a word or a letter of somebody else's may mean, likeliest first; for a bare letter the lines a body has. */
+export function pathsOf(word: string): readonly string[] {
+  const found = WORDS.slice(1).find(([pattern]) => pattern.test(word))?.[1] ?? []
+  return found.length > 0 ? found.slice(0, 4) : LINES
+}
+
 /** Reads cells pasted from a spreadsheet or a text table: tabs, semicolons or commas between them. Never throws. */
 export function readPasted(text: string): ReadDocument<Pasted> {
   const { rows, problems } = readCsv(text)
@@ -108,7 +117,7 @@ function outOfOrder(sizes: SizeTable['sizes']): DocumentProblem[] {
     const before = sizes[i]
     return Object.entries(size.bands).flatMap(([id, band]) => {
       const last = (before?.bands as Record<string, Band | undefined> | undefined)?.[id]
-      if (!last || !band) return []
+      if (!last) return []
       const [now, then] = [band[0] + band[1], last[0] + last[1]]
       if (now > then) return []
       return [

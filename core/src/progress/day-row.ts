@@ -32,6 +32,17 @@ export interface Day {
 const seenBefore = (waits: WaitsFor): DayRow['verdict'] =>
   waits.code === 'refit' || waits.code === 'look-again' ? (waits.grade === 'none' ? null : waits.grade) : waits.code === 'close' ? 'holds' : null
 
+/** Opened and left: no dog, no item, no number, nothing written. It waits for nobody and is on no list. */
+export const isUntouched = ({ ticket, items, readings, asWritten }: TicketSheet): boolean =>
+  ticket.kind === 'real' &&
+  ticket.dogId === null &&
+  ticket.ownerId === null &&
+  items.length === 0 &&
+  readings.length === 0 &&
+  asWritten.length === 0 &&
+  ticket.activities.length === 0 &&
+  ticket.notes === ''
+
 /**
  * A ticket's row for the list of a day.
  *

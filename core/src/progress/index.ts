@@ -3,4 +3,4 @@ export { DUE, progressOf, promisedOn, stages, type Progress, type Stage, type St
 export { urgencyOf, type Urgency } from './urgency.ts'
 export { dayWork, type Stay } from './day-work.ts'
 export { newestFor } from './newest-for.ts'
-export { byUrgency, dayRow, type Day, type DayRow, type RowDog } from './day-row.ts'
+export { byUrgency, dayRow, isUntouched, type Day, type DayRow, type RowDog } from './day-row.ts'

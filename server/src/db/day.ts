@@ -1,4 +1,4 @@
-import { byUrgency, dayIn, dayRow, dayWork, type Day, type DayRow, type News } from '@merry-tailor/core'
+import { byUrgency, dayIn, dayRow, dayWork, isUntouched, type Day, type DayRow, type News } from '@merry-tailor/core'
 import type { Db } from './open.ts'
 import { ticketSheet } from './sheets.ts'
 import { readShop } from './shop.ts'
@@ -13,7 +13,7 @@ const letOthersThrough = (): Promise<void> => new Promise((resolve) => setImmedi
  */
 export class DayBoard {
   readonly #db: Db
-  readonly #rows = new Map<string, DayRow>()
+  readonly #rows = new Map<string, DayRow | null>()
   #on = ''
 
   constructor(db: Db) {
@@ -23,7 +23,7 @@ export class DayBoard {
   /** Something was written: what it may have changed is worked out anew. */
   hear({ ticketId, tags }: Pick<News, 'ticketId' | 'tags'>, dogId: string | null): void {
     if (ticketId !== null) this.#rows.delete(ticketId)
-    else if (dogId !== null) for (const [id, row] of this.#rows) if (row.dog?.id === dogId) this.#rows.delete(id)
+    else if (dogId !== null) for (const [id, row] of this.#rows) if (row?.dog?.id === dogId) this.#rows.delete(id)
     if (ticketId === null && dogId === null && ['Tickets', 'Dogs', 'Owners', 'Shop'].some((tag) => tags.includes(tag))) this.forget()
   }
 
@@ -41,12 +41,13 @@ export class DayBoard {
     let made = 0
     for (const { id } of open) {
       let row = this.#rows.get(id)
-      if (!row) {
-        row = dayRow(ticketSheet(this.#db, id), on, rules)
+      if (row === undefined) {
+        const sheet = ticketSheet(this.#db, id)
+        row = isUntouched(sheet) ? null : dayRow(sheet, on, rules)
         this.#rows.set(id, row)
         if ((made += 1) % AT_ONCE === 0) await letOthersThrough()
       }
-      rows.push(row)
+      if (row) rows.push(row)
     }
     return { on, rows: rows.sort(byUrgency(on)), work: dayWork(this.#touchedOn(on), on) }
   }

@@ -15,7 +15,7 @@ export type Request = { ask: string; arg: unknown } | (WriteRequest & { endpoint
 const PATIENCE_MS = 1000
 
 /** Answers worth keeping for when the server is gone; searches and reminders of a day are not. */
-const isKept = (path: string): boolean => !/^\/(find|reminders|news|copies|dogs\/page\?search)/.test(path)
+const isKept = (path: string): boolean => !/^\/(find|news|copies|dogs\/page\?search)/.test(path)
 
 type Answer = { data: unknown } | { error: FetchBaseQueryError }
 

@@ -1,6 +1,7 @@
 import {
   byUrgency,
   dayRow,
+  isUntouched,
   USUAL_SHOP,
   type ComingBack,
   type Day,
@@ -92,7 +93,7 @@ function overDay(day: Day, writes: readonly NamedWrite[], sheetOf: (id: string) 
   for (const id of touched) {
     const sheet = withWrites(`/tickets/${id}`, sheetOf(id) ?? null, writes) as TicketSheet | null
     if (!sheet) continue
-    if (sheet.ticket.state === 'closed') rows.delete(id)
+    if (sheet.ticket.state === 'closed' || isUntouched(sheet)) rows.delete(id)
     else rows.set(id, dayRow(sheet, day.on, rules))
   }
   return { ...day, rows: [...rows.values()].sort(byUrgency(day.on)) }

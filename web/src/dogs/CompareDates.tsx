@@ -10,7 +10,7 @@ import { measureName } from '../words/stages'
 export function CompareDates({ then, now, rules }: { then: Visit; now: Visit; rules: AgreeRules }) {
   const settings = useAppSelector((state) => state.settings)
   const ids = Object.keys(now.known)
-    .filter((id) => !id.includes('/') && then.known[id]?.mm != null && now.known[id]?.mm != null)
+    .filter((id) => !id.includes('/') && then.read[id]?.mm != null)
     .sort(stationOrder)
   const head = (visit: Visit): string => format(parseISO(visit.on), 'd MMM yyyy')
   const change = (id: string, a: number, b: number): string =>
@@ -31,8 +31,10 @@ export function CompareDates({ then, now, rules }: { then: Visit; now: Visit; ru
         </thead>
         <tbody>
           {ids.map((id) => {
-            const [a, b] = [then.known[id]?.mm ?? 0, now.known[id]?.mm ?? 0]
-            const beyond = Math.abs(b - a) > toleranceMm(a, rules, id)
+            const a = then.read[id]?.mm ?? 0
+            // Only what was taken on the second day can be as before.
+            const b = now.read[id]?.mm ?? null
+            const beyond = b !== null && Math.abs(b - a) > toleranceMm(a, rules, id)
             return (
               <tr key={id} className="border-t border-rule">
                 <th scope="row" className="py-1.5 font-semibold">
@@ -41,10 +43,10 @@ export function CompareDates({ then, now, rules }: { then: Visit; now: Visit; ru
                 <td className="text-right">
                   <RowNumber measure={id} mm={a} />
                 </td>
-                <td className="text-right">
-                  <RowNumber measure={id} mm={b} />
+                <td className="text-right">{b === null ? <span className="text-mute">not taken</span> : <RowNumber measure={id} mm={b} />}</td>
+                <td className={`text-right ${beyond ? 'font-bold text-chalk' : 'text-mute'}`}>
+                  {b === null ? '' : beyond ? <Worded text={change(id, a, b)} /> : 'as before'}
                 </td>
-                <td className={`text-right ${beyond ? 'font-bold text-chalk' : 'text-mute'}`}>{beyond ? <Worded text={change(id, a, b)} /> : 'as before'}</td>
               </tr>
             )
           })}

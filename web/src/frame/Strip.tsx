@@ -120,7 +120,7 @@ function Kept() {
           : saving.waiting > 0
             ? saving.reached
               ? `Sending ${saving.waiting}`
-              : `${saving.waiting} kept here, not sent`
+              : `Not sent: ${saving.waiting}, kept here`
             : saving.failure
               ? 'Not saved'
               : !saving.reached

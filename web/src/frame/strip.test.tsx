@@ -39,7 +39,7 @@ describe('the strip along the top', () => {
     act(() => void outbox(3, true))
     expect(says()).toBe('Sending 3')
     act(() => void outbox(3, false))
-    expect(says()).toBe('3 kept here, not sent')
+    expect(says()).toBe('Not sent: 3, kept here')
     act(() => void outbox(0, false))
     expect(says()).toBe('Server away')
   })

@@ -147,7 +147,7 @@ export function inUnit(draft: TableDraft, unit: 'in' | 'cm'): TableDraft {
       cells: Object.fromEntries(
         Object.entries(row.cells).map(([key, [from, to]]) => [
           key,
-          (key === 'measure M00' ? [turnWeight(from), turnWeight(to)] : [turn(from), turn(to)]) as [string, string],
+          (key === 'measure M00' ? [turnWeight(from), turnWeight(to)] : [turn(from), turn(to)]),
         ]),
       ),
     })),

@@ -13,8 +13,8 @@ export function FoldedReminders() {
   return (
     <details className="group shrink-0 border-t-2 border-ink bg-panel bench:hidden">
       <summary className="flex min-h-11 cursor-pointer items-center justify-between border-b border-tape-ink bg-tape-rest px-4 font-bold text-tape-ink">
-        <span>Measure again: {data?.again.length ?? 0}</span>
-        <span>Coming back: {data?.back.length ?? 0}</span>
+        <span>Measure again: {data ? data.again.length : 'not known here'}</span>
+        <span>Coming back: {data ? data.back.length : 'not known here'}</span>
       </summary>
       <div className="quiet-scroll max-h-[50dvh]" tabIndex={-1}>
         <ReminderLists />

@@ -55,6 +55,7 @@ export function DogPicker() {
           label="Dog’s name"
           autoComplete="off"
           maxLength={60}
+          autoFocus
           problem={
             formState.errors.name
               ? formState.errors.name.message?.startsWith('Not saved')

@@ -24,7 +24,7 @@ export function useUnsettled(): ReadonlyMap<string, string> {
       if (why !== '') open.set(measure, why)
     }
     for (const [id, agreed] of Object.entries(body))
-      if (!id.includes('/') && agreed && agreed.state !== 'agrees' && !open.has(id)) open.set(id, STATES[agreed.state])
+      if (!id.includes('/') && agreed.state !== 'agrees' && !open.has(id)) open.set(id, STATES[agreed.state])
     return open
   }, [body, rows])
 }

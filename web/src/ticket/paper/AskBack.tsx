@@ -1,4 +1,5 @@
-import { measures } from '@merry-tailor/core'
+import { isMeasureId, measures } from '@merry-tailor/core'
+import { pathsOf } from '@merry-tailor/core/formats'
 import { longDay, today } from '../../state/today'
 import { isOpen, useTapes, useOpenTicket, useBenchForm } from '../../bench'
 import { PathDrawing } from '../../ui/plates/PathDrawing'
@@ -11,7 +12,10 @@ export function AskBack() {
   const { form } = useBenchForm()
   const open = sheet.asWritten.filter((written) => isOpen(written, sheet.readings))
   const missing = rows.filter((row) => !row.agreed && row.tape.need === 'must').map((row) => row.tape.measure)
-  const wanted = [...new Set([...open.flatMap((written) => written.wanted ?? []), ...missing])]
+  // Every path their word may mean is drawn, whatever somebody guessed: the drawing is to be chosen, not confirmed.
+  const likely = open.flatMap((written) => [...pathsOf(written.letters), ...(written.wanted ? [written.wanted] : [])]).filter(isMeasureId)
+  const wanted = [...new Set([...likely, ...missing])]
+  const once = rows.filter((row) => row.agreed?.state === 'once')
   return (
     <PaperRoom title={`Ask-back page, ${name}`} back={`/tickets/${sheet.ticket.id}/letters`}>
       <header className="mb-3 border-b-2 border-black pb-2">
@@ -24,7 +28,7 @@ export function AskBack() {
         <>
           <p className="mb-2">
             Thank you for these numbers. The same word means different paths from one maker to the next, so we don’t order by them yet. Please say beside each
-            which drawing below it follows, or measure again as drawn.
+            which of the numbered drawings below it follows, or measure again as drawn.
           </p>
           <table className="mb-4">
             <thead>
@@ -85,7 +89,38 @@ export function AskBack() {
           ))}
         </tbody>
       </table>
-      {wanted.length === 0 && <p>Nothing is asked: no item is chosen and no measure was named. Choose an item under Ask.</p>}
+      {wanted.length === 0 && (
+        <p>
+          {rows.length > 0
+            ? `Nothing to ask: all ${rows.length} tapes are here${once.length > 0 ? '; those below were read once' : ''}.`
+            : 'Nothing is asked yet: what is made decides which tapes. Choose an item under Ask.'}
+        </p>
+      )}
+      {once.length > 0 && (
+        <>
+          <p className="mt-3 mb-2">Each of these came once. Please measure each once more, without looking at the first:</p>
+          <table className="mb-2">
+            <thead>
+              <tr>
+                <th>Measure</th>
+                <th>You sent</th>
+                <th>Again</th>
+              </tr>
+            </thead>
+            <tbody>
+              {once.map((row) => (
+                <tr key={row.key}>
+                  <td>
+                    <b>{measures[row.tape.measure]?.name}</b>, {measures[row.tape.measure]?.path}
+                  </td>
+                  <td>{row.readings.findLast((reading) => !reading.struck)?.asTyped}</td>
+                  <td className="write" />
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </>
+      )}
       <p className="mt-3">Please write each number with its unit, inches or centimetres, and whether it is one side or the whole ring.</p>
     </PaperRoom>
   )
