@@ -99,7 +99,9 @@ test('the server is killed in mid-session and thirty readings typed in the gap a
   await expect(asked).toContainText('meanwhile somebody set it to “Petrel the elder”; here it was set to “Petrel of the quay”')
   await asked.getByRole('button', { name: 'Keep mine' }).click()
   await expect(asked).toBeHidden()
-  await expect.poll(async () => ((await (await fetch(`${server.address}/api/dogs/${dog}`)).json()) as { dog: { name: string } }).dog.name).toBe('Petrel of the quay')
+  await expect
+    .poll(async () => ((await (await fetch(`${server.address}/api/dogs/${dog}`)).json()) as { dog: { name: string } }).dog.name)
+    .toBe('Petrel of the quay')
   await expect(page.getByRole('button', { name: /Sternum length/ })).toContainText('11')
   await expect(strip(page)).not.toContainText('kept here')
 })

@@ -198,6 +198,7 @@ test('the measuring form and the ask-back page print on A4 and Letter with every
 test('a filled form is typed in by keyboard, and a bad box keeps what was typed', async ({ page }) => {
   const id = await freshTicket([{ family: 'H01', way: 'stock' }])
   await page.goto(`/tickets/${id}/quick`)
+  await page.getByRole('button', { name: 'The owner' }).click()
   await page.getByLabel('Harness neck, 1. reading').fill('10 5/8')
   await page.keyboard.press('Enter')
   await page.keyboard.type('10 3/4')

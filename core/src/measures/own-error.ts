@@ -5,6 +5,9 @@ import { technicalErrorMm } from './technical-error.ts'
 
 /** Trust in the usual technical error, in repeated readings. Ours. */
 const PRIOR_WEIGHT = 8
+/** Who measured where no fitter did: names of a part, not of a person, so that there is no own error to learn. */
+export const HANDS_ELSEWHERE = ['The owner', 'Somebody else'] as const
+const NOBODY: ReadonlySet<string> = new Set(['', ...HANDS_ELSEWHERE])
 /** Hitches of before, kept as readings of the dog, and the fitter's fingers: no repeats of a tape on a dog. */
 const NO_TAPES: ReadonlySet<string> = new Set(['M48', 'M49'])
 /** A hand is never taken to be better or worse than this many times the usual one. */
@@ -19,9 +22,10 @@ const MOST = 3
  * Source: pooled technical error as in Ulijaszek & Kerr 1999 (from memory); the shrinking is ours.
  *
  * @param by the measurer's name, as on the readings
- * @returns 1 where nothing was repeated
+ * @returns 1 where nothing was repeated, and for nobody in particular (the owner, somebody else, no name)
  */
 export function ownErrorFactor(readings: readonly Reading[], by: string): number {
+  if (NOBODY.has(by)) return 1
   let [squares, free] = [0, 0]
   const own = readings.filter((reading) => !reading.struck && reading.by === by && !NO_TAPES.has(reading.measure))
   for (const list of Object.values(readingsByTape(own))) {

@@ -1,5 +1,6 @@
 import { suggestBreeds } from '@merry-tailor/core'
 import { useId, useRef, useState } from 'react'
+import { Meanwhile } from '../ui/controls/Meanwhile'
 import type { SaveResult } from '../ui/controls/SavedField'
 
 interface BreedFieldProps {
@@ -15,28 +16,40 @@ export function BreedField({ label, value, placeholder, onSave }: BreedFieldProp
   const [draft, setDraft] = useState<string | null>(null)
   const [open, setOpen] = useState(false)
   const [at, setAt] = useState(-1)
+  /** The edit is made against the value seen when typing began. */
+  const [seen, setSeen] = useState(value)
   const [problem, setProblem] = useState<string | null>(null)
+  const [theirs, setTheirs] = useState<string | null>(null)
   const shown = draft ?? value
   const found = open && draft !== null ? suggestBreeds(draft, 6).filter((breed) => breed.name !== draft) : []
   /** What is on its way: leaving the field meanwhile sends nothing else. */
   const onItsWay = useRef<string | null>(null)
-  const save = async (typed: string): Promise<void> => {
+  const save = async (typed: string, against = draft === null ? value : seen): Promise<void> => {
     setOpen(false)
     setAt(-1)
     if (onItsWay.current === typed) return
     if (typed.trim() === value) {
       setDraft(null)
+      setTheirs(null)
+      setProblem(null)
       return
     }
     setDraft(typed)
     onItsWay.current = typed
-    const result = await onSave(typed.trim(), value)
+    // What is typed on from here is an edit of this.
+    setSeen(typed)
+    const result = await onSave(typed.trim(), against)
     onItsWay.current = null
     // Typed on since: that stays.
-    if (result.kept) setDraft((now) => (now === typed ? null : now))
-    else {
+    if (result.kept) {
+      setDraft((now) => (now === typed ? null : now))
+      setProblem(null)
+      setTheirs(null)
+    } else {
       setDraft(typed)
-      setProblem(result.theirs !== undefined ? `Meanwhile set to “${result.theirs}”. Type again to change it.` : result.problem)
+      setSeen(against)
+      setProblem(result.problem)
+      setTheirs(result.theirs ?? null)
     }
   }
   return (
@@ -57,6 +70,7 @@ export function BreedField({ label, value, placeholder, onSave }: BreedFieldProp
         maxLength={80}
         autoComplete="off"
         onChange={(event) => {
+          if (draft === null) setSeen(value)
           setDraft(event.target.value)
           setOpen(true)
           setAt(-1)
@@ -100,7 +114,19 @@ export function BreedField({ label, value, placeholder, onSave }: BreedFieldProp
           </li>
         ))}
       </ul>
-      {problem && (
+      {theirs !== null && (
+        <Meanwhile
+          theirs={theirs}
+          mine={shown}
+          onKeepMine={() => void save(shown, theirs)}
+          onTakeTheirs={() => {
+            setDraft(null)
+            setTheirs(null)
+            setProblem(null)
+          }}
+        />
+      )}
+      {problem && theirs === null && (
         <p role="alert" className="mt-1 text-[13.5px] font-semibold text-snag">
           {problem}
         </p>

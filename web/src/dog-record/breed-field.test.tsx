@@ -1,4 +1,4 @@
-import { act, cleanup, fireEvent, render, screen } from '@testing-library/react'
+import { act, cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import type { SaveResult } from '../ui/controls/SavedField'
 import { BreedField } from './BreedField'
@@ -20,5 +20,25 @@ describe('BreedField', () => {
       await Promise.resolve()
     })
     expect(save.mock.calls).toEqual([['Samoyed', '']])
+  })
+
+  it('shows both where somebody else set the breed meanwhile, and keeps mine against theirs when told to', async () => {
+    const save = vi
+      .fn<(typed: string, seen: string) => Promise<SaveResult>>()
+      .mockResolvedValueOnce({ kept: false, problem: 'The field says otherwise now.', theirs: 'Saluki' })
+      .mockResolvedValue({ kept: true })
+    render(<BreedField label="Crossed with" value="" onSave={save} />)
+    const field = screen.getByLabelText<HTMLInputElement>('Crossed with')
+    fireEvent.change(field, { target: { value: 'Kelpie' } })
+    fireEvent.blur(field)
+    expect((await screen.findByRole('alert')).textContent).toContain('somebody set it to “Saluki”; you typed “Kelpie”')
+    fireEvent.click(screen.getByRole('button', { name: 'Keep mine' }))
+    await waitFor(() =>
+      expect(save.mock.calls).toEqual([
+        ['Kelpie', ''],
+        ['Kelpie', 'Saluki'],
+      ]),
+    )
+    await waitFor(() => expect(screen.queryByRole('alert')).toBeNull())
   })
 })

@@ -16,6 +16,8 @@ export interface BenchState {
   chalkMark: boolean
   remark: string
   side: Place | null
+  /** Prompts at the dog that are done. */
+  done: string[]
 }
 
 export const FRESH_BENCH: BenchState = {
@@ -29,6 +31,7 @@ export const FRESH_BENCH: BenchState = {
   chalkMark: false,
   remark: '',
   side: null,
+  done: [],
 }
 
 const nothing: Record<string, BenchState> = {}

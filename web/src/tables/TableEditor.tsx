@@ -5,6 +5,7 @@ import { useAddSizeTableMutation, useDayQuery, useSizeTablesQuery } from '../api
 import { valueStyle } from '../state/settings'
 import { PlaceFrame } from '../frame/Strip'
 import { useAppSelector } from '../state/store'
+import { useKeptDraft } from '../state/use-kept-draft'
 import { useShop } from '../state/use-shop'
 import { useToday } from '../state/use-today'
 import { Unrolling } from '../ui/State'
@@ -12,7 +13,7 @@ import { problemWords } from '../words/problems'
 import { isWeight } from '../words/misses'
 import { measureName } from '../words/stages'
 import { BandTape } from './BandTape'
-import { cellText, draftOf, freshDraft, inUnit, judgeDraft, stepMm, tableId, type TableDraft } from './table-draft'
+import { cellText, draftOf, freshDraft, inUnit, isTableDraft, judgeDraft, stepMm, tableId, type TableDraft } from './table-draft'
 import { TableCells } from './TableCells'
 import { TableFacts } from './TableFacts'
 
@@ -33,7 +34,7 @@ export function TableEditor() {
 function Editor({ before: known, first, tables }: { before: SizeTable | null; first: TableDraft; tables: readonly SizeTable[] }) {
   // The version it began from: what is published, here or elsewhere, takes nothing typed away.
   const [before] = useState(known)
-  const [draft, setDraft] = useState(first)
+  const [draft, setDraft, forget, found] = useKeptDraft(`table-${known ? `${known.id}-${known.version}` : 'new'}`, first, isTableDraft)
   // What is wrong is said once somebody tried to publish; until then half a table is just half a table.
   const [tried, setTried] = useState(false)
   const [refused, setRefused] = useState<string | null>(null)
@@ -88,7 +89,10 @@ function Editor({ before: known, first, tables }: { before: SizeTable | null; fi
     }
     const answer = await addSizeTable(judged.table)
     if (answer.error) setRefused(`Not published. ${problemWords(answer.error)} What you typed stays.`)
-    else await navigate(`/sizes?table=${judged.table.id}`)
+    else {
+      forget()
+      await navigate(`/sizes?table=${judged.table.id}`)
+    }
   }
   const problems = tried
     ? judged.problems
@@ -104,11 +108,19 @@ function Editor({ before: known, first, tables }: { before: SizeTable | null; fi
       <section aria-label="Table" className="quiet-scroll min-h-0 space-y-4 bg-panel px-5 py-4">
         <div className="flex flex-wrap items-baseline justify-between gap-x-4">
           <h1 className="text-[26px] leading-[34px]">{before ? `${before.maker}: the next version` : 'A new size table'}</h1>
-          <Link to={`/sizes${before ? `?table=${before.id}` : ''}`} className="inline-flex min-h-11 items-center font-bold underline">
+          <Link to={`/sizes${before ? `?table=${before.id}` : ''}`} onClick={forget} className="inline-flex min-h-11 items-center font-bold underline">
             Leave it as it was
           </Link>
         </div>
         {before && <p className="-mt-3 text-mute">Tickets keep the version they were judged by; this one becomes version {draft.version}.</p>}
+        {found && (
+          <p className="-mt-3 flex flex-wrap items-center gap-x-4">
+            As you left it, not published yet.
+            <button type="button" onClick={forget} className="min-h-11 font-bold underline">
+              Begin anew
+            </button>
+          </p>
+        )}
         {measuresShown.map((measure) => (
           <section key={measure} aria-label={`${measureName(measure)} on the tape`}>
             <h2 className="text-[18px] leading-6">{measureName(measure)}</h2>

@@ -50,6 +50,10 @@ export interface TableDraft {
   peakMonths: readonly number[]
 }
 
+/** Was this kept by the editor? */
+export const isTableDraft = (kept: unknown): kept is TableDraft =>
+  typeof kept === 'object' && kept !== null && ['rows', 'columns', 'unit', 'peakMonths', 'unjudged'].every((field) => field in kept)
+
 export const keyOf = ({ kind, id }: DraftColumn): string => `${kind} ${id}`
 
 const MM: Readonly<Record<'in' | 'cm', number>> = { in: MM_PER_UNIT.in, cm: MM_PER_UNIT.cm }
@@ -145,10 +149,7 @@ export function inUnit(draft: TableDraft, unit: 'in' | 'cm'): TableDraft {
     rows: draft.rows.map((row) => ({
       ...row,
       cells: Object.fromEntries(
-        Object.entries(row.cells).map(([key, [from, to]]) => [
-          key,
-          (key === 'measure M00' ? [turnWeight(from), turnWeight(to)] : [turn(from), turn(to)]),
-        ]),
+        Object.entries(row.cells).map(([key, [from, to]]) => [key, key === 'measure M00' ? [turnWeight(from), turnWeight(to)] : [turn(from), turn(to)]]),
       ),
     })),
   }

@@ -1,5 +1,5 @@
 import type { SizeTable } from '@merry-tailor/core'
-import { fireEvent, screen, waitFor, within } from '@testing-library/react'
+import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import { aDog, aReading, aTicket, renderPage, testShop, withTestShop } from '../test/shop'
 import { judgeDraft, draftOf, freshDraft, inUnit, tableId } from './table-draft'
@@ -142,5 +142,17 @@ describe('a draft', () => {
     expect(tableId({ maker: 'Wick & Awl', name: 'Jacke für Größe' }, [])).toBe('wick-awl-jacke-fur-gro-e')
     expect(tableId({ maker: 'a', name: 'b' }, ['a-b', 'a-b-2'])).toBe('a-b-3')
     expect(tableId({ maker: '犬', name: '' }, [])).toBe('table')
+  })
+
+  it('X08 keeps a table that is left half typed, and begins anew when told to', async () => {
+    testShop().sizeTables = [table()]
+    open()
+    fireEvent.change(await screen.findByLabelText('S, Girth, largest, to'), { target: { value: '61' } })
+    cleanup()
+    open()
+    expect((await screen.findByLabelText<HTMLInputElement>('S, Girth, largest, to')).value).toBe('61')
+    fireEvent.click(screen.getByRole('button', { name: 'Begin anew' }))
+    await waitFor(() => expect(screen.getByLabelText<HTMLInputElement>('S, Girth, largest, to').value).toBe('60'))
+    expect(screen.queryByText(/As you left it/)).toBeNull()
   })
 })

@@ -11,6 +11,7 @@ import { DayField } from '../../ui/date'
 import { BENCH, useMedia } from '../../ui/use-media'
 import { CautionsList, useCautions } from './CautionsList'
 import { DogPicker } from './DogPicker'
+import { EarlierBlock } from './EarlierBlock'
 import { GoingBlock } from './GoingBlock'
 import { ItemsBlock } from './ItemsBlock'
 import { JobsBlock } from './JobsBlock'
@@ -49,6 +50,7 @@ export function AskStage() {
       </section>
       <section aria-label="The work" className="flex min-h-0 flex-col bg-panel max-lg:shrink-0 max-lg:border-t-2 max-lg:border-ink">
         <div className="quiet-scroll min-h-0 flex-1 px-5 py-3">
+          <EarlierBlock />
           <JobsBlock />
           {!wide && cautions.length > 0 && (
             // Where there is no room beside the work, what binds it stands right under it.

@@ -23,8 +23,7 @@ export function useUnsettled(): ReadonlyMap<string, string> {
       const why = STATES[row.agreed?.state ?? 'none'] || (row.doubt ? 'a question waits' : '')
       if (why !== '') open.set(measure, why)
     }
-    for (const [id, agreed] of Object.entries(body))
-      if (!id.includes('/') && agreed.state !== 'agrees' && !open.has(id)) open.set(id, STATES[agreed.state])
+    for (const [id, agreed] of Object.entries(body)) if (!id.includes('/') && agreed.state !== 'agrees' && !open.has(id)) open.set(id, STATES[agreed.state])
     return open
   }, [body, rows])
 }

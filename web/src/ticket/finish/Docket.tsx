@@ -42,6 +42,7 @@ import { lengthText } from '../../ui/length/length-text'
 import { Mark } from '../../ui/marks/Mark'
 import { cautionWords, LEVEL_WORDS } from '../../words/cautions'
 import { dayOfWords } from '../../words/day-of'
+import { atHomeWords } from '../../words/at-home'
 import { choiceWords } from '../../words/choices'
 import { ageWords, activityName, breedWords, coatName, needName } from '../../words/dogs'
 import { lowerFirst } from '../../words/first-letter'
@@ -50,6 +51,7 @@ import { familyName, wayName } from '../../words/stages'
 import { verdictWord } from '../../words/verdicts'
 import { ageInMonths } from '@merry-tailor/core'
 import { useOpenTicket } from '../../bench'
+import { HitchPart } from './HitchPart'
 import { RugPieces } from './RugPieces'
 import './docket.css'
 
@@ -85,7 +87,10 @@ export function DocketPage() {
   const { ticket, dog, owner } = sheet
   const items = sheet.items.filter((item) => !item.removed)
   const taken = readingsOf(sheet.readings)
-  const order = [...tapesFor(items).map((tape) => tape.measure), ...Object.keys(taken)].filter((id, i, all) => taken[id] && all.indexOf(id) === i)
+  const order = [...tapesFor(items).map((tape) => tape.measure), ...Object.keys(taken)].filter(
+    // A hitch kept as a reading is no tape of the dog.
+    (id, i, all) => taken[id] && id !== 'M48' && all.indexOf(id) === i,
+  )
   const cautions = cautionsOf(sheet, today())
   const weightKg = newestWeightKg(sheet)
   const small = sheet.readings.length + sheet.tryOns.reduce((sum, round) => sum + round.observations.length, 0) > 34
@@ -154,6 +159,7 @@ export function DocketPage() {
         <ItemPart key={item.id} item={item} sheet={sheet} />
       ))}
       {items.length === 0 && <p>No item on this ticket.</p>}
+      <HitchPart />
 
       {cautions.length > 0 && (
         <>
@@ -249,6 +255,7 @@ function ItemPart({ item, sheet }: { item: Item; sheet: TicketSheet }) {
   const table = tables.find((each) => each.id === made?.tableId && each.version === made.tableVersion)
   const [first] = choice?.predicted ?? []
   const rounds = sheet.tryOns.filter((round) => round.itemId === item.id && !round.struck)
+  const home = atHomeWords(item.family)
   return (
     <section>
       <h2>
@@ -328,6 +335,11 @@ function ItemPart({ item, sheet }: { item: Item; sheet: TicketSheet }) {
           </p>
         )
       })}
+      {choice && (
+        <p>
+          <b>At home:</b> {home.looks} <b>Come back if</b> {home.back}
+        </p>
+      )}
     </section>
   )
 }

@@ -92,7 +92,7 @@ export function HitchRoom() {
       items={items}
       current={inHand}
       onPick={setItem}
-      className="min-h-0 flex-1 max-md:flex max-md:flex-col max-md:overflow-y-auto md:grid md:grid-cols-[316px_1fr]"
+      className="min-h-0 flex-1 max-md:flex max-md:flex-col max-md:overflow-y-auto md:grid md:grid-cols-[316px_minmax(0,1fr)]"
     >
       <section aria-label="Hitch and line" className="order-2 flex min-h-0 flex-col bg-panel max-md:shrink-0 md:order-1 md:border-r-2 md:border-ink">
         <ItemTabs items={items} />

@@ -2,10 +2,10 @@ import { estimateMinutes, measureIds, measures, readingsWanted, tapeKey } from '
 import { memo } from 'react'
 import { ChevronDown, Redo2, Undo2 } from 'lucide-react'
 import { DropdownMenu } from 'radix-ui'
-import { useNavigate } from 'react-router'
+import { Link, useNavigate } from 'react-router'
 import { useShop } from '../../state/use-shop'
 import { KeyCap } from '../../ui/controls/KeyCap'
-import { useOpenTicket, useActs, useBench, type TapeRow } from '../../bench'
+import { notPinned, useOpenTicket, useActs, useBench, type TapeRow } from '../../bench'
 
 const row =
   'flex min-h-12 cursor-pointer items-center justify-between gap-4 border-b border-rule px-4 text-[15px] font-semibold outline-none last:border-0 data-[highlighted]:bg-ink data-[highlighted]:text-panel'
@@ -23,6 +23,7 @@ export const BenchTools = memo(function BenchTools({ rows, onPick }: { rows: rea
     readingsWanted(shop),
   )
   const whole = sheet.ticket.wholeBody
+  const typed = notPinned(sheet.ticket.id)
   const shown = new Set(rows.map((each) => each.tape.measure))
   const icon = 'inline-flex h-11 w-11 items-center justify-center border-r border-rule aria-disabled:text-mute hover:bg-bench'
   const add = (measure: string): void => {
@@ -53,6 +54,11 @@ export const BenchTools = memo(function BenchTools({ rows, onPick }: { rows: rea
         <Redo2 size={20} aria-hidden />
       </button>
       <p className="flex flex-1 items-center px-3 text-[14px] text-mute">{minutes > 0 ? `about ${minutes} min left` : 'all taken'}</p>
+      {typed > 0 && (
+        <Link to={`${base}/quick`} className="inline-flex min-h-11 items-center px-2 text-[14px] font-semibold underline">
+          {typed} typed, not pinned
+        </Link>
+      )}
       <DropdownMenu.Root modal={false}>
         <DropdownMenu.Trigger className="inline-flex min-h-11 items-center gap-2 border-l border-rule px-3 text-[15px] font-semibold hover:bg-bench">
           Ways <ChevronDown size={18} aria-hidden />

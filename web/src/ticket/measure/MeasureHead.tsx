@@ -5,12 +5,17 @@ import { pawName } from '../../words/measuring'
 import { familyName, measureName } from '../../words/stages'
 import { PathDrawing } from '../../ui/plates/PathDrawing'
 import { ordinal } from './ReadingsList'
-import { useBenchForm, type TapeRow } from '../../bench'
+import { useBenchForm, useLastTime, type TapeRow } from '../../bench'
+import { valueStyle } from '../../state/settings'
+import { useAppSelector } from '../../state/store'
 import { lowerFirst } from '../../words/first-letter'
+import { lastTimeWords } from '../../words/last-time'
 
 /** Name of the tape in hand, which reading it is, how to take it, and what else goes by its name. */
 export const MeasureHead = memo(function MeasureHead({ row, kept, oneSide }: { row: TapeRow; kept: number; oneSide: boolean }) {
   const measure = measures[row.tape.measure]
+  const settings = useAppSelector((state) => state.settings)
+  const last = useLastTime(row.key)
   if (!measure) return null
   const rule = measure.rule === 'largest' ? 'Largest counts.' : measure.rule === 'shortest' ? 'On doubt the shorter counts.' : ''
   return (
@@ -22,6 +27,7 @@ export const MeasureHead = memo(function MeasureHead({ row, kept, oneSide }: { r
             {row.tape.place ? `${pawName(row.tape.place)}. ` : ''}
             {oneSide ? 'One side, then doubled. ' : ''}
             {ordinalWord(kept + 1)} reading. {rule}
+            {last && <b className="text-ink"> {lastTimeWords(row.tape.measure, last, { ...valueStyle(settings), unit: settings.unit })}.</b>}
           </p>
         </div>
         <AboutMeasure row={row} />
@@ -61,7 +67,7 @@ export const AboutMeasure = memo(function AboutMeasure({ row }: { row: TapeRow }
           sideOffset={6}
           collisionPadding={8}
           aria-label={`About ${measure.name}`}
-          className="quiet-scroll z-40 max-h-[76dvh] w-[min(540px,94vw)] border-2 border-ink bg-panel p-4 text-ink"
+          className="quiet-scroll z-40 max-h-[var(--radix-popover-content-available-height)] w-[min(540px,94vw)] border-2 border-ink bg-panel p-4 text-ink"
         >
           <h2 className="text-[19px] leading-6">{measure.name}</h2>
           <p className="text-mute">

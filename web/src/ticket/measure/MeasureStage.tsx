@@ -10,7 +10,8 @@ import { KeyCap } from '../../ui/controls/KeyCap'
 import { BENCH, PHONE, useMedia } from '../../ui/use-media'
 import { useSteady } from '../../ui/use-steady'
 import { tapeName } from '../../words/measuring'
-import { NoItem, useOpenTicket, useActs, RestBlock, useBench, useEntry, useTapes } from '../../bench'
+import { NoItem, useOpenTicket, useActs, RestBlock, WhoReads, useBench, useEntry, useTapes } from '../../bench'
+import { AtTheDog } from './AtTheDog'
 import { BenchTools } from './BenchTools'
 import { EntryPanel } from './EntryPanel'
 import { FIELD_ID } from '../../length-entry'
@@ -203,6 +204,8 @@ function Bench() {
         </footer>
       </section>
       <section aria-label="The tape in hand" className="relative flex min-h-0 flex-col">
+        <WhoReads />
+        <AtTheDog measure={row.tape.measure} />
         <MeasureHead row={row} kept={kept.length} oneSide={entry.oneSide} />
         <RestBlock />
         <PlateView rows={rows} active={row} doubled={entry.oneSide} turn={turn} />

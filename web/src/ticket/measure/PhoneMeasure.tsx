@@ -9,11 +9,25 @@ import { Fraction } from '../../ui/length/Fraction'
 import { Worded } from '../../ui/length/Worded'
 import { aroundOf, entryNote, pinsOf, type EntryPanelProps } from './EntryPanel'
 import { rangeWords } from '../../words/expected'
+import { lastTimeWords } from '../../words/last-time'
 import { PLACES, tapeName } from '../../words/measuring'
+import { AtTheDog } from './AtTheDog'
 import { BenchTools } from './BenchTools'
 import { LengthField } from '../../length-entry'
 import { AboutMeasure } from './MeasureHead'
-import { OneQuestion, RestBlock, stateWords, useActs, useExpected, useOpenTicket, useQuestion, useTapes, type TapeRow } from '../../bench'
+import {
+  OneQuestion,
+  RestBlock,
+  stateWords,
+  useActs,
+  useExpected,
+  useLastTime,
+  useOpenTicket,
+  useQuestion,
+  useTapes,
+  WhoReads,
+  type TapeRow,
+} from '../../bench'
 import { PhoneTapes } from './PhoneTapes'
 import { TakenHow } from './TakenHow'
 import { PlateView } from './PlateView'
@@ -63,6 +77,7 @@ export function PhoneMeasure({ entry, row, kept, pin, onKey, onUnit, rows, at, t
   const { question, waiting, later } = useQuestion()
   const [shown, setShown] = useState<'how' | 'tapes' | null>(null)
   const show = (what: 'how' | 'tapes'): void => setShown(shown === what ? null : what)
+  const last = useLastTime(row.key)
   const allTaken = rows.every((each) => each.derived !== null || (each.agreed?.state === 'agrees' && !each.doubt))
   const state = stateWords(row, look)
   const said = entry.typed === '' && entry.problem === null && state !== '' ? state : note
@@ -120,6 +135,7 @@ export function PhoneMeasure({ entry, row, kept, pin, onKey, onUnit, rows, at, t
           <p className="-mt-1.5 pb-1 text-[14px] leading-[17px] text-mute">
             {row.tape.place ? `${PLACES[row.tape.place]}, ` : ''}
             {at + 1} of {rows.length}, {agreeing} agree
+            {last ? `. ${lastTimeWords(row.tape.measure, last, look)}` : ''}
           </p>
         </div>
         <button
@@ -135,6 +151,8 @@ export function PhoneMeasure({ entry, row, kept, pin, onKey, onUnit, rows, at, t
           How
         </button>
       </header>
+      <WhoReads />
+      <AtTheDog measure={row.tape.measure} />
       <RestBlock />
       <div className="relative flex min-h-[110px] flex-1 border-b-2 border-ink">
         <button type="button" onClick={onTurn} aria-label="The form from another side" className="flex min-h-[110px] flex-1">

@@ -61,7 +61,7 @@ export const TakenHow = memo(function TakenHow({ row }: { row: TapeRow }) {
             sideOffset={6}
             collisionPadding={8}
             aria-label="How it is taken"
-            className="quiet-scroll z-40 max-h-[76dvh] w-[min(460px,94vw)] space-y-3 border-2 border-ink bg-panel p-4 text-ink"
+            className="quiet-scroll z-40 max-h-[var(--radix-popover-content-available-height)] w-[min(460px,94vw)] space-y-3 border-2 border-ink bg-panel p-4 text-ink"
           >
             <h2 className="text-[19px] leading-6">Kept with every reading</h2>
             {bench.method && <p className="text-mute">{METHOD_HOW[bench.method]}</p>}

@@ -1,12 +1,14 @@
-import { measures, type Method } from '@merry-tailor/core'
+import { HANDS_ELSEWHERE, measures, type Method } from '@merry-tailor/core'
 import { useRef, useState, type KeyboardEvent } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { useAppSelector } from '../../state/store'
 import { Button } from '../../ui/controls/Button'
 import { Picker } from '../../ui/controls/Picker'
 import { METHODS, PLACES } from '../../words/measuring'
-import { NameChips, parseEntry, RowNumber } from '../../length-entry'
-import { useTapes, useOpenTicket, useActs } from '../../bench'
+import { Chip, Group, parseEntry, RowNumber } from '../../length-entry'
+import { isTypedForm, NOTHING_TYPED, typedKey, useTapes, useOpenTicket, useActs } from '../../bench'
+import { useFittersQuery } from '../../api/queries'
+import { useKeptDraft } from '../../state/use-kept-draft'
 
 const TRIES = [0, 1, 2] as const
 const cellKey = (key: string, n: number): string => `${key}#${n}`
@@ -15,12 +17,13 @@ const cellKey = (key: string, n: number): string => `${key}#${n}`
 export function QuickEntry() {
   const { sheet, name } = useOpenTicket()
   const { rows } = useTapes()
-  const { unit, fitter, helper } = useAppSelector((state) => state.settings)
+  const { unit } = useAppSelector((state) => state.settings)
+  const { data: fitters = [] } = useFittersQuery(undefined)
   const { act } = useActs()
   const navigate = useNavigate()
-  const [cells, setCells] = useState<Readonly<Record<string, string>>>({})
-  const [methods, setMethods] = useState<Readonly<Record<string, Method>>>({})
-  const [halves, setHalves] = useState<Readonly<Record<string, boolean>>>({})
+  const [draft, setDraft, forget, found] = useKeptDraft(typedKey(sheet.ticket.id), NOTHING_TYPED, isTypedForm)
+  const { cells, methods, halves, by } = draft
+  const setCell = (key: string, typed: string): void => setDraft((now) => ({ ...now, cells: { ...now.cells, [key]: typed } }))
   const [asked, setAsked] = useState(false)
   const [kept, setKept] = useState(0)
   const form = useRef<HTMLFormElement>(null)
@@ -43,6 +46,11 @@ export function QuickEntry() {
   }
   const pinAll = async (): Promise<void> => {
     setAsked(true)
+    if (filled.length === 0) return
+    if (by === '') {
+      document.querySelector<HTMLElement>('#who-measured button')?.focus()
+      return
+    }
     if (bad.length > 0) {
       document.getElementById(`box-${cellKey(bad[0]?.row.key ?? '', bad[0]?.n ?? 0)}`)?.focus()
       return
@@ -63,8 +71,8 @@ export function QuickEntry() {
           unit: read.unit,
           method: methods[row.key] ?? (row.tape.measure === 'M00' ? 'scale' : 'tape'),
           takenAt: new Date(start + i).toISOString(),
-          by: fitter,
-          heldBy: helper,
+          by,
+          heldBy: '',
           place: row.tape.place,
           school: about?.school ?? null,
           remark: 'From the paper form',
@@ -73,9 +81,10 @@ export function QuickEntry() {
       })
       // What the server refused stays in its box.
       if (answer.error) return
-      setCells((all) => ({ ...all, [cellKey(row.key, n)]: '' }))
+      setCell(cellKey(row.key, n), '')
       setKept((count) => count + 1)
     }
+    forget()
     await navigate(`/tickets/${sheet.ticket.id}/measure`)
   }
 
@@ -93,7 +102,20 @@ export function QuickEntry() {
           <h1 className="text-[26px] leading-[32px]">A filled form, typed in</h1>
           <p className="text-mute">In the order it was printed for {name}. Enter goes to the next box; empty boxes are skipped.</p>
         </div>
-        <NameChips label="Measured by" role="fitter" />
+        <div id="who-measured">
+          <Group label="Measured by">
+            {[...HANDS_ELSEWHERE, ...fitters.filter((each) => !each.left).map((each) => each.name)].map((each) => (
+              <Chip key={each} on={by === each} onClick={() => setDraft((now) => ({ ...now, by: each }))}>
+                {each}
+              </Chip>
+            ))}
+          </Group>
+          {asked && filled.length > 0 && by === '' && (
+            <p role="alert" className="font-semibold text-snag">
+              Say who measured: it is kept with every number.
+            </p>
+          )}
+        </div>
       </header>
       <div className="quiet-scroll min-h-0 flex-1 px-5">
         <table className="w-full max-w-[1060px] border-collapse text-left">
@@ -127,7 +149,7 @@ export function QuickEntry() {
                         role="switch"
                         aria-checked={half}
                         aria-label={`${label}: one side, doubled`}
-                        onClick={() => setHalves((all) => ({ ...all, [row.key]: !half }))}
+                        onClick={() => setDraft((now) => ({ ...now, halves: { ...now.halves, [row.key]: !half } }))}
                         className="mt-1 min-h-11 border border-edge px-2 text-[14px] font-semibold"
                       >
                         {half ? 'one side, doubled' : 'the whole ring'}
@@ -148,7 +170,7 @@ export function QuickEntry() {
                           aria-invalid={wrong ? true : undefined}
                           aria-describedby={wrong ? `why-${key}` : undefined}
                           value={typed}
-                          onChange={(event) => setCells((all) => ({ ...all, [key]: event.target.value }))}
+                          onChange={(event) => setCell(key, event.target.value)}
                           onKeyDown={onKey}
                           autoComplete="off"
                           maxLength={24}
@@ -171,7 +193,7 @@ export function QuickEntry() {
                           value: method,
                           label: METHODS[method],
                         }))}
-                        onChange={(method) => setMethods((all) => ({ ...all, [row.key]: method }))}
+                        onChange={(method) => setDraft((now) => ({ ...now, methods: { ...now.methods, [row.key]: method } }))}
                         className="w-full border! border-edge!"
                       />
                     )}
@@ -189,7 +211,15 @@ export function QuickEntry() {
           Back to the tapes
         </Link>
         <p className="flex-1 text-right text-mute" aria-live="polite">
-          {bad.length > 0 && asked ? (bad.length === 1 ? 'One box can’t be read.' : `${bad.length} boxes can’t be read.`) : kept > 0 ? `${kept} pinned.` : ''}
+          {bad.length > 0 && asked
+            ? bad.length === 1
+              ? 'One box can’t be read.'
+              : `${bad.length} boxes can’t be read.`
+            : kept > 0
+              ? `${kept} pinned.`
+              : filled.length > 0
+                ? `${found ? 'Typed before, not pinned yet. ' : ''}Kept on this device until pinned.`
+                : ''}
         </p>
         <Button type="submit" tone="primary" className="min-h-14 px-6 text-[18px]!">
           {filled.length === 0 ? 'Nothing typed yet' : filled.length === 1 ? 'Pin 1 reading' : `Pin ${filled.length} readings`}

@@ -1,6 +1,7 @@
-import { fireEvent, screen, waitFor, within } from '@testing-library/react'
+import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import { anItem, aTicket, renderStage, testShop, withTestShop } from '../../test/shop'
+import { notPinned } from '../../bench'
 import { MeasuringForm } from './MeasuringForm'
 import { QuickEntry } from './QuickEntry'
 
@@ -39,9 +40,14 @@ describe('the quick entry', () => {
     fireEvent.change(box('Sternum length, 1. reading'), { target: { value: '29' } })
     fireEvent.change(box('Girth, largest, 3. reading'), { target: { value: '27 1/2 in' } })
     fireEvent.click(screen.getByRole('button', { name: 'Pin 3 readings' }))
+    // X07: whose numbers they are is asked, never taken for granted.
+    expect((await screen.findByRole('alert')).textContent).toContain('Say who measured')
+    expect(testShop().sent).toEqual([])
+    fireEvent.click(screen.getByRole('button', { name: 'The owner' }))
+    fireEvent.click(screen.getByRole('button', { name: 'Pin 3 readings' }))
     await screen.findByText('another stage')
     expect(testShop().sent.map((each) => each.body)).toMatchObject([
-      { measure: 'M01', mm: 276, side: 'one', remark: 'From the paper form', by: 'Ylva' },
+      { measure: 'M01', mm: 276, side: 'one', remark: 'From the paper form', by: 'The owner', heldBy: '' },
       { measure: 'M06', mm: 290, side: 'both' },
       { measure: 'M07', unit: 'in' },
     ])
@@ -54,6 +60,7 @@ describe('the quick entry', () => {
     await screen.findByLabelText('Harness neck, 1. reading')
     fireEvent.change(box('Harness neck, 1. reading'), { target: { value: '27,6' } })
     fireEvent.change(box('Sternum length, 1. reading'), { target: { value: 'long' } })
+    fireEvent.click(screen.getByRole('button', { name: 'Somebody else' }))
     fireEvent.click(screen.getByRole('button', { name: 'Pin 2 readings' }))
     expect((await screen.findByRole('alert')).textContent).toContain('Can’t read that as a length')
     expect(document.activeElement).toBe(box('Sternum length, 1. reading'))
@@ -68,8 +75,25 @@ describe('the quick entry', () => {
     await screen.findByLabelText('Harness neck, 1. reading')
     fireEvent.change(box('Harness neck, 1. reading'), { target: { value: '27,6' } })
     fireEvent.change(box('Sternum length, 1. reading'), { target: { value: '29' } })
+    fireEvent.click(screen.getByRole('button', { name: 'Somebody else' }))
     fireEvent.click(screen.getByRole('button', { name: 'Pin 2 readings' }))
     await waitFor(() => expect([box('Harness neck, 1. reading').value, box('Sternum length, 1. reading').value]).toEqual(['', '29']))
     expect(screen.getByText('1 pinned.')).toBeDefined()
+  })
+
+  it('X08 keeps what was typed when it is left, and takes it up again until it is pinned', async () => {
+    const sheet = aTicket()
+    renderStage(sheet, 'quick', <QuickEntry />)
+    await screen.findByLabelText('Harness neck, 1. reading')
+    fireEvent.change(box('Harness neck, 1. reading'), { target: { value: '27,6' } })
+    fireEvent.click(screen.getByRole('button', { name: 'The owner' }))
+    cleanup()
+    expect(notPinned(sheet.ticket.id)).toBe(1)
+    renderStage(sheet, 'quick', <QuickEntry />)
+    await waitFor(() => expect(box('Harness neck, 1. reading').value).toBe('27,6'))
+    fireEvent.click(screen.getByRole('button', { name: 'Pin 1 reading' }))
+    await screen.findByText('another stage')
+    expect(testShop().sent.at(-1)?.body).toMatchObject({ measure: 'M01', by: 'The owner' })
+    expect(notPinned(sheet.ticket.id)).toBe(0)
   })
 })

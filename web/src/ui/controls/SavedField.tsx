@@ -1,5 +1,5 @@
 import { useRef, useState, type ReactNode } from 'react'
-import { Button } from './Button'
+import { Meanwhile } from './Meanwhile'
 import { TextField } from './TextField'
 
 /** What became of a save: `null` kept; a sentence when not; both values when somebody else changed the field. */
@@ -96,24 +96,16 @@ export function SavedField({ label, value, onSave, placeholder, maxLength = 200,
         </p>
       )}
       {theirs !== null && (
-        <div role="alert" className="mt-1 border-l-[5px] border-snag bg-snag-bg px-3 py-2">
-          <p className="font-semibold">
-            Meanwhile somebody set it to “{theirs || 'nothing'}”; you typed “{draft}”.
-          </p>
-          <div className="mt-2 flex flex-wrap gap-2">
-            <Button onClick={() => void save(draft ?? '', theirs)}>Keep mine</Button>
-            <Button
-              tone="quiet"
-              onClick={() => {
-                setDraft(null)
-                setTheirs(null)
-                setProblem(null)
-              }}
-            >
-              Take theirs
-            </Button>
-          </div>
-        </div>
+        <Meanwhile
+          theirs={theirs}
+          mine={draft ?? ''}
+          onKeepMine={() => void save(draft ?? '', theirs)}
+          onTakeTheirs={() => {
+            setDraft(null)
+            setTheirs(null)
+            setProblem(null)
+          }}
+        />
       )}
     </div>
   )

@@ -1,0 +1,63 @@
+import { fireEvent, screen, waitFor, within } from '@testing-library/react'
+import { describe, expect, it } from 'vitest'
+import { settingsChanged } from '../../state/settings'
+import { store } from '../../state/store'
+import { AT, aDog, aReading, aTicket, nextId, renderStage, testShop, withTestShop } from '../../test/shop'
+import { MeasureStage } from './MeasureStage'
+
+withTestShop()
+
+describe('at the dog', () => {
+  it('has one prompt at a time in the order of the work, gone once done', async () => {
+    renderStage(aTicket({ dog: aDog({ coat: 'smooth' }) }), 'measure', <MeasureStage />)
+    const here = await screen.findByRole('region', { name: 'At the dog' })
+    for (const [says, done] of [
+      ['Collar, coat and harness off', 'Off'],
+      ['breastbone lump, last sternum bone, withers and last rib', 'Felt'],
+      ['walk one round, start over', 'Stands'],
+    ] as const) {
+      expect(here.textContent).toContain(says)
+      fireEvent.click(within(here).getByRole('button', { name: done }))
+    }
+    expect(screen.queryByRole('region', { name: 'At the dog' })).toBeNull()
+  })
+
+  it('has no preparation left once a reading is there, and asks of a double coat at a ring', async () => {
+    renderStage(aTicket({ readings: [aReading('M06', 290)] }), 'measure', <MeasureStage />)
+    const here = await screen.findByRole('region', { name: 'At the dog' })
+    expect(here.textContent).toContain('Double coat: let the tape sink to its base')
+    fireEvent.click(within(here).getByRole('button', { name: 'It does not' }))
+    const field = screen.getByRole<HTMLInputElement>('textbox', { name: /./ })
+    fireEvent.change(field, { target: { value: '27,6' } })
+    fireEvent.keyDown(field, { key: 'Enter' })
+    await waitFor(() => expect(testShop().sent.at(-1)?.body).toMatchObject({ measure: 'M01', remark: 'Tape not sunk to the coat’s base' }))
+  })
+
+  it('X15 asks whose device it is where the first reading is pinned, and keeps the name with it', async () => {
+    testShop().fitters = [{ id: nextId(), name: 'Orrin', gauge: null, left: false, createdAt: AT }]
+    renderStage(aTicket(), 'measure', <MeasureStage />)
+    await screen.findByRole('region', { name: 'At the dog' })
+    store.dispatch(settingsChanged({ fitter: '' }))
+    const who = await screen.findByRole('region', { name: 'Who reads the tape' })
+    fireEvent.click(await within(who).findByRole('button', { name: 'Orrin' }))
+    await waitFor(() => expect(screen.queryByRole('region', { name: 'Who reads the tape' })).toBeNull())
+    const field = screen.getByRole<HTMLInputElement>('textbox', { name: /./ })
+    fireEvent.change(field, { target: { value: '27,6' } })
+    fireEvent.keyDown(field, { key: 'Enter' })
+    await waitFor(() => expect(testShop().sent.at(-1)?.body).toMatchObject({ measure: 'M01', by: 'Orrin' }))
+  })
+
+  it('X16 says what the tape read last time, when, and by whose hand', async () => {
+    const dog = aDog()
+    const before = aTicket({
+      dog,
+      ticket: { createdAt: '2026-08-01T09:00:00Z' },
+      readings: [aReading('M01', 556, { takenAt: '2026-08-01T09:00:00Z', by: 'Orrin' })],
+    })
+    const now = aTicket({ dog })
+    testShop().tickets = [before]
+    testShop().dogSheets[dog.id] = { dog, owner: null, tickets: [before, now], notes: [], photos: [], weighings: [] }
+    renderStage(now, 'measure', <MeasureStage />)
+    expect(await screen.findByText(/Last time 55\.5 cm, 1 August 2026, Orrin/)).toBeDefined()
+  })
+})
