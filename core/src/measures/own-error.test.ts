@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { PLAIN_CIRCUMSTANCES, type Reading, type MeasureId } from '../model/index.ts'
-import { ownErrorFactor, technicalErrorMm, USUAL_RULES, visitsOf, withOwnError } from './index.ts'
+import { HANDS_ELSEWHERE, ownErrorFactor, technicalErrorMm, USUAL_RULES, visitsOf, withOwnError } from './index.ts'
 
 let n = 0
 const reading = (measure: MeasureId, mm: number, over: Partial<Reading> = {}): Reading => ({
@@ -88,4 +88,10 @@ it('visitsOf gathers days, each with what was known by then', () => {
   expect(visits.map(({ on }) => on)).toEqual(['2026-01-01', '2026-03-01'])
   expect(Object.keys(visits[0]?.known ?? {})).toEqual(['M01'])
   expect(Object.keys(visits[1]?.known ?? {}).sort()).toEqual(['M01', 'M07'])
+})
+
+it('X07 numbers of the owner or of somebody else are nobody’s own error, however far apart', () => {
+  const wild = (by: string) => [600, 760, 610, 780].map((mm, i) => reading('M07', mm, { by, takenAt: `2026-01-0${(i >> 1) + 1}T09:0${i}:00Z` }))
+  expect(ownErrorFactor(wild('Ylva'), 'Ylva')).toBeGreaterThan(1.5)
+  for (const by of [...HANDS_ELSEWHERE, '']) expect(ownErrorFactor(wild(by), by)).toBe(1)
 })

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { FamilyId, MeasureId, line } from './ids.schema.ts'
+import { Day, FamilyId, MeasureId, line } from './ids.schema.ts'
 import { TABLE_WAYS } from './lists.ts'
 import { School } from './school.schema.ts'
 
@@ -71,6 +71,8 @@ export const SizeTable = z
     price: Price.optional(),
     /** Columns of the maker's table that stand for no measure of ours: nothing is judged by them. */
     unjudged: z.array(line(80).min(1)).max(40).optional(),
+    /** Put away from this day on: no longer offered, while records keep the version they were judged by. */
+    retired: Day.optional(),
   })
   .refine((table) => new Set(table.sizes.map((size) => size.label)).size === table.sizes.length, {
     message: 'two sizes have the same name',

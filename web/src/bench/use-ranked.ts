@@ -106,7 +106,7 @@ export function useRanked(item: Item | undefined): RankedItem {
     const pinned = made ? tables?.find((table) => table.id === made.tableId && table.version === made.tableVersion) : undefined
     const serving = newestTables(tables ?? [])
       .map((table): SizeTable => (pinned?.id === table.id ? pinned : table))
-      .filter((table) => tableServes(table, item) || table === pinned)
+      .filter((table) => (tableServes(table, item) && table.retired === undefined) || table === pinned)
     return { tables: serving, labelTables: tables ?? [], body, families: [item.family], views, pieces: pieces ?? [], ...(grown === undefined ? {} : { grown }) }
   }, [item, choice, tables, pieces, tablesOut, piecesOut, body, views, grown])
   const answer = useRankAll(question)

@@ -6,6 +6,8 @@ import { useAddSizeTableMutation, useSizeTablesQuery } from '../api/queries'
 import { valueStyle } from '../state/settings'
 import { PlaceFrame } from '../frame/Strip'
 import { useAppSelector } from '../state/store'
+import { longDay, today } from '../state/today'
+import { useOnce } from '../state/use-once'
 import { MakerSays } from '../sizes/MakerSays'
 import { SizeTape } from '../sizes/SizeTape'
 import { Button } from '../ui/controls/Button'
@@ -42,6 +44,7 @@ export function SizesPage() {
                   className={`block min-h-[62px] w-full border-l-[5px] px-3 py-2 text-left ${each === table ? 'border-ink bg-bench' : 'border-transparent'}`}
                 >
                   <span className="block text-[17px] leading-[21px] font-bold">{each.maker}</span>
+                  {each.retired && <span className="block text-[14px] font-semibold">no longer offered</span>}
                   <span className="block text-[14px] text-mute">
                     {familyName(each.family)}, {wayName(each.way).toLowerCase()}
                     {each.school ? `, school ${each.school}` : ''}
@@ -93,6 +96,7 @@ function TableView({ table, versions }: { table: SizeTable; versions: number }) 
           >
             Change it
           </Link>
+          <PutAway table={table} />
           <Save name={`${table.id}-v${table.version}.csv`} type="text/csv" text={() => sizeTableToCsv(table)}>
             CSV
           </Save>
@@ -143,6 +147,31 @@ function TableView({ table, versions }: { table: SizeTable; versions: number }) 
         </table>
       </div>
     </div>
+  )
+}
+
+/** Takes a table from the offer, or back into it, as a version of its own: what was judged by it stays so. */
+function PutAway({ table: { retired, ...table } }: { table: SizeTable }) {
+  const [addSizeTable] = useAddSizeTableMutation()
+  const [refused, setRefused] = useState<string | null>(null)
+  const once = useOnce()
+  const put = (): void =>
+    void once(async () => {
+      const { error } = await addSizeTable({ ...table, version: table.version + 1, ...(retired ? {} : { retired: today() }) })
+      setRefused(error ? problemWords(error) : null)
+    })
+  return (
+    <>
+      {retired && <p className="w-full font-semibold">No longer offered since {longDay(retired)}. Tickets keep the version they were judged by.</p>}
+      <Button tone="quiet" onClick={put}>
+        {retired ? 'Offer it again' : 'No longer offered'}
+      </Button>
+      {refused !== null && (
+        <p role="alert" className="w-full font-semibold text-snag">
+          Not saved. {refused}
+        </p>
+      )}
+    </>
   )
 }
 

@@ -71,4 +71,17 @@ describe('Sizes', () => {
     expect(await screen.findByText('Nothing was brought in.')).toBeDefined()
     expect(screen.getByText('plain.json:')).toBeDefined()
   })
+
+  it('X10 puts a table away and offers it again, each as a version of its own', async () => {
+    testShop().sizeTables = [table()]
+    show()
+    fireEvent.click(await screen.findByRole('button', { name: 'No longer offered' }))
+    const again = await screen.findByRole('button', { name: 'Offer it again' })
+    expect(screen.getByText(/No longer offered since/).textContent).toContain('Tickets keep the version')
+    await waitFor(() =>
+      expect(testShop().sent[0]).toMatchObject({ path: '/size-tables/plain-y/2', body: { version: 2, retired: expect.stringMatching(/^\d{4}-/) as string } }),
+    )
+    fireEvent.click(again)
+    await waitFor(() => expect(testShop().sent[1]).toEqual({ method: 'PUT', path: '/size-tables/plain-y/3', body: table({ version: 3 }) }))
+  })
 })

@@ -6,7 +6,7 @@ import {
   families,
   measures,
   measuresOfTable,
-  newestTables,
+  offeredTables,
   parseLength,
   rankTables,
   type FamilyId,
@@ -54,7 +54,7 @@ export function Counter({ inputRef }: { inputRef: RefObject<HTMLInputElement | n
   const look = readingStyle(useAppSelector((state) => state.settings))
   const { data: tables = [] } = useSizeTablesQuery(undefined)
   const { views } = useShop()
-  const shelf = useMemo(() => newestTables(tables), [tables])
+  const shelf = useMemo(() => offeredTables(tables), [tables])
   const kinds = useMemo(() => {
     const made = FAMILY_IDS.filter((id) => shelf.some((table) => table.family === id) && families[id].shelf !== 'boot')
     const all = made.length > 0 ? made : (['H11', 'H01'] as const)

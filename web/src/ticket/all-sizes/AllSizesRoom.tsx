@@ -1,4 +1,4 @@
-import { chooseStyles, familyOf, newestTables, offerKey, optionsOf, type FamilyId, type Offer, type RankedSize } from '@merry-tailor/core'
+import { chooseStyles, familyOf, offeredTables, offerKey, optionsOf, type FamilyId, type Offer, type RankedSize } from '@merry-tailor/core'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { usePiecesQuery, useSizeTablesQuery } from '../../api/queries'
@@ -46,7 +46,7 @@ export function AllSizesRoom() {
     return [...new Set([...onTicket, ...suit])]
   }, [sheet.items, sheet.ticket, sheet.dog, form, solved, views])
   const question = useMemo(
-    () => (out ? null : { tables: newestTables(tables ?? []), labelTables: tables ?? [], body, families, views, pieces: pieces ?? [] }),
+    () => (out ? null : { tables: offeredTables(tables ?? []), labelTables: tables ?? [], body, families, views, pieces: pieces ?? [] }),
     [out, tables, pieces, body, families, views],
   )
   const ranked = useRankAll(question)

@@ -1,6 +1,8 @@
+import { FAMILY_IDS } from '@merry-tailor/core'
 import { fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, it, vi } from 'vitest'
 import { aDog, aReading, anItem, aTicket, AT, nextId, renderStage, testShop, withTestShop } from '../../test/shop'
+import { atHomeWords } from '../../words/at-home'
 import { Docket } from './Docket'
 import { FinishStage } from './FinishStage'
 
@@ -112,5 +114,28 @@ describe('the docket', () => {
     await screen.findByRole('article', { name: /Docket/ })
     fireEvent.keyDown(document.body, { key: 'Enter' })
     expect(print).toHaveBeenCalledOnce()
+  })
+
+  it('U22 prints a locked hitch as a line and its kit to tick, in the shop’s unit, never as a tape', async () => {
+    const sheet = aTicket({
+      readings: [aReading('M07', 690), aReading('M48', 900, { place: 'height' })],
+      hitches: [{ id: nextId(), where: 'ski-belt', heightMm: 900, lineMm: 2800, family: null, at: AT, by: 'Ylva' }],
+    })
+    renderStage(sheet, 'docket', <Docket />)
+    const page = await screen.findByRole('article')
+    await waitFor(() => expect(page.textContent).toContain('line 2.8 m to a ski belt, 90.0 cm above the floor'))
+    expect(page.textContent).toMatch(/line (?:rises|falls) .* per 30 cm, predicted/)
+    for (const part of ['Belt, low on the hips', 'Elastic part', 'Snap, of brass']) expect(page.textContent).toContain(`☐ ${part}`)
+    expect(page.textContent).not.toContain('M48')
+  })
+
+  it('U23 says for each kind how gear that fits looks at home and what to come back for', () => {
+    expect(atHomeWords('H11')).toMatchObject({
+      looks: expect.stringContaining('bunches over the shoulders') as string,
+      back: expect.stringContaining('chokes') as string,
+    })
+    expect(atHomeWords('H19').looks).toContain('below the tail')
+    expect(atHomeWords('H01').looks).not.toContain('bunches')
+    for (const family of FAMILY_IDS) for (const said of Object.values(atHomeWords(family))) expect(said.length).toBeGreaterThan(30)
   })
 })
