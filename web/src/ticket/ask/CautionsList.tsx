@@ -1,4 +1,4 @@
-import { cautionKey, cautionsOf, readOf, type Caution } from '@merry-tailor/core'
+import { cautionKey, cautionsOf, type Caution } from '@merry-tailor/core'
 import { useOpenTicket } from '../../bench'
 import { today } from '../../state/today'
 import { cautionWords } from '../../words/cautions'
@@ -42,13 +42,4 @@ export function CautionsList({ cautions }: { cautions: readonly Caution[] }) {
       )}
     </>
   )
-}
-
-/** In one line, for where the list is folded away: how many bind, how many wait for a word. */
-export function useCautionsInShort(cautions: readonly Caution[]): string {
-  const { sheet } = useOpenTicket()
-  const open = (level: Caution['level']): number => cautions.filter((each) => each.level === level && !readOf(each, cautions, sheet.acknowledgements)).length
-  const [stops, confirms] = [open('stop'), open('confirm')]
-  const said = [stops > 0 ? `${stops} ${stops === 1 ? 'stop' : 'stops'}` : '', confirms > 0 ? `${confirms} to confirm` : ''].filter(Boolean)
-  return said.length > 0 ? said.join(', ') : 'none open'
 }

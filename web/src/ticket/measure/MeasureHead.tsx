@@ -5,11 +5,10 @@ import { pawName } from '../../words/measuring'
 import { familyName, measureName } from '../../words/stages'
 import { PathDrawing } from '../../ui/plates/PathDrawing'
 import { ordinal } from './ReadingsList'
-import { useBenchForm, useLastTime, type TapeRow } from '../../bench'
+import { lastTimeWords, useBenchForm, useLastTime, type TapeRow } from '../../bench'
 import { valueStyle } from '../../state/settings'
 import { useAppSelector } from '../../state/store'
 import { lowerFirst } from '../../words/first-letter'
-import { lastTimeWords } from '../../words/last-time'
 
 /** Name of the tape in hand, which reading it is, how to take it, and what else goes by its name. */
 export const MeasureHead = memo(function MeasureHead({ row, kept, oneSide }: { row: TapeRow; kept: number; oneSide: boolean }) {

@@ -9,7 +9,6 @@ import { Fraction } from '../../ui/length/Fraction'
 import { Worded } from '../../ui/length/Worded'
 import { aroundOf, entryNote, pinsOf, type EntryPanelProps } from './EntryPanel'
 import { rangeWords } from '../../words/expected'
-import { lastTimeWords } from '../../words/last-time'
 import { PLACES, tapeName } from '../../words/measuring'
 import { AtTheDog } from './AtTheDog'
 import { BenchTools } from './BenchTools'
@@ -21,6 +20,7 @@ import {
   stateWords,
   useActs,
   useExpected,
+  lastTimeWords,
   useLastTime,
   useOpenTicket,
   useQuestion,
