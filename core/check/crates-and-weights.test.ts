@@ -47,6 +47,12 @@ describe('crates by stand, turn, lie (handbook 10.2, 10.3: lengths common practi
     expect(pen?.best?.perMeasure.map((fit) => fit.measure).sort()).toEqual(['M39', 'M40'])
   })
 
+  it('V47 a Malamute is not put into the 42 that charts name for it (common practice: thought too small)', () => {
+    const offer = crateOffer('K1', withGuesses({}, solveForm({}, { breed: 'Alaskan Malamute', ageMonths: 40 })))
+    expect(offer?.sizes.find((size) => size.label === '42')?.grade).not.toBe('holds')
+    expect(offer && adviseOffer(offer).labels).not.toContain('42')
+  })
+
   it('X18 a guess wider than two sizes names none', () => {
     const wide: SizedBody = Object.fromEntries(
       ['M42', 'M44', 'M39', 'M40', 'M41'].map((id) => [id, { mm: id === 'M44' ? 180 : 640, sigmaMm: id === 'M44' ? 50 : 220, guess: true }]),

@@ -39,9 +39,11 @@ export async function loadScenario(address: string, now: Date): Promise<{ dogs: 
 
   for (const table of sizeTables) await put(`/api/size-tables/${table.id}/${table.version}`, table)
   const at = new Date(now.getTime() - 200 * DAY_MS).toISOString()
+  // What a growing dog weighs was weighed lately.
+  const lately = new Date(now.getTime() - 7 * DAY_MS).toISOString()
   for (const { key, ...owner } of owners) await put(`/api/owners/${idOf(key)}`, { ...owner, at })
   for (const { key, owner, ageDays, ...dog } of dogs) {
-    await put(`/api/dogs/${idOf(key)}`, { ...dog, ownerId: idOf(owner), born: dayFromNow(-ageDays), at })
+    await put(`/api/dogs/${idOf(key)}`, { ...dog, ownerId: idOf(owner), born: dayFromNow(-ageDays), at: ageDays < 400 ? lately : at })
   }
   for (const name of fitters) {
     const id = uuid()
