@@ -81,9 +81,11 @@ describe('Sizes', () => {
     await waitFor(() =>
       expect(testShop().sent[0]).toMatchObject({ path: '/size-tables/plain-y/2', body: { version: 2, retired: expect.stringMatching(/^\d{4}-/) as string } }),
     )
-    // A second press right after the first is taken for a slip.
-    await new Promise((done) => setTimeout(done, 400))
-    fireEvent.click(screen.getByRole('button', { name: 'Offer it again' }))
-    await waitFor(() => expect(testShop().sent[1]).toEqual({ method: 'PUT', path: '/size-tables/plain-y/3', body: table({ version: 3 }) }))
+    await waitFor(() => {
+      // A press right after the first is taken for a slip: pressed until it is taken.
+      const again = screen.queryByRole('button', { name: 'Offer it again' })
+      if (again) fireEvent.click(again)
+      expect(testShop().sent[1]).toEqual({ method: 'PUT', path: '/size-tables/plain-y/3', body: table({ version: 3 }) })
+    })
   })
 })
