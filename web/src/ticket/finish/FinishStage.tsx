@@ -104,7 +104,7 @@ export function FinishStage() {
               ))}
             </ul>
           )}
-          <div className="grid grid-cols-2 gap-3 border-t-2 border-ink pt-3">
+          <div className="grid gap-3 border-t-2 border-ink pt-3">
             <DayField
               label="Look again on"
               value={ticket.nextLookOn ?? ''}
