@@ -134,7 +134,7 @@ export function FinishStage() {
           </Button>
         </footer>
       </section>
-      <section aria-label="Docket, as it prints" className="mat quiet-scroll hidden min-h-0 p-5 lg:block" tabIndex={-1}>
+      <section aria-label="Docket, as it prints" className="mat quiet-scroll hidden min-h-0 p-5 lg:block" tabIndex={0}>
         <div className="mx-auto w-fit border-[1.5px] border-ink">
           <DocketPage />
         </div>
