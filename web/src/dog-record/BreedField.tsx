@@ -1,7 +1,7 @@
 import { suggestBreeds } from '@merry-tailor/core'
-import { useId, useRef, useState } from 'react'
+import { useId, useState } from 'react'
 import { Meanwhile } from '../ui/controls/Meanwhile'
-import type { SaveResult } from '../ui/controls/SavedField'
+import { useSavedDraft, type SaveResult } from '../ui/controls/use-saved-draft'
 
 interface BreedFieldProps {
   label: string
@@ -13,44 +13,15 @@ interface BreedFieldProps {
 /** A breed with suggestions from the reference list; any other words are as good. */
 export function BreedField({ label, value, placeholder, onSave }: BreedFieldProps) {
   const id = useId()
-  const [draft, setDraft] = useState<string | null>(null)
+  const saved = useSavedDraft(value, onSave)
   const [open, setOpen] = useState(false)
   const [at, setAt] = useState(-1)
-  /** The edit is made against the value seen when typing began. */
-  const [seen, setSeen] = useState(value)
-  const [problem, setProblem] = useState<string | null>(null)
-  const [theirs, setTheirs] = useState<string | null>(null)
-  const shown = draft ?? value
-  const found = open && draft !== null ? suggestBreeds(draft, 6).filter((breed) => breed.name !== draft) : []
-  /** What is on its way: leaving the field meanwhile sends nothing else. */
-  const onItsWay = useRef<string | null>(null)
-  const save = async (typed: string, against = draft === null ? value : seen): Promise<void> => {
+  const problem = saved.theirs === null ? saved.problem : null
+  const found = open && saved.typing ? suggestBreeds(saved.shown, 6).filter((breed) => breed.name !== saved.shown) : []
+  const save = (typed: string): void => {
     setOpen(false)
     setAt(-1)
-    if (onItsWay.current === typed) return
-    if (typed.trim() === value) {
-      setDraft(null)
-      setTheirs(null)
-      setProblem(null)
-      return
-    }
-    setDraft(typed)
-    onItsWay.current = typed
-    // What is typed on from here is an edit of this.
-    setSeen(typed)
-    const result = await onSave(typed.trim(), against)
-    onItsWay.current = null
-    // Typed on since: that stays.
-    if (result.kept) {
-      setDraft((now) => (now === typed ? null : now))
-      setProblem(null)
-      setTheirs(null)
-    } else {
-      setDraft(typed)
-      setSeen(against)
-      setProblem(result.problem)
-      setTheirs(result.theirs ?? null)
-    }
+    saved.leave(typed.trim())
   }
   return (
     <div className="relative">
@@ -65,16 +36,14 @@ export function BreedField({ label, value, placeholder, onSave }: BreedFieldProp
         aria-autocomplete="list"
         aria-activedescendant={at >= 0 ? `${id}-${at}` : undefined}
         aria-invalid={problem ? true : undefined}
-        value={shown}
+        value={saved.shown}
         placeholder={placeholder}
         maxLength={80}
         autoComplete="off"
         onChange={(event) => {
-          if (draft === null) setSeen(value)
-          setDraft(event.target.value)
+          saved.type(event.target.value)
           setOpen(true)
           setAt(-1)
-          setProblem(null)
         }}
         onKeyDown={(event) => {
           if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
@@ -82,13 +51,13 @@ export function BreedField({ label, value, placeholder, onSave }: BreedFieldProp
             setAt((now) => Math.min(found.length - 1, Math.max(-1, now + (event.key === 'ArrowDown' ? 1 : -1))))
           } else if (event.key === 'Enter') {
             event.preventDefault()
-            void save(found[at]?.name ?? shown)
+            save(found[at]?.name ?? saved.shown)
           } else if (event.key === 'Escape') {
-            setDraft(null)
+            saved.drop()
             setOpen(false)
           }
         }}
-        onBlur={() => draft !== null && void save(draft)}
+        onBlur={() => save(saved.shown)}
         className={`h-11 w-full rounded-[2px] border-2 bg-panel px-3 text-[16px] placeholder:text-mute ${problem ? 'border-snag' : 'border-ink'}`}
       />
       <ul
@@ -106,7 +75,7 @@ export function BreedField({ label, value, placeholder, onSave }: BreedFieldProp
             aria-selected={i === at}
             onMouseDown={(event) => {
               event.preventDefault()
-              void save(breed.name)
+              save(breed.name)
             }}
             className="flex min-h-12 cursor-pointer items-center border-b border-rule px-3 font-semibold hover:bg-bench aria-selected:bg-ink aria-selected:text-panel"
           >
@@ -114,19 +83,8 @@ export function BreedField({ label, value, placeholder, onSave }: BreedFieldProp
           </li>
         ))}
       </ul>
-      {theirs !== null && (
-        <Meanwhile
-          theirs={theirs}
-          mine={shown}
-          onKeepMine={() => void save(shown, theirs)}
-          onTakeTheirs={() => {
-            setDraft(null)
-            setTheirs(null)
-            setProblem(null)
-          }}
-        />
-      )}
-      {problem && theirs === null && (
+      <Meanwhile saved={saved} />
+      {problem !== null && (
         <p role="alert" className="mt-1 text-[13.5px] font-semibold text-snag">
           {problem}
         </p>

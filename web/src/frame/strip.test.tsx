@@ -33,7 +33,7 @@ describe('the strip along the top', () => {
     expect(places.getByRole('link', { current: 'page' }).textContent).toBe('Sizes')
   })
 
-  it('says what is kept: saved at, sending, kept here, the server away', () => {
+  it('U33 says what is kept: saved at, sending, not sent first, the server away', () => {
     open()
     expect(says()).toBe('Saved 09:41')
     act(() => void outbox(3, true))

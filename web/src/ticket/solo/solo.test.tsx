@@ -7,7 +7,7 @@ withTestShop()
 const press = (key: string): void => void fireEvent.keyDown(document.body, { key })
 
 describe('alone with the dog', () => {
-  it('pins with one key or any tap, and says which readings are unreliable alone', async () => {
+  it('T19 pins a loop as the whole ring with one key or any tap, and says which readings are unreliable alone', async () => {
     renderStage(aTicket(), 'solo', <SoloBench />)
     await screen.findByText(/Unreliable alone/)
     for (const key of '55,2') press(key)

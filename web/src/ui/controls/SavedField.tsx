@@ -1,9 +1,9 @@
-import { useRef, useState, type ReactNode } from 'react'
+import type { ReactNode } from 'react'
 import { Meanwhile } from './Meanwhile'
 import { TextField } from './TextField'
+import { useSavedDraft, type SaveResult } from './use-saved-draft'
 
-/** What became of a save: `null` kept; a sentence when not; both values when somebody else changed the field. */
-export type SaveResult = { kept: true } | { kept: false; problem: string; theirs?: string }
+export type { SaveResult } from './use-saved-draft'
 
 interface SavedFieldProps {
   label: string
@@ -22,49 +22,16 @@ interface SavedFieldProps {
 
 /** A field that saves itself when it is left. Nothing typed is lost: what could not be saved stays, with the reason. */
 export function SavedField({ label, value, onSave, placeholder, maxLength = 200, hint, className, multiline = false, trailing, onDraft }: SavedFieldProps) {
-  const [draft, setDraft] = useState<string | null>(null)
-  const [seen, setSeen] = useState(value)
-  const [problem, setProblem] = useState<string | null>(null)
-  const [theirs, setTheirs] = useState<string | null>(null)
-  const shown = draft ?? value
-
-  /** What is on its way: leaving the field again meanwhile sends nothing else. */
-  const onItsWay = useRef<string | null>(null)
-  const save = async (typed: string, against: string): Promise<void> => {
-    if (onItsWay.current === typed) return
-    onItsWay.current = typed
-    // What is typed on from here is an edit of this.
-    setSeen(typed)
-    const result = await onSave(typed, against)
-    onItsWay.current = null
-    if (result.kept) {
-      setDraft((now) => (now === typed ? null : now))
-      setProblem(null)
-      setTheirs(null)
-    } else {
-      setSeen(against)
-      setProblem(result.problem)
-      setTheirs(result.theirs ?? null)
-    }
-  }
-  const leave = (): void => {
-    if (draft === null) return
-    if (draft.trim() === value.trim()) {
-      setDraft(null)
-      setProblem(null)
-    } else void save(draft, seen)
-  }
+  const saved = useSavedDraft(value, onSave)
+  const problem = saved.theirs === null ? saved.problem : null
   const shared = {
-    value: shown,
+    value: saved.shown,
     placeholder,
     maxLength,
-    onBlur: leave,
+    onBlur: () => saved.leave(),
     onChange: (event: { target: { value: string } }) => {
-      // The edit is made against the value seen when typing began.
-      if (draft === null) setSeen(value)
-      setDraft(event.target.value)
+      saved.type(event.target.value)
       onDraft?.(event.target.value)
-      setProblem(null)
     },
   }
   return (
@@ -78,35 +45,21 @@ export function SavedField({ label, value, onSave, placeholder, maxLength = 200,
         <TextField
           label={label}
           trailing={trailing}
-          problem={theirs === null ? (problem ?? undefined) : undefined}
+          problem={problem ?? undefined}
           hint={hint}
           onKeyDown={(event) => {
             if (event.key === 'Enter') event.currentTarget.blur()
-            if (event.key === 'Escape') {
-              setDraft(null)
-              setProblem(null)
-            }
+            if (event.key === 'Escape') saved.drop()
           }}
           {...shared}
         />
       )}
-      {multiline && problem && theirs === null && (
+      {multiline && problem !== null && (
         <p role="alert" className="mt-1 text-[13.5px] font-semibold text-snag">
           {problem}
         </p>
       )}
-      {theirs !== null && (
-        <Meanwhile
-          theirs={theirs}
-          mine={draft ?? ''}
-          onKeepMine={() => void save(draft ?? '', theirs)}
-          onTakeTheirs={() => {
-            setDraft(null)
-            setTheirs(null)
-            setProblem(null)
-          }}
-        />
-      )}
+      <Meanwhile saved={saved} />
     </div>
   )
 }
