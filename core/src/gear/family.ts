@@ -25,6 +25,7 @@ export interface BetweenSizes {
   because:
     | 'seats-under-tension'
     | 'adjuster-middle'
+    | 'room-both-ways'
     | 'plate-clears-armpit'
     | 'cords-do-the-rest'
     | 'must-pass-the-head'
@@ -81,6 +82,8 @@ export interface FamilyFile {
   /** Measures in the order in which they win (handbook 6.3). */
   decides: readonly MeasureId[]
   between: BetweenSizes
+  /** The same for a dog that still grows, where it differs. */
+  betweenGrowing?: BetweenSizes
   /** Its parts: straps, rings and sliders, and where they run. */
   parts: StrapGraph
   /** What a hand checks on the dressed dog (handbook 7.2), in the order a hand makes it. */

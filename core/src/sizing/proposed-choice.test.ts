@@ -78,6 +78,13 @@ describe('what is settled on, by its kind', () => {
     expect(valid(settled!)).toBe(true)
   })
 
+  it('U15 names no size by itself where the advice names none, and takes one pointed at for an overruling', () => {
+    const far: SizedBody = { M07: mm(900), M14: mm(700) }
+    const ranked = offers([table()], far)
+    expect(proposedChoice(ranked, null, null, far)).toMatchObject({ settlement: null, labels: [], overrules: false })
+    expect(proposedChoice(ranked, { offer: offerKey(ranked[0]!), label: 'M' }, null, far)).toMatchObject({ settlement: { labels: ['M'] }, overrules: true })
+  })
+
   it('nothing where nothing is offered', () => {
     expect(proposedChoice([], null, null, body)).toBeNull()
   })

@@ -16,7 +16,7 @@ export interface ProposedChoice {
   offer: Offer
   /** The size shown. */
   size: RankedSize | undefined
-  /** `null` while nothing can be chosen: made to measure waits for its tapes. */
+  /** `null` while nothing can be chosen: made to measure waits for its tapes, and no size is near. */
   settlement: Settlement | null
   /** Sizes the button names, the first first. */
   labels: string[]
@@ -67,7 +67,10 @@ export function proposedChoice(
   // A maker cuts by what was read: nothing is ordered on guesses alone.
   const waits = offer.kind === 'made' && measuresOfTable(offer.judged).some((id) => unsettled.includes(id))
   const unread = waits || (offer.kind === 'made' && (advice.kind === 'guess' || advice.kind === 'no-tape'))
-  if (unread || size === undefined) return { offer, size, settlement: null, labels: [], follows: false, overrules: false }
+  // Where the advice names no size only the fitter's own finger does: the button never goes against it by itself.
+  const pointed = picked !== null || (known !== null && isOf(known, offer))
+  const unnamed = !pointed && advice.labels.length === 0 && advice.kind !== 'no-tape'
+  if (unread || unnamed || size === undefined) return { offer, size, settlement: null, labels: [], follows: false, overrules: false }
   const follows = advice.labels[0] === size.label || (advice.kind === 'no-tape' && offer === first)
   const labels = follows && advice.labels.length > 0 ? advice.labels : [size.label]
   return { offer, size, settlement: settlementOf(offer, labels, follows, body), labels, follows, overrules: !follows && advice.kind !== 'no-tape' }

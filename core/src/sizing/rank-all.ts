@@ -16,6 +16,8 @@ export interface RankAllOptions {
   pieces?: readonly Piece[]
   /** The tables their labels belong to; those ranked, where not given. */
   labelTables?: readonly SizeTable[]
+  /** The dog still grows: some kinds are sized for that. */
+  growing?: boolean
   /** Offers made elsewhere, ranked among the others: crates of the usual series. */
   offers?: readonly Offer[]
 }
@@ -40,7 +42,7 @@ export function rankAll(
   tables: readonly SizeTable[],
   body: SizedBody,
   form: Pick<Form, 'measures'> | null,
-  { families, views = {}, pieces = [], labelTables = tables, offers = [] }: RankAllOptions = {},
+  { families, views = {}, growing = false, pieces = [], labelTables = tables, offers = [] }: RankAllOptions = {},
 ): Offer[] {
   const suits = (family: FamilyId): boolean => families === undefined || families.includes(family)
   const known = withGuesses(body, form)
@@ -48,6 +50,7 @@ export function rankAll(
     tables.filter((table) => suits(table.family)),
     known,
     views,
+    growing,
   ).map((each) => offerOf(each, known, views))
   const more = [...rankPieces(pieces, labelTables, known), ...offers].filter((offer) => suits(familyOf(offer)))
   return more.length === 0 ? ranked : [...ranked, ...more].sort((a, b) => byFit(a, b) || (offerKey(a) < offerKey(b) ? -1 : offerKey(a) > offerKey(b) ? 1 : 0))

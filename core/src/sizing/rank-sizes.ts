@@ -221,7 +221,7 @@ function betweenOf({ ids, bySize }: TableOrder, { rule: said, because }: Between
  * @param body agreed values, mm
  * @param views sides the shop takes
  */
-export function rankSizes(table: Sized, body: SizedBody, views: ShopFields['views'] = {}): RankedSize[] {
+export function rankSizes(table: Sized, body: SizedBody, views: ShopFields['views'] = {}, growing = false): RankedSize[] {
   const order = orderOf(table)
   const { ids, ends, dangers } = order
   const ready = ids.map((measure, i): Ready => {
@@ -248,7 +248,7 @@ export function rankSizes(table: Sized, body: SizedBody, views: ShopFields['view
     const because: Because = past ? { code: 'past-tail', measure: past.measure, mm: past.byMm ?? 0 } : becauseOf(perMeasure, grade)
     return { label: size.label, grade, basis: 'predicted', perMeasure, chance, because, conflict: null }
   })
-  const between = betweenOf(order, betweenRule(table, views), sizes)
+  const between = betweenOf(order, betweenRule(table, views, growing), sizes)
   if (between) excuseGaps(ids, between.code === 'between-down' ? [between.favoured, between.other] : [between.other, between.favoured])
   for (const size of sizes) {
     size.conflict = conflictIn(table.family, size, sizes, body)

@@ -31,9 +31,9 @@ export const byFit = (a: Pick<RankedTable, 'grade' | 'lowestChance'>, b: Pick<Ra
  * All tables against one body, best first: by the worst grade of each table's best size, then by its lowest single
  * chance, so that a maker who asks for fewer measures does not win by that. Boots are ranked by the front pair.
  */
-export function rankTables(tables: readonly SizeTable[], body: SizedBody, views: ShopFields['views'] = {}): RankedTable[] {
+export function rankTables(tables: readonly SizeTable[], body: SizedBody, views: ShopFields['views'] = {}, growing = false): RankedTable[] {
   return tables
-    .map((table) => ({ table, ...summedUp(rankSizes(frontOf(table), body, views)) }))
+    .map((table) => ({ table, ...summedUp(rankSizes(frontOf(table), body, views, growing)) }))
     .sort(
       (a, b) =>
         byFit(a, b) ||

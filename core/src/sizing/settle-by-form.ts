@@ -9,10 +9,10 @@ import { measuresOfTable } from './table-shape.ts'
  *
  * @param form where the guesses come from; `null`: each measure stands for itself
  */
-export function settleByForm(table: SettleTable, body: SizedBody, form: Form | null, views: ShopFields['views'] = {}): Settled {
+export function settleByForm(table: SettleTable, body: SizedBody, form: Form | null, views: ShopFields['views'] = {}, growing = false): Settled {
   const guessed = measuresOfTable(table).filter((id) => body[id]?.guess)
-  if (!form || guessed.length < 2) return settle(table, body, { views })
+  if (!form || guessed.length < 2) return settle(table, body, { views, growing })
   const shares = measureCovariance(form, guessed)
   const mm = (id: string): number => body[id]?.mm ?? 0
-  return settle(table, body, { views, covarianceMm: (a, b) => shareOf(shares, a, b) * mm(a) * mm(b) })
+  return settle(table, body, { views, growing, covarianceMm: (a, b) => shareOf(shares, a, b) * mm(a) * mm(b) })
 }

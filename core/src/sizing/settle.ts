@@ -37,6 +37,8 @@ export interface SettleOptions {
   errorMm?: (measure: MeasureId, mm: number) => number
   /** Sides the shop takes. */
   views?: ShopFields['views']
+  /** The dog still grows. */
+  growing?: boolean
 }
 
 /** A tape worth taking raises the chance by this much; a choice this sure is settled on paper. Ours, unverified. */
@@ -94,7 +96,7 @@ interface Belief {
  * Source: expected value of sample information, Raiffa & Schlaifer 1961, Applied Statistical Decision Theory (from memory)
  */
 export function settle(table: SettleTable, body: SizedBody, options: SettleOptions = {}): Settled {
-  const { covarianceMm = () => 0, errorMm = (measure: MeasureId, mm: number) => technicalErrorMm(measure, mm, 'tape'), views = {} } = options
+  const { covarianceMm = () => 0, errorMm = (measure: MeasureId, mm: number) => technicalErrorMm(measure, mm, 'tape'), views = {}, growing = false } = options
   const ids = measuresOfTable(table)
   const beliefs = ids.flatMap((measure): Belief[] => {
     const known = body[measure]
@@ -104,7 +106,7 @@ export function settle(table: SettleTable, body: SizedBody, options: SettleOptio
   })
   if (beliefs.length === 0) return { now: 0, favoured: null, gains: [], says: 'nothing' }
   const n = table.sizes.length
-  const { rule } = betweenRule(table, views)
+  const { rule } = betweenRule(table, views, growing)
   const bridged = beliefs.map((each) => bridgeGaps(table.sizes, each.measure, rule))
   const bands = table.sizes.map((_size, s) => bridged.map((measure) => measure[s]))
   /** Chance of every size, and last that none of them suits. */

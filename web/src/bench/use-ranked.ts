@@ -99,6 +99,7 @@ export function useRanked(item: Item | undefined): RankedItem {
   const { solved } = useBenchForm()
   const pending = !solved && (sheet.readings.length > 0 || (sheet.dog?.breed ?? '') !== '')
   const grown = useGrown(item)
+  const growing = stillGrows(sheet.dog, useToday())
   const choice = item && newestFor(sheet.choices, item.id)
   const question = useMemo(() => {
     if (!item || tablesOut || piecesOut) return null
@@ -107,8 +108,8 @@ export function useRanked(item: Item | undefined): RankedItem {
     const serving = newestTables(tables ?? [])
       .map((table): SizeTable => (pinned?.id === table.id ? pinned : table))
       .filter((table) => (tableServes(table, item) && table.retired === undefined) || table === pinned)
-    return { tables: serving, labelTables: tables ?? [], body, families: [item.family], views, pieces: pieces ?? [], ...(grown === undefined ? {} : { grown }) }
-  }, [item, choice, tables, pieces, tablesOut, piecesOut, body, views, grown])
+    return { tables: serving, labelTables: tables ?? [], body, families: [item.family], views, growing, pieces: pieces ?? [], ...(grown === undefined ? {} : { grown }) }
+  }, [item, choice, tables, pieces, tablesOut, piecesOut, body, views, growing, grown])
   const answer = useRankAll(question)
   return useMemo(() => {
     const offers = (answer ?? []).filter((offer) => offer.judged.family === item?.family)

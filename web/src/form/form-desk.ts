@@ -150,6 +150,7 @@ export interface RankQuestion {
   views: ShopFields['views']
   pieces?: readonly Piece[]
   labelTables?: readonly SizeTable[]
+  growing?: boolean
   /** What a growing dog will be grown; `null` where nobody knows, left out for a grown one. */
   grown?: SizedBody | null
 }
@@ -164,26 +165,27 @@ export interface SettleQuestion {
   body: SizedBody
   form: Form | null
   views: ShopFields['views']
+  growing: boolean
 }
 
 /** What would settle the doubt between the sizes of one table, in the worker, or in place without one. */
-export async function settleBeside({ table, body, form, views }: SettleQuestion): Promise<Settled> {
+export async function settleBeside({ table, body, form, views, growing }: SettleQuestion): Promise<Settled> {
   const sized = plainSizes(body)
   const { sizes, family, between, rules } = table
   const judged: SettleTable = { sizes, family, between, ...(rules ? { rules } : {}) }
   return beside(
     'bench',
-    (work) => work.settle(judged, sized, form, views),
-    () => settleByForm(judged, sized, form, views),
+    (work) => work.settle(judged, sized, form, views, growing),
+    () => settleByForm(judged, sized, form, views, growing),
   )
 }
 
 /** Ranks all tables in the worker, or in place without one. */
-export async function rankBeside({ tables, body, families, views, pieces = [], labelTables = tables, grown }: RankQuestion): Promise<Offer[]> {
+export async function rankBeside({ tables, body, families, views, pieces = [], labelTables = tables, growing = false, grown }: RankQuestion): Promise<Offer[]> {
   const sized = plainSizes(body)
   // Crates of the usual series are offers like any other.
   const offers = families.flatMap((family) => crateOffer(family, sized, grown === undefined ? {} : { grown: grown && plainSizes(grown) }) ?? [])
-  const options = { families, views, pieces, labelTables, offers }
+  const options = { families, views, growing, pieces, labelTables, offers }
   return beside(
     'bench',
     (work) => work.rankAll(tables, sized, options),

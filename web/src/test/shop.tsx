@@ -28,6 +28,7 @@ import {
 } from '@merry-tailor/core'
 import type { FastifyInstance } from 'fastify'
 import { cleanup, configure, render } from '@testing-library/react'
+import { format, subMonths } from 'date-fns'
 import type { ReactNode } from 'react'
 import { Provider } from 'react-redux'
 import { createMemoryRouter, RouterProvider } from 'react-router'
@@ -65,6 +66,9 @@ export const testShop = (): TestShop => shop
 export const AT = '2026-10-05T09:00:00Z'
 let n = 0
 export const nextId = (): string => `01900000-0000-7000-8000-${(n += 1).toString(16).padStart(12, '0')}`
+
+/** A birthday so many months back: ages in tests never grow old. */
+export const bornMonthsAgo = (months: number): string => format(subMonths(new Date(), months), 'yyyy-MM-dd')
 
 export const aDog = (over: Partial<Dog> = {}): Dog => ({
   id: nextId(),

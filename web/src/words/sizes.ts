@@ -33,6 +33,7 @@ const BETWEEN: Readonly<Record<Exclude<BetweenRule['because'], 'maker-says' | 'm
   'seats-under-tension':
     'Between two sizes of a pulling harness go down: it looks tiny slack, but it stretches out and seats itself under tension; a bigger one creeps behind the ribs.',
   'adjuster-middle': 'Take the size with room both ways, what adjusts in its middle third: coat and weight change.',
+  'room-both-ways': 'Take the size with room both ways; bands and cords are then set in their middle: coat and weight change.',
   'plate-clears-armpit':
     'On a running harness go up, then draw neck and girth in: the smaller plate cuts the armpit, and letting the neck out bares the breastbone.',
   'cords-do-the-rest': 'The suit is cut roomy: go down, the cords do the fine setting.',

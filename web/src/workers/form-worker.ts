@@ -38,8 +38,8 @@ const work = {
     return rankAll(tables, body, null, options)
   },
   /** What would settle the doubt between the sizes of one table. */
-  settle(table: SettleTable, body: SizedBody, form: Form | null, views: ShopFields['views']): Settled {
-    return settleByForm(table, body, form, views)
+  settle(table: SettleTable, body: SizedBody, form: Form | null, views: ShopFields['views'], growing: boolean): Settled {
+    return settleByForm(table, body, form, views, growing)
   },
   /** Sets the tables up that the first solve needs. */
   warm(): void {

@@ -3,7 +3,7 @@ import { coat } from '../shared/coat.ts'
 import { graph, set, strap } from '../shared/straps.ts'
 import { must } from '../wanted-tapes.ts'
 
-/** Rug. Source: handbook 3.4, 5.5, common practice; between sizes: long and with overlap, it grows into it (6.2, common practice). */
+/** Rug. Source: handbook 3.4, 5.5, common practice; between sizes, for a growing dog: long and with overlap, it grows into it (6.2, common practice). */
 export const c1 = family({
   ...coat,
   id: 'C1',
@@ -13,7 +13,7 @@ export const c1 = family({
   wrong: 'Wet brush and rain; over the tail’s end.',
   kin: [],
   tapes: { stock: must('M15', 'M18', 'M19') },
-  between: { rule: 'up', because: 'grows-into-it' },
+  betweenGrowing: { rule: 'up', because: 'grows-into-it' },
   parts: graph([strap('belly', ['hemMid', 'girthLow'], set)], null, {
     panels: [{ kind: 'cloth', outline: ['collarTop', 'front', 'lump', 'hemFore', 'hemMid', 'hemRear', 'hemTail', 'crossRear', 'crossFore'] }],
   }),

@@ -25,7 +25,7 @@ export const coat = {
   meets: {},
   sides: {},
   decides: ['M14', 'M15', 'M16', 'M07', 'M02'],
-  between: { rule: 'room', because: 'adjuster-middle' },
+  between: { rule: 'room', because: 'room-both-ways' },
   checks: [],
   symptoms: [],
   dangers,

@@ -1,4 +1,4 @@
-import { chooseStyles, familyOf, offeredTables, offerKey, optionsOf, type FamilyId, type Offer, type RankedSize } from '@merry-tailor/core'
+import { chooseStyles, familyOf, offeredTables, offerKey, optionsOf, stillGrows, type FamilyId, type Offer, type RankedSize } from '@merry-tailor/core'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { usePiecesQuery, useSizeTablesQuery } from '../../api/queries'
@@ -46,8 +46,19 @@ export function AllSizesRoom() {
     return [...new Set([...onTicket, ...suit])]
   }, [sheet.items, sheet.ticket, sheet.dog, form, solved, views])
   const question = useMemo(
-    () => (out ? null : { tables: offeredTables(tables ?? []), labelTables: tables ?? [], body, families, views, pieces: pieces ?? [] }),
-    [out, tables, pieces, body, families, views],
+    () =>
+      out
+        ? null
+        : {
+            tables: offeredTables(tables ?? []),
+            labelTables: tables ?? [],
+            body,
+            families,
+            views,
+            growing: stillGrows(sheet.dog, today()),
+            pieces: pieces ?? [],
+          },
+    [out, tables, pieces, body, families, views, sheet.dog],
   )
   const ranked = useRankAll(question)
   const rows = useMemo(() => {

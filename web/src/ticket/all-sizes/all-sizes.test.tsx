@@ -1,7 +1,7 @@
 import type { SizeTable } from '@merry-tailor/core'
 import { fireEvent, screen, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
-import { aReading, anItem, aTicket, AT, nextId, renderStage, testShop, withTestShop } from '../../test/shop'
+import { aDog, aReading, anItem, aTicket, AT, nextId, renderStage, testShop, withTestShop } from '../../test/shop'
 import { AllSizesRoom } from './AllSizesRoom'
 
 withTestShop()
@@ -33,6 +33,14 @@ describe('every size', () => {
     expect(document.body.textContent).not.toContain('Maker of sled')
     fireEvent.click(within(screen.getByRole('group', { name: 'Kinds shown' })).getByRole('button', { name: 'Multi-strap assist' }))
     expect(within(list).getAllByRole('listitem')).toHaveLength(1)
+  })
+
+  it('U34 never says "should hold" of a size of which one tape of two was taken', async () => {
+    testShop().sizeTables = [{ ...table('y', 'H01', [['M', 610, 700]]), sizes: [{ label: 'M', bands: { M07: [610, 700], M14: [300, 340] } }] }]
+    renderStage(aTicket({ items: [anItem()], dog: aDog({ breed: '' }), readings: twice(645) }), 'all-sizes', <AllSizesRoom />)
+    const [row] = within(await screen.findByRole('list', { name: 'Sizes, best first' })).getAllByRole('listitem')
+    expect(row?.textContent).toMatch(/M/)
+    expect(row?.textContent).not.toMatch(/^M[^G]*Should hold(?!, a guess)/)
   })
 
   it('goes on without our own pieces where those cannot be had', async () => {

@@ -1,6 +1,6 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
-import { aDog, anItem, aTicket, renderStage, testShop, withTestShop } from '../../test/shop'
+import { aDog, anItem, aTicket, bornMonthsAgo, renderStage, testShop, wideScreen, withTestShop } from '../../test/shop'
 import { settingsChanged } from '../../state/settings'
 import { store } from '../../state/store'
 import { AskStage } from './AskStage'
@@ -91,6 +91,29 @@ describe('Ask', () => {
     fireEvent.click(within(stop).getByRole('button', { name: 'Overrule, with this reason' }))
     await waitFor(() => expect(testShop().sent.at(-1)?.body).toMatchObject({ kind: 'stop', code: 'growing-no-load', reason: 'Fitting only, no load' }))
     await waitFor(() => expect(screen.getByRole('region', { name: /^No load:/ }).textContent).toContain('Fitting only, no load'))
+  })
+
+  it('U05 sets a stop right under the work on a phone, before what suits, and lets it be heeded by one tap', async () => {
+    wideScreen(true)
+    const puppy = aDog({ born: bornMonthsAgo(5) })
+    renderStage(aTicket({ dog: puppy, items: [], ticket: { activities: ['bike-front'] } }), 'ask', <AskStage />)
+    const stop = await screen.findByRole('region', { name: /^No load:/ })
+    const suits = screen.getByRole('region', { name: 'What suits' })
+    expect(stop.compareDocumentPosition(suits) & Node.DOCUMENT_POSITION_FOLLOWING).toBeTruthy()
+    const work = screen.getByRole('button', { name: /^Bike or scooter/ })
+    expect(work.compareDocumentPosition(stop) & Node.DOCUMENT_POSITION_FOLLOWING).toBeTruthy()
+    fireEvent.click(within(stop).getByRole('button', { name: /^No bike until about / }))
+    await waitFor(() => expect(changes('/tickets')).toContainEqual({ field: 'activities', from: ['bike-front'], to: [] }))
+    // The day it is looked at again is set with it.
+    expect(changes('/tickets').find(({ field }) => field === 'nextLookOn')?.to).toMatch(/^\d{4}-\d\d-\d\d$/)
+  })
+
+  it('U35 says under the switch what each school is, where the item has two', async () => {
+    renderStage(aTicket({ items: [anItem({ family: 'H11', way: 'made' }), anItem({ family: 'H01', way: 'made' })] }), 'ask', <AskStage />)
+    const on = await screen.findByRole('region', { name: 'On this ticket' })
+    const [cross, walking] = within(on).getAllByRole('listitem')
+    expect(cross?.textContent).toContain('A: from the breastbone, under. B: from the withers, over the side.')
+    expect(walking?.textContent).not.toContain('breastbone')
   })
 
   it('saves each field of the dog on leaving it, and says at the field what can’t be', async () => {

@@ -59,6 +59,9 @@ import { SettleBlock } from './SettleBlock'
 import { sizeName } from '../../sizes/size-name'
 import { TableBlock } from '../../sizes/TableBlock'
 import { WaysBlock } from './WaysBlock'
+import { useWays } from './use-ways'
+import { MakersBlock } from './MakersBlock'
+import { notNowWords } from './not-now'
 
 /** Choose: every size of every serving table, per measure, in prediction words; the fitter decides. */
 export function ChooseStage() {
@@ -142,11 +145,14 @@ export function ChooseStage() {
   const press = (): void => void once(choose)
   useKeys({ Enter: press, ArrowDown: move(1), ArrowUp: move(-1) })
 
+  const ways = useWays(ranked, supply, item?.family ?? 'H01')
   if (!item) return <NoItem title="Nothing to size yet">Choose an item under Ask, then every size of it shows here.</NoItem>
   const shownSizes = offer ? (labels.length === 2 ? labels : [size?.label]).flatMap((one) => sizeOf(offer, one) ?? []) : []
   const second = shownSizes.find((one) => one !== size)
   // The record's weight is no tape.
   const known = Object.entries(body).filter(([id, each]) => id !== 'M00' && each?.mm != null && !each.guess).length
+  // The yellow action never goes against the advice: what cannot be had in time is offered in plain.
+  const notNow = offer && table && labels.length > 0 ? notNowWords(ways, offer, supply, sheet.ticket.neededOn) : ''
   // Judged by the whole ticket, as under Ask: work that another piece on it is made for is no misuse of this one.
   const stops = cautionsOf(sheet, today()).filter(({ level, facts }) => level === 'stop' && (facts.family === undefined || facts.family === item.family))
   // On a phone the act stays under the thumb; beside the sizes it is their foot.
@@ -174,7 +180,7 @@ export function ChooseStage() {
         type="button"
         disabled={!proposed?.settlement}
         onClick={press}
-        className="flex min-h-14 w-full items-center justify-between gap-3 rounded-[2px] border-2 border-ink bg-tape px-4 py-1.5 text-left text-tape-ink disabled:bg-tape-rest"
+        className={`flex min-h-14 w-full items-center justify-between gap-3 rounded-[2px] border-2 border-ink px-4 py-1.5 text-left ${notNow === '' ? 'bg-tape text-tape-ink disabled:bg-tape-rest' : 'bg-panel'}`}
       >
         <ChooseWords
           labels={labels}
@@ -184,9 +190,10 @@ export function ChooseStage() {
           guessed={advice?.kind === 'guess'}
           waitsFor={offer ? waitsForWords(measuresOfTable(offer.judged), unsettled) : ''}
           soldOut={offer ? soldOutWords(offer, labels, supply) : ''}
+          notNow={notNow}
           out={out}
         />
-        <KeyCap tone="tape">Enter</KeyCap>
+        <KeyCap tone={notNow === '' ? 'tape' : 'paper'}>Enter</KeyCap>
       </button>
     </div>
   )
@@ -221,7 +228,7 @@ export function ChooseStage() {
         </header>
         <div className="quiet-scroll min-h-0 flex-1">
           {ranked.length === 0 && !out && <p className="px-4 py-4 text-mute">No size table here is for this kind in this way.</p>}
-          <WaysBlock ranked={ranked} supply={supply} family={item.family} />
+          <WaysBlock ways={ways} />
           {ranked.map((each) => (
             <TableBlock
               key={offerKey(each)}
@@ -279,6 +286,7 @@ export function ChooseStage() {
                 <div className="flex flex-col gap-4 xl:col-start-2 xl:row-span-10 xl:row-start-1">
                   <SettleBlock table={table} body={body} form={form} near={advice?.labels ?? []} />
                   <PawsBlock offer={offer} />
+                  <MakersBlock ranked={ranked} offer={offer} body={body} look={look} />
                   {size.conflict && (
                     <article aria-label="Where the tapes disagree" className="border-[1.5px] border-ink bg-panel px-4 py-3">
                       <h2 className="text-[18px] leading-[22px]">The tapes disagree on {sizeName(table, size.label)}</h2>

@@ -10,6 +10,7 @@ export function ChooseWords({
   guessed,
   waitsFor,
   soldOut,
+  notNow,
   out,
 }: {
   labels: readonly string[]
@@ -21,6 +22,8 @@ export function ChooseWords({
   waitsFor: string
   /** What does not hang on the shelf. */
   soldOut: string
+  /** Why it should not be ordered now. */
+  notNow: string
   /** The first answer is not there yet. */
   out: boolean
 }) {
@@ -37,7 +40,10 @@ export function ChooseWords({
     return (
       <span>
         <span className="block text-[18px] leading-[22px] font-bold">Order it made to measure</span>
-        <span className="text-[14px]">from {table.maker}</span>
+        <span className="text-[14px]">
+          from {table.maker}
+          {notNow && <b>; {notNow}</b>}
+        </span>
       </span>
     )
   }
@@ -48,15 +54,17 @@ export function ChooseWords({
         {second ? `Try ${first}, then ${second}` : guessed ? `Start with ${first}` : `Try ${first}`}
       </span>
       <span className="text-[14px] font-semibold">
-        {soldOut !== ''
-          ? soldOut
-          : second && families[table.family].shelf === 'pulling'
-            ? 'pulled back by hand'
-            : !follows
-              ? 'against the bench’s advice'
-              : guessed
-                ? `a guess; no tape of ${table.maker}’s yet`
-                : table.maker}
+        {notNow !== ''
+          ? notNow
+          : soldOut !== ''
+            ? soldOut
+            : second && families[table.family].shelf === 'pulling'
+              ? 'pulled back by hand'
+              : !follows
+                ? 'against the bench’s advice'
+                : guessed
+                  ? `a guess; no tape of ${table.maker}’s yet`
+                  : table.maker}
       </span>
     </span>
   )

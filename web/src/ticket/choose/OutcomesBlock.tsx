@@ -1,5 +1,7 @@
-import { betweenRule, type RankedSize } from '@merry-tailor/core'
+import { betweenRule, stillGrows, type RankedSize } from '@merry-tailor/core'
 import type { OfferFace } from '../../words/offer-face'
+import { useOpenTicket } from '../../bench'
+import { today } from '../../state/today'
 import { useShop } from '../../state/use-shop'
 import { Mark } from '../../ui/marks/Mark'
 import { dangerWords } from '../../words/dangers'
@@ -10,7 +12,8 @@ import { lowerFirst } from '../../words/first-letter'
 /** Two sizes near each other: what sits well in each and what does not, and the rule that puts one first. */
 export function OutcomesBlock({ table, sizes, children }: { table: OfferFace; sizes: readonly RankedSize[]; children?: React.ReactNode }) {
   const { views } = useShop()
-  const rule = betweenRule(table, views)
+  const growing = stillGrows(useOpenTicket().sheet.dog, today())
+  const rule = betweenRule(table, views, growing)
   return (
     <article className="border-[1.5px] border-ink bg-panel px-4 py-3">
       <h2 className="text-[18px] leading-[22px]">{table.way === 'made' ? 'Cut to the dog' : 'Between two sizes'}</h2>

@@ -1,8 +1,9 @@
-import { frontOf, type Form, type SizedBody } from '@merry-tailor/core'
+import { frontOf, stillGrows, type Form, type SizedBody } from '@merry-tailor/core'
 import type { OfferFace } from '../../words/offer-face'
 import { useMemo } from 'react'
 import { useSettled } from '../../form'
 import { Link } from 'react-router'
+import { today } from '../../state/today'
 import { useShop } from '../../state/use-shop'
 import { measureName } from '../../words/stages'
 import { useBench, useOpenTicket } from '../../bench'
@@ -10,10 +11,11 @@ import { sizeName } from '../../sizes/size-name'
 
 /** What would settle the doubt: the tape whose reading would most be expected to decide, or that only a try-on does. */
 export function SettleBlock({ table: whole, body, form, near }: { table: OfferFace; body: SizedBody; form: Form | null; near: readonly string[] }) {
-  const { name } = useOpenTicket()
+  const { name, sheet } = useOpenTicket()
   const { views } = useShop()
+  const growing = stillGrows(sheet.dog, today())
   const table = useMemo(() => frontOf(whole), [whole])
-  const settled = useSettled(useMemo(() => ({ table, body, form, views }), [table, body, form, views]))
+  const settled = useSettled(useMemo(() => ({ table, body, form, views, growing }), [table, body, form, views, growing]))
   if (!settled) return null
   const [best, ...others] = settled.gains
   const guess = settled.gains.find((each) => body[each.measure]?.guess)

@@ -1,78 +1,13 @@
-import {
-  families,
-  leadOn,
-  orderBy,
-  rankWays,
-  stillGrows,
-  unusualBody,
-  worstGrade,
-  tableIn,
-  type FamilyId,
-  type Offer,
-  type RankedWay,
-  type Supply,
-  type WayOption,
-} from '@merry-tailor/core'
-import { getMonth } from 'date-fns'
-import { dayWords, today } from '../../state/today'
-import { useShop } from '../../state/use-shop'
+import type { RankedWay } from '@merry-tailor/core'
+import { dayWords } from '../../state/today'
 import { Mark } from '../../ui/marks/Mark'
 import { WAY_REASONS, WAY_VERDICTS } from '../../words/ways'
-import { faceOf } from '../../words/offer-face'
 import { wayName } from '../../words/stages'
-import { useBenchForm, useOpenTicket } from '../../bench'
 
 const MARKS = { first: 'holds', works: 'doubt', 'not-now': 'fails' } as const
 
-/** Each way's best table as an option; second-hand stands for whatever stock size is nearest. */
-export function wayOptions(ranked: readonly Offer[], supply: readonly Supply[], neededOn: string | null): WayOption[] {
-  const month = getMonth(new Date()) + 1
-  const best = (way: 'stock' | 'quick-ship' | 'made') => ranked.find((offer) => offer.kind !== 'gear' && faceOf(offer).way === way)
-  const options = (['stock', 'quick-ship', 'made'] as const).flatMap((way): WayOption[] => {
-    const found = best(way)
-    if (!found) return []
-    const face = faceOf(found)
-    const heard = supply.find((each) => each.tableId === tableIn(found)?.id)
-    const lead = heard?.lead ?? face.lead
-    return [
-      {
-        way,
-        grade: found.grade,
-        misses: found.best?.perMeasure.filter((fit) => fit.grade === 'fails').length ?? 0,
-        // What hangs on our rack needs no ordering.
-        orderBy: neededOn && face.lead.maxWeeks > 0 ? orderBy(neededOn, lead, { marginWeeks: way === 'made' ? 2 : 0.5 }) : null,
-        peak: leadOn(month, lead).peak,
-        onShelf: heard && way !== 'made' ? (heard.count[found.best?.label ?? ''] ?? null) : null,
-        price: face.price?.[0] ?? null,
-      },
-    ]
-  })
-  const stock = options.find((option) => option.way === 'stock')
-  return stock
-    ? [...options, { ...stock, way: 'second-hand', onShelf: null, price: null, orderBy: null, peak: false, grade: worstGrade([stock.grade, 'doubt']) }]
-    : options
-}
-
 /** Stock, quick-ship, made and second-hand in one table, with the reason in a few words. */
-export function WaysBlock({ ranked, supply, family }: { ranked: readonly Offer[]; supply: readonly Supply[]; family: FamilyId }) {
-  const { sheet } = useOpenTicket()
-  const { views } = useShop()
-  const { neededOn, budget, pulls } = sheet.ticket
-  const { form, solved } = useBenchForm()
-  const unusual = unusualBody(sheet.dog, solved ? form : null)
-  const ways = rankWays({
-    options: wayOptions(ranked, supply, neededOn),
-    today: today(),
-    neededOn,
-    growing: stillGrows(sheet.dog, today()),
-    oddBody: unusual.narrow || unusual.shortForNeck || unusual.giant,
-    // Does it pull yet: true fit shows only under load (6.1). A dog that pulls on the lead is another question.
-    beginner: pulls === false,
-    budget,
-    views,
-    forCar: family === 'H24',
-    isCrate: families[family].shelf === 'crate',
-  })
+export function WaysBlock({ ways }: { ways: readonly RankedWay[] }) {
   if (ways.length < 2) return null
   return (
     <section aria-label="Ways to get it" className="border-b-2 border-ink">

@@ -14,6 +14,8 @@ export function becauseWords(size: RankedSize, look: Look): string {
     const way = code === 'above' || (code === 'edge' && (fit?.toMm ?? 0) - (fit?.mm ?? 0) < (fit?.mm ?? 0) - (fit?.fromMm ?? 0)) ? 'small' : 'big'
     return `No ${lowerFirst(name)} tape yet; guessed ${say(Math.max(0, low))} to ${say(high)}, ${size.label} may be ${missWord(measure, way)}.`
   }
+  if (fit?.guess && (code === 'between-down' || code === 'between-up'))
+    return `No ${lowerFirst(name)} tape yet; as guessed it lies between ${size.label} and ${other ?? ''}: ${code === 'between-down' ? 'the smaller' : 'the larger'} first.`
   if (fit?.guess && (code === 'edge' || code === 'below' || code === 'above')) return guessed()
   switch (code) {
     case 'in-band':

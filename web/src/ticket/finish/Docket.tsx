@@ -48,7 +48,7 @@ import { ageWords, activityName, breedWords, coatName, needName } from '../../wo
 import { lowerFirst } from '../../words/first-letter'
 import { PLACES } from '../../words/measuring'
 import { familyName, wayName } from '../../words/stages'
-import { verdictWord } from '../../words/verdicts'
+import { roundWord, verdictWord } from '../../words/verdicts'
 import { ageInMonths } from '@merry-tailor/core'
 import { useOpenTicket } from '../../bench'
 import { HitchPart } from './HitchPart'
@@ -310,8 +310,7 @@ function ItemPart({ item, sheet }: { item: Item; sheet: TicketSheet }) {
         const present = presentSymptoms(round.symptoms)
         return (
           <p key={round.id} className="docket-round">
-            <Mark grade={verdict.grade} basis="seen" size={13} />{' '}
-            <b>{`Seen, round ${i + 1}, ${round.label}, ${clock(round.at)}: ${verdictWord(verdict.grade, 'seen')}.`}</b>{' '}
+            <Mark grade={verdict.grade} basis="seen" size={13} /> <b>{`Seen, round ${i + 1}, ${round.label}, ${clock(round.at)}: ${roundWord(verdict)}.`}</b>{' '}
             {round.changed ? `${round.changed}. ` : ''}
             {[...latestObservations(round.observations).values()]
               .filter((seen) => seen.check !== FITTERS_WORD)

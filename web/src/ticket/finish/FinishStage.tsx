@@ -9,6 +9,7 @@ import { useOnce } from '../../state/use-once'
 import { Button } from '../../ui/controls/Button'
 import { KeyCap } from '../../ui/controls/KeyCap'
 import { DayField } from '../../ui/date'
+import { roundWord } from '../../words/verdicts'
 import { VerdictWord } from '../../said/VerdictWord'
 import { Snag } from '../../ui/State'
 import { cautionWords } from '../../words/cautions'
@@ -72,7 +73,7 @@ export function FinishStage() {
                   </p>
                   {item.family === 'C1' && item.way === 'made' && <RugPieces />}
                   <p className="mt-1 flex flex-wrap items-center gap-x-3">
-                    <VerdictWord grade={verdict?.grade ?? 'none'} basis="seen" />
+                    <VerdictWord grade={verdict?.grade ?? 'none'} basis="seen" {...(verdict ? { word: roundWord(verdict) } : {})} />
                     {round && verdict && (
                       <span className="text-mute">
                         {verdict.word

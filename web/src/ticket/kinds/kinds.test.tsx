@@ -1,7 +1,7 @@
 import { families } from '@merry-tailor/core'
 import { fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
-import { aDog, anItem, aReading, aTicket, renderStage, testShop, withTestShop } from '../../test/shop'
+import { aDog, anItem, aReading, aTicket, bornMonthsAgo, renderStage, testShop, withTestShop } from '../../test/shop'
 import { reasonWords, stopWords, wrongWords } from '../../words/kinds'
 import { KindsRoom } from './KindsRoom'
 
@@ -55,6 +55,20 @@ describe('which kind', () => {
     const line = aReading('M48', 2000, { place: 'line' })
     await open({ dog: aDog({ born: '2026-05-01' }), readings: [height, line], ticket: { activities: ['ski-front'] } })
     expect(screen.getAllByText(/No load while the dog grows/).length).toBeGreaterThan(0)
+  })
+
+  it('U31 says from when, and what may be done meanwhile, where nothing suits a young flat-faced dog', async () => {
+    await open({ dog: aDog({ breed: 'Pug', flatFace: true, born: bornMonthsAgo(5) }), items: [], ticket: { activities: ['bike-front'] } })
+    const instead = screen.getByRole('region', { name: 'What may be done' })
+    expect(instead.textContent).toMatch(/Nothing for bike or scooter, dog in front before about \w+ \d{4}/)
+    expect(instead.textContent).toContain('get used to gear without load')
+    const put = within(instead).getAllByRole('button', { name: /^Put .* on the ticket$/ })
+    expect(put.length).toBeGreaterThan(0)
+    // Nothing below that does not suit leads in yellow.
+    const shown = within(screen.getByRole('region', { name: 'The best kinds' })).getAllByRole('button')
+    expect(shown.filter((button) => /\bbg-tape\b/.test(button.className))).toEqual([])
+    fireEvent.click(put[0]!)
+    await waitFor(() => expect((testShop().sent.at(-1)?.body as { family?: string }).family).toMatch(/^H0/))
   })
 
   it('asks for the work first', async () => {

@@ -77,18 +77,20 @@ export function CheckRow({ check, state, round, answer }: { check: Check; state:
           </p>
         </div>
         <div className="flex flex-wrap items-start gap-2" role="group" aria-label={`${check.name}, ${state}`}>
-          {GRADES.map((grade) => (
-            <button
-              key={grade}
-              type="button"
-              aria-pressed={answer?.grade === grade}
-              onClick={() => void keep({ grade, asTyped: '', mm: null, fingers: null })}
-              className={`inline-flex min-h-11 items-center gap-1.5 rounded-[2px] border-2 border-edge bg-panel px-2.5 text-[14.5px] font-bold hover:bg-bench ${ON[grade]}`}
-            >
-              <Mark grade={grade} basis="seen" size={17} />
-              {verdictWord(grade, 'seen')}
-            </button>
-          ))}
+          <div className="flex gap-1.5 phone:gap-2">
+            {GRADES.map((grade) => (
+              <button
+                key={grade}
+                type="button"
+                aria-pressed={answer?.grade === grade}
+                onClick={() => void keep({ grade, asTyped: '', mm: null, fingers: null })}
+                className={`inline-flex min-h-11 items-center gap-1.5 rounded-[2px] border-2 border-edge bg-panel px-2 whitespace-nowrap phone:px-2.5 text-[14.5px] font-bold hover:bg-bench ${ON[grade]}`}
+              >
+                <Mark grade={grade} basis="seen" size={17} />
+                {verdictWord(grade, 'seen')}
+              </button>
+            ))}
+          </div>
           {check.gauge && (
             <form
               className="w-[150px]"

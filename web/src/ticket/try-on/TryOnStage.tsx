@@ -20,6 +20,7 @@ import { Button } from '../../ui/controls/Button'
 import { Segmented } from '../../ui/controls/Segmented'
 import { KeyCap } from '../../ui/controls/KeyCap'
 import { VerdictWord } from '../../said/VerdictWord'
+import { roundWord } from '../../words/verdicts'
 import { Empty } from '../../ui/State'
 import { ItemPanel, ItemsInHand, ItemTabs, NoItem, useItemInHand, useOpenTicket } from '../../bench'
 import { CheckRow } from './CheckRow'
@@ -89,12 +90,12 @@ export function TryOnStage() {
               <h1 className="text-[26px] leading-[32px]">{round ? `${round.label} on ${name}` : 'Put a size on'}</h1>
               {round && verdict && (
                 <p className="flex flex-wrap items-center gap-x-3">
-                  <VerdictWord grade={verdict.grade} basis="seen" />{' '}
+                  <VerdictWord grade={verdict.grade} basis="seen" word={roundWord(verdict)} />{' '}
                   <span className="text-mute">
                     {verdict.word
                       ? `${verdict.word.by || 'The fitter'}’s word, ${clock(verdict.word.at)}`
                       : checks.length > 0
-                        ? `${held} hold, ${verdict.wanted - verdict.seen} to look at, since ${clock(round.at)}`
+                        ? `${held} hold${verdict.seen < verdict.wanted && verdict.troubles.length > 0 ? `, ${verdict.wanted - verdict.seen} to look at` : ''}, since ${clock(round.at)}`
                         : `on since ${clock(round.at)}`}
                   </span>
                 </p>
@@ -194,7 +195,7 @@ function RoundRow({ round, number, family, current, onPick }: { round: TryOn; nu
           <span className="text-[17px] font-bold">
             {number}. {round.label}
           </span>
-          <VerdictWord grade={verdict.grade} basis="seen" size={18} />
+          <VerdictWord grade={verdict.grade} basis="seen" word={roundWord(verdict)} size={18} />
         </span>
         <span className="block text-[14px] leading-[18px] text-mute">
           {clock(round.at)}

@@ -1,6 +1,6 @@
-import { fireEvent, screen, waitFor, within } from '@testing-library/react'
+import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
-import type { TryOn } from '@merry-tailor/core'
+import { checksFor, symptomsFor, type Observation, type TryOn } from '@merry-tailor/core'
 import { AT, anItem, aTicket, nextId, renderStage, testShop, withTestShop } from '../../test/shop'
 import { TryOnStage } from './TryOnStage'
 
@@ -90,6 +90,25 @@ describe('Try on', () => {
     expect((await within(aside).findAllByText('(done)', { exact: false })).length).toBeGreaterThan(0)
     fireEvent.click(within(aside).getByRole('button', { name: /^All \d+ symptoms$/ }))
     expect(within(aside).getAllByRole('listitem').length).toBeGreaterThan(3)
+  })
+
+  it('U24 counts what holds and what is still to look at, leads to it, opens at what fails, and then to another size', async () => {
+    const pulls = checksFor('H11').filter((check) => check.states.includes('pulling'))
+    const answer = (check: string, state: 'pulling' | 'slack', grade: 'holds' | 'fails'): Observation => ({ id: nextId(), check, state, grade, asTyped: '', mm: null, fingers: null, at: AT, by: '' }) // prettier-ignore
+    renderStage(withRound({ observations: pulls.map(({ id }) => answer(id, 'pulling', 'holds')) }, 'H11'), 'try-on', <TryOnStage />)
+    await screen.findByRole('heading', { level: 1, name: 'M on Tern' })
+    const header = screen.getByRole('region', { name: 'Checks' }).querySelector('header')?.textContent
+    expect(header).toMatch(new RegExp(`\\d+ to look at ${pulls.length} hold`))
+    expect(header).not.toContain('Look again')
+    cleanup()
+    const [symptom, remedy] = symptomsFor('H11').flatMap((each) => each.remedies.filter(({ kind }) => kind === 'resize').map(({ code }) => [each.id, code] as const))[0] ?? ['', ''] // prettier-ignore
+    const failing = withRound({ observations: [answer(pulls[0]?.id ?? '', 'pulling', 'fails')], symptoms: [{ id: nextId(), symptom, remedy, present: true, at: AT, by: '' }] }, 'H11') // prettier-ignore
+    renderStage(failing, 'try-on', <TryOnStage />)
+    expect((await screen.findByRole('radio', { name: /^Pulling/ })).getAttribute('aria-checked')).toBe('true')
+    // Of a size that just failed by its size no second round is offered in yellow: another size is.
+    fireEvent.change(screen.getByLabelText('Its name or size'), { target: { value: 'M' } })
+    expect((await screen.findByRole('link', { name: 'Choose another size' })).className).toContain('bg-tape')
+    expect(screen.getByRole('button', { name: /New round with M/ }).className).not.toMatch(/\bbg-tape\b/)
   })
 
   it('stops at a cough', async () => {

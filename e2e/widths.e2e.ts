@@ -1,0 +1,122 @@
+import type { Page } from '@playwright/test'
+import { expect, freshTicket, setLook, sheets, test } from './bench-of-one.ts'
+
+test.setTimeout(60_000)
+
+/** What lies outside the window, or under something else at its own middle. */
+const outOfReach = (page: Page, selector: string) =>
+  page.locator(selector).evaluateAll((found) =>
+    found.flatMap((each) => {
+      const { left, right, top, bottom, width, height } = each.getBoundingClientRect()
+      if (width === 0 || height === 0) return []
+      const out = left < -0.5 || right > innerWidth + 0.5 || top < -0.5 || bottom > innerHeight + 0.5
+      return out
+        ? [`${each.tagName} ${each.textContent.slice(0, 40)} ${Math.round(left)},${Math.round(top)} to ${Math.round(right)},${Math.round(bottom)}`]
+        : []
+    }),
+  )
+
+test.describe('on a tablet', () => {
+  test.use({ viewport: { width: 1024, height: 768 } })
+
+  test('U09 Ask keeps its height for the items: the cautions stand among the work, not over it', async ({ page }) => {
+    const { ticket } = (await sheets()).find((sheet) => sheet.dog && sheet.items.some((item) => !item.removed))!
+    await page.goto(`/tickets/${ticket.id}/ask`)
+    const items = page.getByRole('region', { name: 'On this ticket' })
+    await items.scrollIntoViewIfNeeded()
+    // The column of the work is one scroll, nearly as high as the window.
+    const column = await page.getByRole('region', { name: 'The work' }).locator('> div').boundingBox()
+    expect(column?.height).toBeGreaterThan(500)
+    await expect(page.getByRole('complementary', { name: 'Cautions' })).toHaveCount(0)
+  })
+
+  test('U10 the hitch shows the whole dog and the point where line meets harness', async ({ page }) => {
+    const id = await freshTicket([{ family: 'H16', way: 'stock' }])
+    await page.goto(`/tickets/${id}/hitch`)
+    const plate = page.getByLabel(/Drawn to scale/)
+    await expect(plate).toBeVisible()
+    const { x, width } = (await plate.boundingBox())!
+    expect(x).toBeGreaterThanOrEqual(0)
+    expect(x + width).toBeLessThanOrEqual(1024)
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(1024)
+  })
+})
+
+for (const viewport of [
+  { width: 1280, height: 800 },
+  { width: 1024, height: 768 },
+  { width: 390, height: 844 },
+]) {
+  test.describe(`at ${viewport.width}`, () => {
+    test.use({ viewport })
+    test(`U11 how a tape was taken opens inside the window at ${viewport.width}`, async ({ page }) => {
+      await setLook(page, { unit: 'cm', fitter: 'Ylva' })
+      const id = await freshTicket([{ family: 'H11', way: 'stock' }])
+      await page.goto(`/tickets/${id}/measure`)
+      if (viewport.width < 700) await page.getByRole('button', { name: 'How', exact: true }).click()
+      await page.getByRole('button', { name: /how taken$/ }).click()
+      const sheet = page.getByRole('dialog', { name: 'How it is taken' })
+      await expect(sheet).toBeVisible()
+      const { x, y, width, height } = (await sheet.boundingBox())!
+      expect([x >= 0, y >= 0, x + width <= viewport.width, y + height <= viewport.height]).toEqual([true, true, true, true])
+      // Every field of it can be reached by scrolling inside it.
+      for (const name of ['Measured by', 'Remark']) {
+        const field = sheet.getByRole(name === 'Remark' ? 'textbox' : 'group', { name })
+        await field.scrollIntoViewIfNeeded()
+        await expect(field).toBeInViewport()
+      }
+    })
+  })
+}
+
+test.describe('on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })
+
+  test('U29 opening How leaves the pad, "Pin it" and "Skip" where they are', async ({ page }) => {
+    await setLook(page, { unit: 'cm', fitter: 'Ylva' })
+    const id = await freshTicket([{ family: 'H11', way: 'stock' }])
+    await page.goto(`/tickets/${id}/measure`)
+    const pin = page.getByRole('button', { name: 'Pin it' })
+    const before = (await pin.boundingBox())!
+    await page.getByRole('button', { name: 'How', exact: true }).tap()
+    const after = (await pin.boundingBox())!
+    expect(after.y).toBeCloseTo(before.y, 0)
+    for (const name of ['Pin it', 'Skip for now']) await expect(page.getByRole('button', { name })).toBeInViewport({ ratio: 0.99 })
+    await expect(page.getByRole('button', { name: '1', exact: true })).toBeInViewport({ ratio: 0.99 })
+  })
+
+  test('U30 a round’s checks come first, and three verdicts stand in one row', async ({ page }) => {
+    const sheet = (await sheets()).find((each) => each.tryOns.some((round) => !round.struck && each.items.some((item) => item.id === round.itemId && item.family === 'H11')))! // prettier-ignore
+    await page.goto(`/tickets/${sheet.ticket.id}/try-on`)
+    const check = page.getByRole('region', { name: 'Checks' }).getByRole('listitem').first()
+    const rounds = page.getByRole('region', { name: 'Rounds' })
+    await expect(check).toBeVisible()
+    expect((await check.boundingBox())!.y).toBeLessThan((await rounds.boundingBox())!.y)
+    expect((await check.boundingBox())!.y).toBeLessThan(430)
+    const tops = await check
+      .getByRole('group')
+      .getByRole('button')
+      .evaluateAll((buttons) => buttons.slice(0, 3).map((each) => Math.round(each.getBoundingClientRect().top)))
+    expect(new Set(tops).size).toBe(1)
+  })
+
+  test('X20 a closed ticket says so on every stage, takes no number, and can be opened again', async ({ page }) => {
+    await setLook(page, { unit: 'cm', fitter: 'Ylva' })
+    const [closed] = await sheets('closed')
+    for (const stage of ['ask', 'measure', 'choose', 'try-on']) {
+      await page.goto(`/tickets/${closed!.ticket.id}/${stage}`)
+      await expect(page.getByRole('status').filter({ hasText: 'Closed' })).toBeVisible()
+      await expect(page.getByRole('button', { name: 'Open again' })).toBeEnabled()
+      for (const field of await page.locator('main input, main textarea').all()) await expect(field).toBeDisabled()
+    }
+  })
+
+  test('the body outside the window is none: no control of a stage lies sideways out of reach', async ({ page }) => {
+    const id = await freshTicket([{ family: 'H11', way: 'stock' }])
+    for (const stage of ['ask', 'measure', 'choose', 'try-on', 'finish']) {
+      await page.goto(`/tickets/${id}/${stage}`)
+      await expect(page.locator('main')).toBeVisible()
+      expect((await outOfReach(page, 'main button')).filter((each) => /-\d+,|39[1-9],|[4-9]\d\d,/.test(each))).toEqual([])
+    }
+  })
+})
