@@ -75,3 +75,26 @@ test('a neck doubled twice is asked about at once and never corrected', async ({
   await expect(page.getByRole('button', { name: /Girth, largest/ })).toContainText('27')
   await expect(asks).toBeHidden()
 })
+
+test('U08 N puts the cursor in the name of a ticket that is written only once something is said', async ({ page }) => {
+  await page.goto('/')
+  await expect(page.getByRole('heading', { level: 2, name: /Waiting|Today|Overdue/ }).first()).toBeVisible()
+  const open = async () => (await sheets()).length
+  const before = await open()
+  await page.keyboard.type('nTansy', { delay: 25 })
+  await expect(page.getByLabel('Dog’s name')).toHaveValue('Tansy')
+  await expect(page).toHaveURL(/\/ask$/)
+  await page.keyboard.press('Enter')
+  // Enter makes the dog, and leads nowhere else.
+  await expect(page.getByRole('banner').getByText('Tansy').first()).toBeVisible()
+  await expect(page).toHaveURL(/\/ask$/)
+  await expect.poll(open).toBe(before + 1)
+  // One that is left with nothing on it stands nowhere.
+  await page.goto('/')
+  await expect(page.getByRole('link', { name: /Tansy/ }).first()).toBeVisible()
+  const shown = await page.getByRole('region', { name: 'Waiting' }).getByRole('listitem').count()
+  await page.keyboard.press('n')
+  await expect(page.getByLabel('Dog’s name')).toBeFocused()
+  await page.goto('/')
+  await expect(page.getByRole('region', { name: 'Waiting' }).getByRole('listitem')).toHaveCount(shown)
+})

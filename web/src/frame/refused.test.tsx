@@ -45,6 +45,16 @@ describe('what the server refused later', () => {
     await waitFor(async () => expect(await (await deviceStore()).count('refused')).toBe(0))
   })
 
+  it('A29 quotes words once', async () => {
+    await refused({
+      arg: { id: DOG, changes: [{ field: 'notes', from: 'calm', to: 'Pulls “hard”' }] },
+      problem: { code: 'stale-edit', conflicts: [{ field: 'notes', yours: 'Pulls “hard”', theirs: 'shy of "tapes"' }] },
+    })
+    const said = screen.getByText(/meanwhile somebody set it to/).textContent
+    expect(said).toContain('set it to “shy of "tapes"”; here it was set to “Pulls “hard””')
+    expect(said).not.toMatch(/“"|\\"|"”(?!;)/)
+  })
+
   it('lets theirs stand when that is chosen', async () => {
     await refused({})
     fireEvent.click(screen.getByRole('button', { name: 'Take theirs' }))

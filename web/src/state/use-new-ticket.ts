@@ -2,6 +2,7 @@ import { v7 as uuid } from 'uuid'
 import { useNavigate } from 'react-router'
 import { useAddTicketMutation } from '../api/queries'
 import { useAppSelector } from './store'
+import { typeAhead } from './typed-ahead'
 import { useOnce } from './use-once'
 
 /** Opens a new ticket and goes to its first stage. */
@@ -13,8 +14,11 @@ export function useNewTicket(): (about: { dogId?: string }) => Promise<void> {
   return async ({ dogId }) => {
     await once(async () => {
       const id = uuid()
-      const made = await addTicket({ id, body: { dogId: dogId ?? null, ownerId: null, kind: 'real', at: new Date().toISOString(), by } })
-      if (!made.error) await navigate(`/tickets/${id}/ask`)
+      if (dogId === undefined) typeAhead()
+      // It is there with the keystroke: what is typed next goes into its first field, whatever the server takes its time for.
+      const making = addTicket({ id, body: { dogId: dogId ?? null, ownerId: null, kind: 'real', at: new Date().toISOString(), by } })
+      await navigate(`/tickets/${id}/ask`)
+      await making
     })
   }
 }

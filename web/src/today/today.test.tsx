@@ -103,6 +103,21 @@ describe('the counter', () => {
     await waitFor(() => expect(router.state.location.pathname).toMatch(/choose$/))
   })
 
+  it('U12 has every kind with a table, the one asked for last first, by neck or by girth', async () => {
+    testShop().sizeTables = [table, { ...table, id: 'y', family: 'H01', sizes: [{ label: 'M', bands: { M07: [600, 700], M02: [300, 360] } }] }, { ...table, id: 'half', family: 'H13', sizes: [{ label: '5', bands: { M01: [400, 460] } }] }] // prettier-ignore
+    show()
+    // Once a number is judged the tables are in.
+    await type('44')
+    await screen.findByText('Try 40')
+    const kinds = within(await screen.findByRole('form', { name: 'Counter' })).getByRole('combobox', { name: 'Item' })
+    fireEvent.keyDown(kinds, { key: 'ArrowDown' })
+    const names = (await screen.findAllByRole('option')).map((each) => each.textContent)
+    expect(names).toEqual(expect.arrayContaining(['Full cross-back', 'Walking Y, short', 'Open-back']))
+    fireEvent.click(screen.getByRole('option', { name: 'Walking Y, short' }))
+    fireEvent.keyDown(await screen.findByRole('combobox', { name: 'Which number' }), { key: 'ArrowDown' })
+    expect((await screen.findAllByRole('option')).map((each) => each.textContent)).toEqual(['Girth, largest', 'Collar neck'])
+  })
+
   it('says what can’t be read and keeps it', async () => {
     show()
     const field = await type('some')

@@ -1,10 +1,12 @@
 import { NewDog } from '@merry-tailor/core/schemas'
 import { zodResolver } from '@hookform/resolvers/zod'
+import { useEffect } from 'react'
 import { useForm, useWatch } from 'react-hook-form'
 import { v7 as uuid } from 'uuid'
 import { useAddDogMutation, useDogsQuery, useOwnersQuery } from '../../api/queries'
 import { useAppSelector } from '../../state/store'
 import { today } from '../../state/today'
+import { caughtUp, typedAhead } from '../../state/typed-ahead'
 import { useOnce } from '../../state/use-once'
 import { Button } from '../../ui/controls/Button'
 import { TextField } from '../../ui/controls/TextField'
@@ -23,7 +25,8 @@ export function DogPicker() {
   const [addDog] = useAddDogMutation()
   const acts = useActs()
   const once = useOnce()
-  const { register, handleSubmit, control, setError, formState } = useForm({ resolver: zodResolver(Form), defaultValues: { name: '' } })
+  const { register, handleSubmit, control, setError, formState } = useForm({ resolver: zodResolver(Form), defaultValues: { name: typedAhead() } })
+  useEffect(caughtUp, [])
   const typed = useWatch({ control, name: 'name' }).trim().toLowerCase()
   const known = typed === '' ? [] : dogs.filter((dog) => dog.name.toLowerCase().startsWith(typed)).slice(0, 5)
   const give = async (dogId: string): Promise<void> => {

@@ -1,12 +1,67 @@
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
-import { anItem, aTicket, renderStage, testShop, withTestShop } from '../../test/shop'
+import { DUE, tapesFor, type Choice, type SizeTable } from '@merry-tailor/core'
+import { anItem, aReading, aTicket, AT, nextId, renderStage, testShop, withTestShop } from '../../test/shop'
 import { notPinned } from '../../bench'
+import { AskBack } from './AskBack'
 import { MeasuringForm } from './MeasuringForm'
+import { OrderSheet } from './OrderSheet'
 import { QuickEntry } from './QuickEntry'
 
 withTestShop()
 const box = (name: string): HTMLInputElement => screen.getByLabelText<HTMLInputElement>(name)
+
+describe('U03: the order sheet', () => {
+  it('has exactly the maker’s tapes in the maker’s own unit, both dates, what was said, and the readings behind each number', async () => {
+    const item = anItem({ family: 'H11', way: 'made' })
+    const inches: SizeTable = { id: 'cut', version: 2, name: 'Cut', maker: 'Fell Loft', family: 'H11', way: 'made', unit: 'in', school: 'A', between: null, lead: { minWeeks: 6, maxWeeks: 10 }, sizes: [{ label: 'To measure', bands: { M01: [300, 900], M13: [300, 1200] } }] } // prettier-ignore
+    testShop().sizeTables = [inches]
+    const choice: Choice = {
+      kind: 'made', id: nextId(), itemId: item.id, tableId: 'cut', tableVersion: 2, rulesVersion: null, numbers: { M01: 406.4, M13: 609.6 },
+      options: { Colour: 'red', 'Needed by': '2027-02-14', [DUE]: '2027-01-08 to 2027-02-05' }, predicted: [], overruled: null, at: AT, by: 'Ylva',
+    } // prettier-ignore
+    const readings = [aReading('M01', 203.2, { side: 'one', asTyped: '8', unit: 'in' }), aReading('M13', 609.6, { asTyped: '24 in', unit: 'in' })]
+    renderStage(aTicket({ items: [item], readings, choices: [choice] }), 'order', <OrderSheet />)
+    const rows = (await screen.findAllByRole('row')).slice(1)
+    expect(rows.map((row) => row.textContent)).toEqual([
+      expect.stringMatching(/M01 Harness neck.*The whole of it, both sides\..*16 in.*40\.6 cm.*8 in one side/),
+      expect.stringMatching(/M13 Overall pulling length.*24 in.*61\.0 cm.*24 in/),
+    ])
+    const sheet = document.body.textContent
+    expect(sheet).toContain('To Fell Loft, by “Cut”, version 2, school A')
+    for (const said of ['Colour:red', 'Needed by:14 February 2027', 'Expected:8 January 2027 to 5 February 2027']) expect(sheet).toContain(said)
+    expect(sheet).not.toContain(DUE + ':')
+    expect(sheet).toContain('nothing here was converted')
+  })
+
+  it('says where an order comes from while none is made', async () => {
+    renderStage(aTicket(), 'order', <OrderSheet />)
+    expect(await screen.findByText('Nothing is ordered yet')).toBeDefined()
+  })
+})
+
+describe('the ask-back page', () => {
+  const walking = (readings: ReturnType<typeof aReading>[]) => aTicket({ items: [anItem({ family: 'H01', way: 'stock' })], readings })
+
+  it('U32 says that nothing is to ask where every tape is in, and what to choose where nothing was', async () => {
+    const needed = [...new Set(tapesFor([{ family: 'H01', way: 'stock', school: null }]).flatMap((tape) => (tape.need === 'must' ? [tape.measure] : [])))]
+    renderStage(walking(needed.flatMap((id) => [aReading(id, 500), aReading(id, 501)])), 'ask-back', <AskBack />)
+    expect(await screen.findByText(/Nothing to ask: all \d+ tapes are here\./)).toBeDefined()
+    expect(document.body.textContent).not.toContain('Choose an item')
+    cleanup()
+    renderStage(aTicket({ items: [] }), 'ask-back', <AskBack />)
+    expect(await screen.findByText(/Nothing is asked yet: .* Choose an item under Ask/)).toBeDefined()
+  })
+
+  it('X06 lists each number that came once, as it was sent, with one box for it again', async () => {
+    const needed = [...new Set(tapesFor([{ family: 'H01', way: 'stock', school: null }]).flatMap((tape) => (tape.need === 'must' ? [tape.measure] : [])))]
+    renderStage(walking(needed.map((id, i) => aReading(id, 500 + i, { asTyped: `${50 + i} cm` }))), 'ask-back', <AskBack />)
+    expect(await screen.findByText(/Please measure each once more, without looking at the first/)).toBeDefined()
+    const rows = screen.getAllByRole('row').filter((row) => /5\d cm/.test(row.textContent))
+    expect(rows).toHaveLength(needed.length)
+    for (const row of rows) expect(row.querySelectorAll('.write')).toHaveLength(1)
+  })
+})
 
 describe('the measuring form', () => {
   it('has a drawn path, three boxes and the methods for each tape of the wish list', async () => {
