@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { AsWritten } from './as-written.schema.ts'
 import { Dog } from './dog.schema.ts'
+import { DogJoin } from './dog-join.schema.ts'
 import { DogNote, Photo } from './dog-note.schema.ts'
 import { Mark } from './mark.schema.ts'
 import { Owner } from './owner.schema.ts'
@@ -42,6 +43,8 @@ export const DogSheet = z.object({
   notes: z.array(DogNote),
   photos: z.array(Photo),
   weighings: z.array(Weighing).default([]),
+  /** Other records of this dog that were put into this one and not taken apart again. */
+  joins: z.array(DogJoin.extend({ otherName: z.string() })).default([]),
 })
 export type DogSheet = z.infer<typeof DogSheet>
 

@@ -3,6 +3,7 @@ import { DogNoteFields } from '@merry-tailor/core/schemas'
 import { ProblemError } from '../problems.ts'
 import { applyChanges } from './changes.ts'
 import { requireDog } from './dogs.ts'
+import { keptFor } from './one-dog.ts'
 import type { Db } from './open.ts'
 import { insert, recordOf, type Row } from './rows.ts'
 
@@ -22,8 +23,9 @@ function requireNote(db: Db, dogId: string, id: string): DogNote {
 
 export function addDogNote(db: Db, dogId: string, id: string, note: NewDogNote): DogNote {
   requireDog(db, dogId)
-  insert(db, dogNotes, freshOf(dogNotes, id, note), { dogId })
-  return requireNote(db, dogId, id)
+  const kept = keptFor(db, dogId)
+  insert(db, dogNotes, freshOf(dogNotes, id, note), { dogId: kept })
+  return requireNote(db, kept, id)
 }
 
 /** A note is closed by the day from which it is over; its words stay. */

@@ -1,4 +1,5 @@
 import { plainLetters, resources, type DogsPage } from '@merry-tailor/core'
+import { STANDS } from './one-dog.ts'
 import type { Db } from './open.ts'
 import { recordOf, type Row } from './rows.ts'
 
@@ -20,7 +21,7 @@ function orderOf(db: Db): readonly Listed[] {
   const known = orders.get(db)
   if (known?.changes === changes) return known.listed
   const listed = db
-    .prepare<[], { id: string; name: string; ownerId: string | null }>('SELECT id, name, owner_id AS ownerId FROM dogs')
+    .prepare<[], { id: string; name: string; ownerId: string | null }>(`SELECT id, name, owner_id AS ownerId FROM dogs WHERE ${STANDS}`)
     .all()
     .map(({ id, name, ownerId }) => {
       const plain = plainLetters(name)

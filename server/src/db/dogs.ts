@@ -3,6 +3,7 @@ import { randomUUID } from 'node:crypto'
 import { DogFields } from '@merry-tailor/core/schemas'
 import { ProblemError } from '../problems.ts'
 import { applyChanges } from './changes.ts'
+import { STANDS } from './one-dog.ts'
 import type { Db } from './open.ts'
 import { requireOwner } from './owners.ts'
 import { requireReference } from './references.ts'
@@ -19,7 +20,7 @@ export function findDog(db: Db, id: string): Dog | null {
 
 export const listDogs = (db: Db): Dog[] =>
   db
-    .prepare<[], Row>('SELECT * FROM dogs ORDER BY name COLLATE NOCASE')
+    .prepare<[], Row>(`SELECT * FROM dogs WHERE ${STANDS} ORDER BY name COLLATE NOCASE`)
     .all()
     .map((row) => recordOf(dogs, row))
 

@@ -2,6 +2,7 @@ import { PHOTO_BYTES, type Photo, type PhotoView } from '@merry-tailor/core'
 import { stripPhoto } from '@merry-tailor/core/formats'
 import { ProblemError } from '../problems.ts'
 import { requireDog } from './dogs.ts'
+import { keptFor } from './one-dog.ts'
 import type { Db } from './open.ts'
 
 interface Row {
@@ -35,7 +36,7 @@ export function addPhoto(db: Db, dogId: string, id: string, about: { view: Photo
   }
   db.prepare('INSERT INTO photos (id, dog_id, view, type, picture, at, by_whom) VALUES (?, ?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING').run(
     id,
-    dogId,
+    keptFor(db, dogId),
     about.view,
     stripped.type,
     Buffer.from(stripped.bytes),

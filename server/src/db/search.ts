@@ -1,4 +1,5 @@
 import { plainLetters, type Found } from '@merry-tailor/core'
+import { STANDS } from './one-dog.ts'
 import type { Db } from './open.ts'
 
 /** Words as they are looked up: small letters, no accents, split at everything that is neither letter nor digit. */
@@ -51,8 +52,9 @@ export function indexTicket(db: Db, id: string): void {
 
 /** A dog and the tickets that are found by its name. */
 export function indexDog(db: Db, id: string): void {
-  const row = db.prepare<[string], DogRow>(`${DOGS} WHERE dogs.id = ?`).get(id)
+  const row = db.prepare<[string], DogRow>(`${DOGS} WHERE dogs.id = ? AND ${STANDS}`).get(id)
   if (row) indexDogRow(db, row)
+  else db.prepare("DELETE FROM search_words WHERE ref = ? AND kind = 'dog'").run(id)
   for (const ticket of db.prepare<[string], TicketRow>(`${TICKETS} WHERE tickets.dog_id = ?`).all(id)) indexTicketRow(db, ticket)
 }
 
@@ -73,7 +75,7 @@ export function indexIfEmpty(db: Db): void {
 export function indexEverything(db: Db): void {
   db.transaction(() => {
     db.prepare('DELETE FROM search_words').run()
-    for (const dog of db.prepare<[], DogRow>(DOGS).all()) indexDogRow(db, dog)
+    for (const dog of db.prepare<[], DogRow>(`${DOGS} WHERE ${STANDS}`).all()) indexDogRow(db, dog)
     for (const owner of db.prepare<[], { id: string; name: string; contact: string }>('SELECT id, name, contact FROM owners').all()) {
       keep(db, 'owner', owner.id, [owner.name], owner.name, owner.contact)
     }

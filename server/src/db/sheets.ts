@@ -1,6 +1,8 @@
 import { choiceOf, resources, type DogSheet, type Setting, type Ticket, type TicketSheet } from '@merry-tailor/core'
 import { asWrittenOfTicket } from './as-written.ts'
 import { notesOfDog } from './dog-notes.ts'
+import { joinsOfDog } from './dog-joins.ts'
+import { keptFor } from './one-dog.ts'
 import { findDog, requireDog } from './dogs.ts'
 import { factsOf } from './facts.ts'
 import { marksOfTicket, newestMarks, withMark } from './marks.ts'
@@ -57,7 +59,9 @@ export const ticketSheet = (db: Db, id: string): TicketSheet => sheetOf(db, requ
 
 export const ticketSheets = (db: Db, state: 'open' | 'closed' | 'all'): TicketSheet[] => listTickets(db, state).map((ticket) => sheetOf(db, ticket))
 
-export function dogSheet(db: Db, id: string): DogSheet {
+/** A dog's sheet; of a record that was put into another that one's. */
+export function dogSheet(db: Db, named: string): DogSheet {
+  const id = keptFor(db, named)
   const dog = requireDog(db, id)
   return {
     dog,
@@ -66,5 +70,6 @@ export function dogSheet(db: Db, id: string): DogSheet {
     notes: notesOfDog(db, id),
     photos: photosOfDog(db, id),
     weighings: weighingsOfDog(db, id),
+    joins: joinsOfDog(db, id),
   }
 }

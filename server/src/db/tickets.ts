@@ -4,6 +4,7 @@ import { ProblemError } from '../problems.ts'
 import { checkedChanges, applyChanges, writeFields } from './changes.ts'
 import { requireDog } from './dogs.ts'
 import { nextNumber } from './head.ts'
+import { keptFor } from './one-dog.ts'
 import type { Db } from './open.ts'
 import { requireOwner } from './owners.ts'
 import { requireReference } from './references.ts'
@@ -54,7 +55,12 @@ export function addTicket(db: Db, id: string, ticket: NewTicket): Ticket {
   if (known) return known
   if (ticket.dogId) requireReference(() => requireDog(db, ticket.dogId ?? ''), 'dogId')
   if (ticket.ownerId) requireReference(() => requireOwner(db, ticket.ownerId ?? ''), 'ownerId')
-  insert(db, tickets, { ...freshOf(tickets, id, ticket), number: nextNumber(db), on: dayIn(readShop(db).timeZone, ticket.at) })
+  insert(db, tickets, {
+    ...freshOf(tickets, id, ticket),
+    dogId: ticket.dogId && keptFor(db, ticket.dogId),
+    number: nextNumber(db),
+    on: dayIn(readShop(db).timeZone, ticket.at),
+  })
   indexTicket(db, id)
   return requireTicket(db, id)
 }

@@ -1,6 +1,7 @@
 import { resources, type NewWeighing, type Weighing } from '@merry-tailor/core'
 import { requireDog } from './dogs.ts'
 import { addFact } from './facts.ts'
+import { keptFor } from './one-dog.ts'
 import type { Db } from './open.ts'
 import { recordOf, type Row } from './rows.ts'
 import { indexDog } from './search.ts'
@@ -15,7 +16,8 @@ export const weighingsOfDog = (db: Db, dogId: string): Weighing[] =>
     .map((row) => recordOf(weighings, row))
 
 /** Keeps a weighing; the dog's own weight is that of the newest day, so an older one added later does not change it. */
-export function addWeighing(db: Db, dogId: string, id: string, weighing: NewWeighing): Weighing {
+export function addWeighing(db: Db, named: string, id: string, weighing: NewWeighing): Weighing {
+  const dogId = keptFor(db, named)
   const kept = addFact(db, weighings, { ...weighing, id }, { dogId }, () => void requireDog(db, dogId))
   const [newest] = weighingsOfDog(db, dogId)
   if (newest) db.prepare('UPDATE dogs SET weight_kg = ? WHERE id = ?').run(newest.kg, dogId)

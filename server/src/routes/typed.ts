@@ -48,8 +48,9 @@ export async function once<T>(desk: Desk, request: FastifyRequest, write: () => 
   return onceNow(desk, request, write)
 }
 
-/** The one dog a request is about; a list of many is about none. */
-const dogOf = (request: FastifyRequest): string | null => (request.url.startsWith('/api/dogs/') ? ((request.params as { id?: string }).id ?? null) : null)
+/** The one dog a request is about; a list of many is about none, and so is one dog in two records. */
+const dogOf = (request: FastifyRequest): string | null =>
+  /^\/api\/dogs\/(?![^/]+\/joins\/)/.test(request.url) ? ((request.params as { id?: string }).id ?? null) : null
 
 function onceNow<T>({ db, head, news, day, now }: Desk, request: FastifyRequest, write: () => T): T {
   const id = writeId(request) ?? randomUUID()

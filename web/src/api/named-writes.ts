@@ -1,4 +1,17 @@
-import type { Act, Change, NewDog, NewDogNote, NewFitter, NewOwner, NewPiece, NewTicket, NewWeighing, PhotoView, SizeTable } from '@merry-tailor/core'
+import type {
+  Act,
+  Change,
+  NewDog,
+  NewDogJoin,
+  NewDogNote,
+  NewFitter,
+  NewOwner,
+  NewPiece,
+  NewTicket,
+  NewWeighing,
+  PhotoView,
+  SizeTable,
+} from '@merry-tailor/core'
 import type { BodySheet, KennelImport } from '@merry-tailor/core/formats'
 
 export interface Made<B> {
@@ -19,6 +32,8 @@ export interface Writes {
   addDogNote: Made<NewDogNote> & { dogId: string }
   changeDogNote: Changed & { dogId: string }
   addWeighing: Made<NewWeighing> & { dogId: string }
+  addDogJoin: Made<NewDogJoin> & { dogId: string }
+  changeDogJoin: Changed & { dogId: string }
   addPhoto: { dogId: string; id: string; view: PhotoView; at: string; by: string; picture: Blob }
   removePhoto: { dogId: string; id: string }
   addOwner: Made<NewOwner>
@@ -88,6 +103,11 @@ export function touchedBy({ endpoint, arg }: NamedWrite): Touched {
       const { id, dogId } = arg as { id: string; dogId: string }
       return { record: id, makes: true, needs: [dogId] }
     }
+    case 'addDogJoin': {
+      const { id, dogId, body } = arg as Writes['addDogJoin']
+      return { record: id, makes: true, needs: [dogId, body.otherId] }
+    }
+    case 'changeDogJoin':
     case 'changeDogNote':
     case 'removePhoto': {
       const { id, dogId } = arg as { id: string; dogId: string }

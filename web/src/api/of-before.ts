@@ -130,7 +130,7 @@ export function asToday(path: string, data: unknown): unknown {
   if (/^\/tickets\/[0-9a-f-]+$/.test(path)) return wholeSheet(data as Sparse)
   if (!/^\/dogs\/[0-9a-f-]+$/.test(path)) return data
   const sheet = data as { tickets: Sparse[] }
-  return { weighings: [], ...sheet, tickets: sheet.tickets.map(wholeSheet) }
+  return { weighings: [], joins: [], ...sheet, tickets: sheet.tickets.map(wholeSheet) }
 }
 
 /** Answers that are asked for anew rather than brought up: lists that no page asks for any more. */

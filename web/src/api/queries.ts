@@ -121,6 +121,8 @@ export const {
   useAddDogNoteMutation,
   useChangeDogNoteMutation,
   useAddWeighingMutation,
+  useAddDogJoinMutation,
+  useChangeDogJoinMutation,
   useAddPhotoMutation,
   useRemovePhotoMutation,
   useAddOwnerMutation,

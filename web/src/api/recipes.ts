@@ -202,7 +202,7 @@ function madeHere(path: string, writes: readonly NamedWrite[]): unknown {
   }
   const dog = known.dogs.get(/^\/dogs\/([0-9a-f-]+)$/.exec(path)?.[1] ?? '')
   if (!dog) return null
-  const sheet: DogSheet = { dog, owner: null, tickets: [], notes: [], photos: [], weighings: [] }
+  const sheet: DogSheet = { dog, owner: null, tickets: [], notes: [], photos: [], weighings: [], joins: [] }
   overDog(sheet, writes, known)
   return sheet
 }

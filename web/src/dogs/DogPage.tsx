@@ -33,6 +33,7 @@ import { GearWorn } from './GearWorn'
 import { MeasureHistory } from './MeasureHistory'
 import { DogForm } from '../dog-record'
 import { useForm } from '../form'
+import { OneDog } from './OneDog'
 import { WholeBody } from './WholeBody'
 
 /** Charts are heavy: they come when a dog has been weighed twice. */
@@ -61,7 +62,7 @@ export function DogPage() {
 }
 
 function DogRoom({ sheet }: { sheet: DogSheet }) {
-  const { dog, owner, tickets, notes, photos, weighings } = sheet
+  const { dog, owner, tickets, notes, photos, weighings, joins } = sheet
   const rules = useShop()
   const openTicket = useNewTicket()
   const open = (): void => void openTicket({ dogId: dog.id })
@@ -95,6 +96,7 @@ function DogRoom({ sheet }: { sheet: DogSheet }) {
           </summary>
           <div className="pb-4">
             <DogForm key={dog.id} dog={dog} owner={owner} notes={notes} weighings={weighings} />
+            <OneDog key={`one ${dog.id}`} dog={dog} joins={joins} />
           </div>
         </details>
         <DogNotes dog={dog} notes={notes} />

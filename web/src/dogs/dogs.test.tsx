@@ -32,6 +32,7 @@ function grownDog(): DogSheet {
     tickets: [on('2026-09-01', { M00: 21, M07: 690, M14: 520 }), on('2025-09-01', { M00: 18, M07: 640, M14: 500 }), on('2024-09-01', { M07: 520 })],
     notes: [{ id: nextId(), kind: 'stitches', text: 'fore pad', on: '2026-09-20', at: AT, by: 'Ylva', over: null }],
     weighings: [],
+    joins: [],
     photos: [{ id: nextId(), view: 'side', at: AT, by: 'Ylva', type: 'image/jpeg', bytes: 900 }],
   }
   testShop().dogs.push(dog)
@@ -52,6 +53,37 @@ describe('a dog’s page', () => {
     fireEvent.keyDown(screen.getByRole('slider', { name: 'Compared with' }), { key: 'Home' })
     await waitFor(() => expect(within(screen.getByRole('region', { name: 'Two dates compared' })).getAllByRole('row')).toHaveLength(2))
     expect(screen.getByText('dashed: 1 Sep 2024')).toBeDefined()
+  })
+
+  it('U21 says of a measure of the first date that was not taken on the second that it was not, never "as before"', async () => {
+    const { dog } = grownDog()
+    const sheet = testShop().dogSheets[dog.id]
+    sheet?.tickets[1]?.readings.push(aReading('M01', 430, { takenAt: '2025-09-01T09:05:00Z', unit: 'mm' }))
+    renderPage(`/dogs/${dog.id}`, '/dogs/:dogId', <DogPage />)
+    const neck = within(await screen.findByRole('region', { name: 'Two dates compared' })).getByRole('row', { name: /Harness neck/ })
+    expect(neck.textContent).toContain('not taken')
+    expect(neck.textContent).not.toContain('as before')
+  })
+
+  it('U20 is where the record is changed, and each weight a weighing of its own that says what changed', async () => {
+    const { dog } = grownDog()
+    const sheet = testShop().dogSheets[dog.id]
+    sheet?.weighings.push({ id: nextId(), kg: 31.3, asTyped: '31.3', unit: 'kg', on: '2026-11-01', at: AT, by: 'Ylva' })
+    renderPage(`/dogs/${dog.id}`, '/dogs/:dogId', <DogPage />)
+    const leave = (label: string, value: string): void => {
+      const field = screen.getByLabelText(label, { selector: 'input' })
+      fireEvent.change(field, { target: { value } })
+      fireEvent.blur(field)
+    }
+    await screen.findByRole('region', { name: 'Form' })
+    leave('Name', 'Storm petrel')
+    await waitFor(() => expect(testShop().sent.at(-1)).toMatchObject({ method: 'PATCH', body: { changes: [{ field: 'name', from: 'Petrel', to: 'Storm petrel' }] } })) // prettier-ignore
+    leave('Weight', '27.5')
+    await waitFor(() => expect(testShop().sent.at(-1)).toMatchObject({ method: 'PUT', body: { kg: 27.5, asTyped: '27.5', unit: 'kg' } }))
+    expect(testShop().sent.at(-1)?.path).toContain(`/dogs/${dog.id}/weighings/`)
+    await screen.findByText(/12 % lighter than .* \(31\.3 kg\): neck and girth again first/)
+    const kept = (await (await fetch(`/api/dogs/${dog.id}`)).json()) as DogSheet
+    expect(kept.weighings.map((each) => each.kg)).toEqual([27.5, 31.3, 20.4])
   })
 
   it('keeps notes, closes them, and spares a dog with stitches', async () => {
@@ -81,6 +113,25 @@ describe('a dog’s page', () => {
     await waitFor(() => expect(testShop().sent.at(-1)?.method).toBe('DELETE'))
   })
 
+  it('X12 puts another record of the dog into this one after asking, and takes it out again', async () => {
+    const { dog } = grownDog()
+    const other = aDog({ name: 'Petrel', breed: 'Whippet' })
+    testShop().dogs.push(other, aDog({ name: 'Skua' }))
+    renderPage(`/dogs/${dog.id}`, '/dogs/:dogId', <DogPage />)
+    const twice = within(await screen.findByRole('region', { name: 'The same dog twice' }))
+    fireEvent.click(await twice.findByRole('button', { name: 'Petrel, owner not asked: the same dog' }))
+    expect(twice.queryByRole('button', { name: /^Skua/ })).toBeNull()
+    expect(testShop().sent).toEqual([])
+    fireEvent.click(twice.getByRole('button', { name: 'Make them one' }))
+    await waitFor(() => expect(testShop().sent.at(-1)).toMatchObject({ method: 'PUT', body: { otherId: other.id, by: 'Ylva' } }))
+    const out = await twice.findByRole('button', { name: 'Take Petrel out again' })
+    // A second press right after the first is taken for a slip: this one comes a moment later.
+    await new Promise((done) => setTimeout(done, 400))
+    fireEvent.click(out)
+    await waitFor(() => expect(testShop().sent.at(-1)).toMatchObject({ method: 'PATCH', body: { changes: [{ field: 'undone', from: null }] } }))
+    await twice.findByRole('button', { name: 'Petrel, owner not asked: the same dog' })
+  })
+
   it('says when there is no such dog', async () => {
     renderPage(`/dogs/${nextId()}`, '/dogs/:dogId', <DogPage />)
     expect((await screen.findByRole('alert')).textContent).toContain('There is no dog under this id.')
@@ -104,6 +155,23 @@ describe('bringing dogs in', () => {
     Object.assign(file, { text: () => Promise.resolve(text) })
     fireEvent.change(screen.getByLabelText('Kennel list or body sheet'), { target: { files: [file] } })
   }
+
+  it('X12 asks of each row whose name is in the book whether it is that dog, and adds to it unless told otherwise', async () => {
+    const known = aDog({ name: 'Fulmar' })
+    testShop().dogs.push(known)
+    renderPage('/dogs/bring-in', '/dogs/bring-in', <BringIn />)
+    await screen.findByText('Choose a file')
+    choose('yard.csv', 'name,M07 cm\nFulmar,70\nGannet,68\n')
+    const row = await screen.findByRole('row', { name: /Fulmar/ })
+    expect(within(row).getByRole('radio', { name: 'Add to Fulmar' }).getAttribute('aria-checked')).toBe('true')
+    expect(within(screen.getByRole('row', { name: /Gannet/ })).queryByRole('radio')).toBeNull()
+    fireEvent.click(screen.getByRole('button', { name: 'Take 2 dogs in' }))
+    await screen.findByText('elsewhere')
+    const sent = (testShop().sent[0]?.body as { dogs: { id: string }[] }).dogs
+    expect(sent[0]?.id).toBe(known.id)
+    expect(sent[1]?.id).not.toBe(known.id)
+    expect((await (await fetch('/api/dogs')).json()) as unknown[]).toHaveLength(2)
+  })
 
   it('shows a list with its bad cells, lets nothing in before, and all of it after', async () => {
     renderPage('/dogs/bring-in', '/dogs/bring-in', <BringIn />)
@@ -177,6 +245,16 @@ describe('the list of dogs', () => {
     expect(screen.getAllByRole('listitem')).toHaveLength(1)
     fireEvent.change(screen.getByLabelText('Find a dog'), { target: { value: 'nobody' } })
     expect(await screen.findByText('No dog by that name here.')).not.toBeNull()
+  })
+
+  it('U20 takes a new dog in by its name alone, and says when there is none', async () => {
+    const router = renderPage('/dogs', '/dogs', <DogsPage />)
+    fireEvent.click(await screen.findByRole('button', { name: 'Add' }))
+    expect((await screen.findByRole('alert')).textContent).toBe('Type the dog’s name first.')
+    fireEvent.change(screen.getByLabelText('A new dog’s name'), { target: { value: ' Skua ' } })
+    fireEvent.click(screen.getByRole('button', { name: 'Add' }))
+    await waitFor(() => expect(testShop().sent.at(-1)).toMatchObject({ method: 'PUT', body: { name: 'Skua' } }))
+    await waitFor(() => expect(router.state.location.pathname).toMatch(/^\/dogs\/0/))
   })
 
   it('with the server away, finds among the dogs this device knows', async () => {

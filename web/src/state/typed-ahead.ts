@@ -1,6 +1,9 @@
 /** Nobody types ahead of a screen for longer, ms. */
 const PATIENCE = 3_000
 
+/** What a name is made of; other keys are left alone. */
+const NAME = /^[\p{L}\p{N} '’-]$/u
+
 let typed = ''
 let stop: (() => void) | null = null
 
@@ -11,7 +14,7 @@ export function typeAhead(): void {
   const onKey = (event: KeyboardEvent): void => {
     if (event.ctrlKey || event.metaKey || event.altKey) return
     const field = event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement
-    if (field || (event.key.length !== 1 && event.key !== 'Backspace')) return
+    if (field || !(event.key === 'Backspace' || NAME.test(event.key))) return
     typed = event.key === 'Backspace' ? typed.slice(0, -1) : typed + event.key
     event.stopImmediatePropagation()
     event.preventDefault()

@@ -267,6 +267,12 @@ async function seedDogSheet(sheet: DogSheet): Promise<void> {
     await put(`/dogs/${sheet.dog.id}/notes/${id}`, body)
     if (over !== null) await put(`/dogs/${sheet.dog.id}/notes/${id}`, { changes: [{ field: 'over', from: null, to: over }] }, 'PATCH')
   }
+  for (const weighing of sheet.weighings) {
+    if (seeded.has(weighing.id)) continue
+    seeded.add(weighing.id)
+    const { id, ...body } = weighing
+    await put(`/dogs/${sheet.dog.id}/weighings/${id}`, body)
+  }
   for (const photo of sheet.photos) {
     if (seeded.has(photo.id)) continue
     seeded.add(photo.id)
