@@ -1,3 +1,4 @@
+import type { Page } from '@playwright/test'
 import { v7 as uuid } from 'uuid'
 import { expect, test } from './bench-of-one.ts'
 import { ownServer, type OwnServer } from './own-server.ts'
@@ -98,4 +99,77 @@ test('every screen shows any kind of text as text', async ({ page }) => {
   }
   await page.goto(`${own.address}/dogs`)
   for (const kind of ['markup', 'pictures', 'quotes'] as const) await expect(page.getByText(TEXT[kind], { exact: true }).first()).toBeVisible()
+})
+
+/** Controls that no scrolling brings into the window, sideways. */
+const outOfReach = (page: Page): Promise<string[]> =>
+  page.evaluate(() => {
+    const scrolls = (element: Element): boolean =>
+      element.scrollWidth > element.clientWidth + 1 && ['auto', 'scroll'].includes(getComputedStyle(element).overflowX)
+    const reachable = (element: Element): boolean => {
+      const { left, right, width, height } = element.getBoundingClientRect()
+      if (width === 0 || height === 0 || (left >= -1 && right <= innerWidth + 1)) return true
+      for (let up = element.parentElement; up; up = up.parentElement) if (scrolls(up)) return true
+      return false
+    }
+    return [...document.querySelectorAll('a[href], button, input:not([type=file]), textarea, summary, [role=radio]')]
+      .filter((each) => !each.closest('.sr-only, [aria-hidden=true]') && !each.classList.contains('sr-only') && !reachable(each))
+      .map((each) => `${each.tagName} ${(each.getAttribute('aria-label') ?? each.textContent).slice(0, 50)}`)
+  })
+
+test('A19 no text of the longest kind pushes a control out of reach, with spaces or without', async ({ page }) => {
+  test.setTimeout(240_000)
+  const at = new Date().toISOString()
+  const put = async (path: string, body: unknown): Promise<void> => {
+    const answer = await fetch(`${own.address}/api${path}`, { method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })
+    if (!answer.ok) throw new Error(`${path}: ${await answer.text()}`)
+  }
+  const long = (length: number, spaces: boolean): string => (spaces ? 'Wander woolly ' : 'Wwwwwwwwwwwwww').repeat(12).slice(0, length).trim()
+  const screens: string[] = []
+  for (const spaces of [true, false]) {
+    const [dog, ticket, item, owner, table] = [uuid(), uuid(), uuid(), uuid(), spaces ? 'wide-words' : 'one-word']
+    await put(`/owners/${owner}`, { name: long(80, spaces), contact: long(120, spaces), at })
+    await put(`/size-tables/${table}/1`, {
+      id: table, version: 1, name: long(60, spaces), maker: long(60, spaces), family: 'H11', way: 'stock', unit: 'cm', between: null,
+      sizes: [{ label: long(20, spaces), bands: { M01: [400, 500] } }, { label: 'L', bands: { M01: [500, 600] } }], lead: { minWeeks: 0, maxWeeks: 1 },
+    }) // prettier-ignore
+    await put(`/dogs/${dog}`, { name: long(60, spaces), breed: long(80, spaces), crossWith: long(80, spaces), notes: long(160, spaces), ownerId: owner, at })
+    await put(`/tickets/${ticket}`, { dogId: dog, ownerId: null, kind: 'real', at, by: long(40, spaces) })
+    await put(`/tickets/${ticket}/items/${item}`, { family: 'H11', way: 'undecided', school: null, at })
+    for (const mm of [450, 452])
+      await put(`/tickets/${ticket}/readings/${uuid()}`, { measure: 'M01', mm, side: 'both', asTyped: `${mm / 10}`, unit: 'cm', method: 'tape', remark: long(160, spaces), takenAt: at, by: long(40, spaces) }) // prettier-ignore
+    await put(`/tickets/${ticket}/try-ons/${uuid()}`, { itemId: item, of: { named: true }, label: long(40, spaces), settings: [], changed: long(160, spaces), at, by: long(40, spaces) }) // prettier-ignore
+    await put(`/tickets/${ticket}/as-written/${uuid()}`, {
+      letters: long(12, spaces),
+      asWritten: '45',
+      came: 'mail',
+      wanted: null,
+      remark: long(160, spaces),
+      at,
+      by: '',
+    })
+    screens.push('/', '/dogs', `/dogs/${dog}`, `/sizes/${table}/edit`, '/sizes', ...['ask', 'measure', 'solo', 'letters', 'ask-back', 'choose', 'all-sizes', 'kinds', 'hitch', 'try-on', 'finish'].map((room) => `/tickets/${ticket}/${room}`)) // prettier-ignore
+  }
+  const found: string[] = []
+  for (const [width, height] of [
+    [1280, 800],
+    [390, 844],
+  ] as const) {
+    await page.setViewportSize({ width, height })
+    for (const screen of screens) {
+      await page.goto(`${own.address}${screen}`)
+      await expect(page.getByRole('heading').first()).toBeVisible()
+      await page.waitForTimeout(200)
+      const out = await outOfReach(page)
+      if (out.length > 0) found.push(`${screen.replace(/[0-9a-f-]{36}/g, '')} at ${width}: ${out.join('; ')}`)
+    }
+  }
+  expect(found).toEqual([])
+  // The docket says how many pages it takes, and prints as many.
+  await page.setViewportSize({ width: 1280, height: 800 })
+  await page.goto(`${own.address}${screens.at(-1)?.replace(/finish$/, 'docket') ?? ''}`)
+  const said = page.getByText(/page(s)? of (A4|Letter)/)
+  const { pages, paper } = /^(?:(?<pages>\d+)|One) pages? of (?<paper>A4|Letter)/.exec((await said.textContent()) ?? '')?.groups ?? {}
+  const pdf = (await page.pdf({ preferCSSPageSize: false, format: paper as 'A4' | 'Letter' })).toString('latin1')
+  expect(pdf.match(/\/Type\s*\/Page\b/g)).toHaveLength(Number(pages ?? 1))
 })

@@ -50,6 +50,8 @@ import { PLACES } from '../../words/measuring'
 import { familyName, wayName } from '../../words/stages'
 import { roundWord, verdictWord } from '../../words/verdicts'
 import { ageInMonths } from '@merry-tailor/core'
+import { useRef } from 'react'
+import { usePageCount } from './use-page-count'
 import { useOpenTicket } from '../../bench'
 import { HitchPart } from './HitchPart'
 import { RugPieces } from './RugPieces'
@@ -60,19 +62,23 @@ export function Docket() {
   const { sheet } = useOpenTicket()
   const paper = useAppSelector((state) => state.settings.paper)
   useKeys({ Enter: () => window.print() })
+  const frame = useRef<HTMLDivElement>(null)
+  const pages = usePageCount(frame, paper)
   return (
     <div className="mat quiet-scroll min-h-0 flex-1 print:overflow-visible print:bg-none">
       <div className="sticky top-0 z-10 flex items-center gap-3 border-b-2 border-ink bg-panel px-4 py-2 print:hidden">
         <Link to={`/tickets/${sheet.ticket.id}/finish`} className="inline-flex min-h-11 items-center px-2 font-semibold underline">
           Back to Finish
         </Link>
-        <p className="hidden text-mute phone:block">One page of {paper}. Paper is set in Shop.</p>
+        <p className="hidden text-mute phone:block">
+          {pages === 1 ? 'One page' : `${pages} pages`} of {paper}. Paper is set in Shop.
+        </p>
         <Button tone="primary" className="ml-auto" onClick={() => window.print()}>
           <Printer size={18} aria-hidden /> Print <KeyCap tone="tape">Enter</KeyCap>
         </Button>
       </div>
       <div role="region" aria-label="Docket, as it prints" tabIndex={0} className="overflow-x-auto p-4 print:overflow-visible print:p-0">
-        <div className="mx-auto w-fit border-[1.5px] border-ink print:border-0">
+        <div ref={frame} className="mx-auto w-fit border-[1.5px] border-ink print:border-0">
           <DocketPage />
         </div>
       </div>
