@@ -110,7 +110,8 @@ describe('a file a family, held to the handbook', () => {
   it('6.2: between two sizes', () => {
     const rule = (family: FamilyId) => betweenRule({ family, between: null }).rule
     for (const id of FAMILY_IDS.filter((each) => families[each].shelf === 'pulling')) expect([id, rule(id)]).toEqual([id, 'down'])
-    expect([rule('H10'), rule('H05'), rule('C1'), rule('C4'), rule('B1'), rule('K1')]).toEqual(['up', 'up', 'up', 'down', 'down', 'up'])
+    const growing = betweenRule({ family: 'C1', between: null }, {}, true).rule
+    expect([rule('H10'), rule('H05'), growing, rule('C4'), rule('B1'), rule('K1')]).toEqual(['up', 'up', 'up', 'down', 'down', 'up'])
     expect([rule('H01'), rule('H09')]).toEqual(['room', 'room'])
   })
 

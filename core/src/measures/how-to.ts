@@ -70,7 +70,11 @@ export const howTo: Readonly<Record<string, HowTo>> = {
   M29: { stand: 'Square, head normal.', howTight: 'On the coat, no dent; slides when tugged.', usualSlip: 'On the ribs, or far back in the waist.' },
   M30: { stand: 'Standing, held at the head.', howTight: LIES, usualSlip: 'Begun on the soft gristle tip.' },
   M31: { stand: 'Square, weight on the leg.', howTight: 'Loose: the leg must swing in it.', usualSlip: 'Taken at the elbow.' },
-  M32: { stand: WEIGHT_ON_PAW, howTight: TRACE, usualSlip: 'A lifted paw: up to a fifth too narrow.' },
+  M32: {
+    stand: `${WEIGHT_ON_PAW} Standing, the front paws carry about 60 of 100 parts.`,
+    howTight: TRACE,
+    usualSlip: 'A lifted paw: up to a fifth too narrow.',
+  },
   M33: { stand: WEIGHT_ON_PAW, howTight: 'Rear of the big pad to the longest nail.', usualSlip: 'Long nails left out, or hair counted in.' },
   M34: { stand: WEIGHT_ON_PAW, howTight: TRACE, usualSlip: 'The front paw taken for all four.' },
   M35: { stand: WEIGHT_ON_PAW, howTight: 'Rear of the big pad to the longest nail.', usualSlip: 'Long nails left out, or hair counted in.' },

@@ -3,9 +3,20 @@ import { breeds, type Breed } from './breeds.ts'
 
 const plain = (text: string): string => plainLetters(text).trim()
 
-const byName = new Map(breeds.map((breed) => [plain(breed.name), breed]))
+/** A name as people say it too: "standard poodle" for "Poodle, standard", without what stands in brackets, without "dog". */
+const saidAs = (name: string): string[] => {
+  const bare = plain(name.replace(/\s*\(.*\)/, ''))
+  const [last = '', first] = bare.split(/,\s*/)
+  const turned = first === undefined ? bare : `${first} ${last}`
+  return [plain(name), bare, turned, turned.replace(/ dog$/, '')]
+}
+/** What a name says itself goes before what it is called too. */
+const byName = new Map([
+  ...breeds.flatMap((breed) => saidAs(breed.name).map((name) => [name, breed] as const)),
+  ...breeds.map((breed) => [plain(breed.name), breed] as const),
+])
 
-/** The reference row of exactly this breed name, marks and case aside. */
+/** The reference row of this breed name, marks and case aside; a name turned round or without its bracket is the same. */
 export const findBreed = (name: string): Breed | undefined => byName.get(plain(name))
 
 /** Breeds whose name holds what was typed, those that begin with it first. */

@@ -2,3 +2,4 @@
 export { breeds, type Breed, type BreedRange, type Build } from './breeds.ts'
 export { ageInMonths, GROWN_MONTHS, grownMonths, stillGrows } from './age.ts'
 export { findBreed, suggestBreeds } from './find-breed.ts'
+export { crateOfChart } from './crate-chart.ts'

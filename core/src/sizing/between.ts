@@ -13,7 +13,11 @@ export interface BetweenRule {
  * the family's, which may differ for a dog that still grows.
  * Source: handbook 6.2: cross-back, running plate and rain suit common practice; the others from memory, unverified.
  */
-export function betweenRule(table: Pick<SizeTable, 'between' | 'family'> & { rules?: SizeTable['rules'] }, views: ShopFields['views'] = {}, growing = false): BetweenRule {
+export function betweenRule(
+  table: Pick<SizeTable, 'between' | 'family'> & { rules?: SizeTable['rules'] },
+  views: ShopFields['views'] = {},
+  growing = false,
+): BetweenRule {
   if (table.between) return { rule: table.between, from: 'maker', because: 'maker-says' }
   // A maker who cuts roomy sends a dog between sizes down, one who cuts snug up (as the rain suit of handbook 6.2).
   const cut = table.rules?.cut

@@ -6,5 +6,6 @@
  * 3: a value between two sizes is advised as one of them or both; a reading far off two that agree stands aside.
  * 4: crates are the smallest a dog can stand, turn and lie in; the girth decides an adjustable neck; tail rules for what
  *    ends at the tail; a size tested for a lighter dog fails; boots go up only where they are long too.
+ * 5: a rug goes up for a growing dog alone; where no size is near none is proposed.
  */
-export const RULES_VERSION = 4
+export const RULES_VERSION = 5

@@ -2,7 +2,7 @@ import { families, type FamilyId } from '@merry-tailor/core'
 
 /**
  * What the owner reads at home, alone with the dog: how gear that fits looks there, and what to come back for.
- * Source: handbook 7.2 and 7.3 (S01, S06, S08, S10, S11, S22 to S31), common practice.
+ * Source: handbook 7.2, 10.3 (V48) and 7.3 (S01, S06, S08, S10, S11, S22 to S31), common practice.
  */
 export function atHomeWords(family: FamilyId): { looks: string; back: string } {
   const { shelf, pull, kin } = families[family]
@@ -34,7 +34,8 @@ export function atHomeWords(family: FamilyId): { looks: string; back: string } {
       }
     case 'crate':
       return {
-        looks: 'It should stand, turn round and lie down in it, door open at first.',
+        looks:
+          'It should stand, turn round and lie down in it, door open at first. Shops usually take one back for about 30 days, and change it for longer: ask the seller.',
         back: 'the head or ears touch the top, or it lies curled against the walls because it must. For a journey the carrier’s own rules decide.',
       }
     default:

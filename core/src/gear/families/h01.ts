@@ -13,7 +13,7 @@ export const h01 = family({
   name: 'Walking Y, short',
   build: 'Neck ring with a Y on the breastbone, sternum strap, girth strap behind the elbows, back ring.',
   right: 'Leaves the blade uncovered; it bears on the breastbone.',
-  wrong: 'For draught: too little padding, the pull point is wrong, sliders creep.',
+  wrong: 'For draught: too little padding, the pull point is wrong, sliders creep. With the Y so high that the head cannot go down.',
   kin: ['over-the-head'],
   suits: {
     stroll: first(),

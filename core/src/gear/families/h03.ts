@@ -12,7 +12,7 @@ export const h03 = family({
   name: 'Strap across the chest',
   build: 'A level strap over the chest front, girth strap, often a handle.',
   right: 'Quick to put on, with a handle.',
-  wrong: 'For anything but a short lead: the strap lies over the blade and may restrict it; riding up it presses the windpipe.',
+  wrong: 'For anything but a short lead: the strap lies over the blade and may restrict it: shorter steps, a high head; riding up it presses the windpipe.',
   kin: ['over-the-head'],
   suits: {
     stroll: conditions('short and calm'),

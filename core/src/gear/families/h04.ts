@@ -12,7 +12,7 @@ export const h04 = family({
   name: 'Step-in',
   build: 'Two leg holes on the ground, one buckle on the back.',
   right: 'Light, nothing over the head.',
-  wrong: 'For pullers and long tours: narrow straps rub, close behind the elbow they cut.',
+  wrong: 'For pullers and long tours: narrow straps rub, close behind the elbow they cut into the armpit; bearable for about half an hour.',
   kin: [],
   suits: {
     stroll: works('for a short time'),

@@ -12,7 +12,7 @@ export const h06 = family({
   name: 'Plate, step-in style',
   build: 'As the step-in, with a plate, wide end to the rear.',
   right: 'Light; the plate spreads the strap.',
-  wrong: 'For pullers and long tours.',
+  wrong: 'For pullers and long tours: bare straps and buckles rub after about half an hour.',
   kin: [],
   suits: {
     stroll: works(),

@@ -11,7 +11,7 @@ export const h09 = family({
   id: 'H09',
   name: 'Multi-strap assist',
   build: 'Y or chest pad, girth strap and second belly strap, grab handle, five adjusters.',
-  right: 'Lifts and steadies on obstacles; hard to back out of.',
+  right: 'Lifts and steadies on obstacles, for three legs, service and search; hard to back out of.',
   wrong: 'For pulling: the second strap lies on soft belly.',
   kin: ['over-the-head'],
   suits: {
@@ -46,7 +46,7 @@ export const h09 = family({
   line: null,
   head: 'set',
   dressing: {
-    on: ['Over the head, chest piece in front, handle on top', 'Right foreleg through', 'Girth and belly buckles'],
+    on: ['Over the head, chest piece in front, handle on top', 'Right foreleg through', 'Girth and belly buckles', 'Setting all five takes about two minutes'],
     off: ['Both buckles', 'Leg', 'Head'],
   },
 })

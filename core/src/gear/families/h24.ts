@@ -9,8 +9,8 @@ export const h24 = family({
   id: 'H24',
   name: 'Car harness',
   build: 'Strength-rated metal parts, padded panel, loop for the vehicle belt.',
-  right: 'Keeps the dog in its seat and lets it stand, sit and lie.',
-  wrong: 'For sport. The walking ring is only for the way to the car.',
+  right: 'Keeps the dog in its seat and lets it stand, sit and lie; both sides buckled.',
+  wrong: 'For sport. The walking ring is only for the way to the car; no tether on in the drive. One that was not tested dynamically.',
   shelf: 'car',
   kin: ['over-the-head'],
   suits: {

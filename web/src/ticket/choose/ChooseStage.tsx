@@ -312,7 +312,7 @@ export function ChooseStage() {
                     )}
                   </OutcomesBlock>
                 </div>
-                {offer.kind === 'made' && <OrderForm options={options} onChange={setOptions} />}
+                {offer.kind === 'made' && <OrderForm options={options} table={table} onChange={setOptions} />}
                 {size.perMeasure.map((fit, at) => (
                   <MeasureCard key={fit.measure} n={at + 1} fit={fit} size={size} table={table} body={body} first look={look} />
                 ))}

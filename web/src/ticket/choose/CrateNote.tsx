@@ -1,4 +1,4 @@
-import type { OfferOf } from '@merry-tailor/core'
+import { crateOfChart, type OfferOf } from '@merry-tailor/core'
 import { useOpenTicket } from '../../bench'
 import { valueStyle } from '../../state/settings'
 import { useAppSelector } from '../../state/store'
@@ -6,11 +6,32 @@ import { lengthText } from '../../ui/length/length-text'
 import { Worded } from '../../ui/length/Worded'
 import { Snag } from '../../ui/State'
 
+/** What charts name for the breed, beside what is advised here: two numbers that differ are said to. */
+function ChartNote({ offer }: { offer: OfferOf<'series'> }) {
+  const { sheet, name } = useOpenTicket()
+  const said = [sheet.dog?.breed ?? '', sheet.dog?.crossWith ?? ''].flatMap((breed) => crateOfChart(breed) ?? [])[0]
+  if (!said || offer.family === 'K4') return null
+  const here = offer.best?.label
+  const guess = offer.best?.perMeasure.every((fit) => fit.guess || fit.mm === null) ?? true
+  return (
+    <p className="mb-4 max-w-[760px] border-l-[5px] border-ink bg-panel px-4 py-2">
+      <b>Shops name the {said.label} for this breed</b>: a first guess, by length alone
+      {said.thoughtTooSmall ? '; practitioners think it too small' : ''}.{' '}
+      {guess
+        ? `Nothing of ${name} is taken yet; nose to tail base, the heights and the shoulders decide.`
+        : here === undefined || here.startsWith(said.label)
+          ? 'The tapes agree.'
+          : `By ${name}’s tapes it is the ${here}: the tapes decide, and a try in the shop.`}
+    </p>
+  )
+}
+
 /** Of a growing dog's crate: that it is sized for the grown dog, where the divider stands now, or what is missing. */
 export function CrateNote({ offer }: { offer: OfferOf<'series'> }) {
   const { name } = useOpenTicket()
   const look = valueStyle(useAppSelector((state) => state.settings))
-  if (!offer.grown) return null
+  const chart = <ChartNote offer={offer} />
+  if (!offer.grown) return chart
   if (offer.grade === 'none')
     return (
       <div className="mb-4">
@@ -21,15 +42,18 @@ export function CrateNote({ offer }: { offer: OfferOf<'series'> }) {
     )
   const { divider, family } = offer
   return (
-    <p className="mb-4 max-w-[760px] border-l-[5px] border-ink bg-panel px-4 py-2">
-      <b>Sized for {name} grown</b>, as its breed usually is.{' '}
-      {divider ? (
-        <Worded text={`Divider now at ${lengthText(divider[0], look)} to ${lengthText(divider[1], look, true)} of length; move it out as it grows.`} />
-      ) : family === 'K1' ? (
-        'Nose to tail base says where the divider stands now.'
-      ) : (
-        'This kind takes no divider: too much room lets a puppy soil one end.'
-      )}
-    </p>
+    <>
+      {chart}
+      <p className="mb-4 max-w-[760px] border-l-[5px] border-ink bg-panel px-4 py-2">
+        <b>Sized for {name} grown</b>, as its breed usually is.{' '}
+        {divider ? (
+          <Worded text={`Divider now at ${lengthText(divider[0], look)} to ${lengthText(divider[1], look, true)} of length; move it out as it grows.`} />
+        ) : family === 'K1' ? (
+          'Nose to tail base says where the divider stands now.'
+        ) : (
+          'This kind takes no divider: too much room lets a puppy soil one end.'
+        )}
+      </p>
+    </>
   )
 }

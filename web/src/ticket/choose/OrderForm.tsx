@@ -1,4 +1,6 @@
+import { families } from '@merry-tailor/core'
 import { TextField } from '../../ui/controls/TextField'
+import type { OfferFace } from '../../words/offer-face'
 import type { OrderOptions } from './order-options'
 
 const HINTS: Readonly<Record<keyof OrderOptions, string>> = {
@@ -8,8 +10,11 @@ const HINTS: Readonly<Record<keyof OrderOptions, string>> = {
   Remark: 'Anything the cutter should know',
 }
 
+/** Source: V17, handbook 6.1, common practice. */
+const CUSTOM_PRICE = 'Made to measure, a pulling harness has been seen at about 25 to 50 dollars; what this maker asks is not in the table.'
+
 /** What the maker is told beside the numbers; all of it can stay empty. */
-export function OrderForm({ options, onChange }: { options: OrderOptions; onChange: (options: OrderOptions) => void }) {
+export function OrderForm({ options, table, onChange }: { options: OrderOptions; table: OfferFace; onChange: (options: OrderOptions) => void }) {
   return (
     <article aria-label="For the order" className="border-[1.5px] border-ink bg-panel px-4 py-3">
       <h2 className="text-[18px] leading-[22px]">For the order</h2>
@@ -25,6 +30,7 @@ export function OrderForm({ options, onChange }: { options: OrderOptions; onChan
           />
         ))}
       </div>
+      {table.price === undefined && families[table.family].shelf === 'pulling' && <p className="mt-2 text-mute">{CUSTOM_PRICE}</p>}
     </article>
   )
 }
