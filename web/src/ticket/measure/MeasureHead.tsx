@@ -1,8 +1,9 @@
-import { landmarks, measures } from '@merry-tailor/core'
+import { landmarks, measures, type Form, type Landmark, type LandmarkId } from '@merry-tailor/core'
 import { memo } from 'react'
 import { Popover } from 'radix-ui'
 import { pawName } from '../../words/measuring'
 import { familyName, measureName } from '../../words/stages'
+import { FormPlate } from '../../ui/plates/FormPlate'
 import { PathDrawing } from '../../ui/plates/PathDrawing'
 import { ordinal } from './ReadingsList'
 import { lastTimeWords, useBenchForm, useLastTime, type TapeRow } from '../../bench'
@@ -77,10 +78,7 @@ export const AboutMeasure = memo(function AboutMeasure({ row }: { row: TapeRow }
           {measure.landmarks.length > 0 && <h3 className="mt-3 border-t-2 border-ink pt-2 text-[17px] leading-[22px]">By feel</h3>}
           <dl>
             {measure.landmarks.map((id) => (
-              <div key={id} className="mt-1">
-                <dt className="font-bold">{landmarks[id].name}</dt>
-                <dd>{landmarks[id].feel}</dd>
-              </div>
+              <Bone key={id} id={id} form={form} />
             ))}
           </dl>
           {measure.alternates.length > 0 && <h3 className="mt-3 border-t-2 border-ink pt-2 text-[17px] leading-[22px]">What others mean by it</h3>}
@@ -108,6 +106,26 @@ export const AboutMeasure = memo(function AboutMeasure({ row }: { row: TapeRow }
     </Popover.Root>
   )
 })
+
+/** One bone: how it is felt, what it is taken for, and both on this dog's own plate. */
+function Bone({ id, form }: { id: LandmarkId; form: Form }) {
+  const { name, feel, not, seenFrom }: Landmark = landmarks[id]
+  return (
+    <div className="mt-1 flex gap-3">
+      <div className="min-w-0 flex-1">
+        <dt className="font-bold">{name}</dt>
+        <dd>
+          {feel} {not && <b>{not}</b>}
+        </dd>
+      </div>
+      {seenFrom && (
+        <figure className="mat w-[124px] shrink-0 self-start p-1">
+          <FormPlate form={form} view={seenFrom} bone={id} width={116} height={72} plain label={`${name} marked yellow; crossed out what it is taken for.`} />
+        </figure>
+      )}
+    </div>
+  )
+}
 
 const WORDS = ['First', 'Second', 'Third', 'Fourth', 'Fifth'] as const
 const ordinalWord = (n: number): string => WORDS[n - 1] ?? ordinal(n)

@@ -11,7 +11,7 @@ import { BENCH, PHONE, useMedia } from '../../ui/use-media'
 import { useSteady } from '../../ui/use-steady'
 import { tapeName } from '../../words/measuring'
 import { NoItem, useOpenTicket, useActs, RestBlock, WhoReads, useBench, useEntry, useTapes } from '../../bench'
-import { AtTheDog } from './AtTheDog'
+import { AtTheDog, usePrompt } from './AtTheDog'
 import { BenchTools } from './BenchTools'
 import { EntryPanel } from './EntryPanel'
 import { FIELD_ID } from '../../length-entry'
@@ -170,6 +170,8 @@ function Bench() {
     if (!isPhone) focusField()
   }, [active, isPhone])
 
+  const bone = usePrompt(row?.tape.measure ?? '')?.bone ?? null
+
   if (!row) return null
   const shared = { entry, row, kept, pin: () => pin(), onKey, onUnit: toggleUnit }
   if (isPhone)
@@ -208,7 +210,7 @@ function Bench() {
         <AtTheDog measure={row.tape.measure} />
         <MeasureHead row={row} kept={kept.length} oneSide={entry.oneSide} />
         <RestBlock />
-        <PlateView rows={rows} active={row} doubled={entry.oneSide} turn={turn} />
+        <PlateView rows={rows} active={row} doubled={entry.oneSide} turn={turn} bone={bone} />
         <EntryPanel {...shared} />
         {!isBench && (
           <details className="absolute inset-x-0 bottom-0 z-20 border-t-2 border-ink bg-panel open:flex open:max-h-[80%] open:flex-col">

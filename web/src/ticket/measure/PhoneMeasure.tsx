@@ -10,7 +10,7 @@ import { Worded } from '../../ui/length/Worded'
 import { aroundOf, entryNote, pinsOf, type EntryPanelProps } from './EntryPanel'
 import { rangeWords } from '../../words/expected'
 import { PLACES, tapeName } from '../../words/measuring'
-import { AtTheDog } from './AtTheDog'
+import { AtTheDog, usePrompt } from './AtTheDog'
 import { BenchTools } from './BenchTools'
 import { LengthField } from '../../length-entry'
 import { AboutMeasure } from './MeasureHead'
@@ -71,6 +71,7 @@ export function PhoneMeasure({ entry, row, kept, pin, onKey, onUnit, rows, at, t
   const small = `${key} text-[15px]`
   const decimal = (share: string): void => entry.setTyped(`${whole.split('.')[0] || '0'}.${share}`)
 
+  const bone = usePrompt(row.tape.measure)?.bone ?? null
   const { sheet } = useOpenTicket()
   const acts = useActs()
   const { agreeing } = useTapes()
@@ -156,7 +157,7 @@ export function PhoneMeasure({ entry, row, kept, pin, onKey, onUnit, rows, at, t
       <RestBlock />
       <div className="relative flex min-h-[110px] flex-1 border-b-2 border-ink">
         <button type="button" onClick={onTurn} aria-label="The form from another side" className="flex min-h-[110px] flex-1">
-          <PlateView rows={rows} active={row} doubled={entry.oneSide} turn={turn} phone />
+          <PlateView rows={rows} active={row} doubled={entry.oneSide} turn={turn} phone bone={bone} />
         </button>
         {over && (
           // What covers the plate covers nothing else: the field and the pad stay under the thumb.

@@ -1,13 +1,13 @@
-import type { Place } from '@merry-tailor/core'
-import { memo } from 'react'
-import { ratioOfView } from '../../ui/plates/FormPlate'
+import { landmarks, type Landmark, type LandmarkId, type Place } from '@merry-tailor/core'
+import { memo, type RefObject } from 'react'
+import { FormPlate, ratioOfView } from '../../ui/plates/FormPlate'
 import { PLATE_TITLES, platesOf, type PlateName } from '../../ui/plates/plate-of'
 import { TapePlate } from '../../ui/plates/TapePlate'
 import { useBox } from '../../ui/use-width'
 import { PLACES } from '../../words/measuring'
 import { measureName } from '../../words/stages'
 import { useBenchForm, type TapeRow } from '../../bench'
-import { upperFirst } from '../../words/first-letter'
+import { lowerFirst, upperFirst } from '../../words/first-letter'
 
 interface PlateViewProps {
   rows: readonly TapeRow[]
@@ -16,12 +16,14 @@ interface PlateViewProps {
   /** Which of the plates that show this tape is large. */
   turn: number
   phone?: boolean
+  /** A bone that is felt first: the plate turns to it. */
+  bone?: LandmarkId | null
 }
 
 const title = (plate: PlateName, place: Place | null): string => (plate === 'paw' && place ? `${PLACES[place]} paw, from below` : PLATE_TITLES[plate])
 
 /** The mat: the plate that tells most about this tape large, its other plates small; F turns it. All cut from this dog's form. */
-export const PlateView = memo(function PlateView({ rows, active, doubled, turn, phone = false }: PlateViewProps) {
+export const PlateView = memo(function PlateView({ rows, active, doubled, turn, phone = false, bone = null }: PlateViewProps) {
   const [ref, { width, height }] = useBox<HTMLDivElement>(phone ? 390 : 548, phone ? 240 : 378)
   const { form, suspects } = useBenchForm()
   const { measure, place } = active.tape
@@ -41,6 +43,7 @@ export const PlateView = memo(function PlateView({ rows, active, doubled, turn, 
     })
     .filter((row) => row.seen)
     .slice(0, 12)
+  if (bone) return <BoneView boxRef={ref} bone={bone} width={width} height={height} phone={phone} />
   const name = title(main, place)
   if (main !== 'side') {
     return (
@@ -110,3 +113,37 @@ export const PlateView = memo(function PlateView({ rows, active, doubled, turn, 
     </div>
   )
 })
+
+interface BoneViewProps {
+  boxRef: RefObject<HTMLDivElement | null>
+  bone: LandmarkId
+  width: number
+  height: number
+  phone: boolean
+}
+
+/** This dog from the side a bone is best found on, the bone marked, and crossed out what it is taken for. */
+function BoneView({ boxRef, bone, width, height, phone }: BoneViewProps) {
+  const { form } = useBenchForm()
+  const { name, seenFrom = 'side', not = '' }: Landmark = landmarks[bone]
+  return (
+    <div ref={boxRef} className="mat relative flex min-h-0 flex-1 items-center justify-center overflow-hidden">
+      <FormPlate
+        form={form}
+        view={seenFrom}
+        bone={bone}
+        width={width}
+        height={height}
+        top={phone ? 2 : 30}
+        phone={phone}
+        label={`${PLATE_TITLES[seenFrom]}. Marked: ${lowerFirst(name)}. ${not}`}
+      />
+      {/* On a phone the line above it names the bone; the plate needs the room. */}
+      {!phone && (
+        <p className="absolute top-2 left-3 text-[15px] font-bold">
+          {name}, {lowerFirst(PLATE_TITLES[seenFrom])}
+        </p>
+      )}
+    </div>
+  )
+}

@@ -11,15 +11,29 @@ describe('at the dog', () => {
   it('has one prompt at a time in the order of the work, gone once done', async () => {
     renderStage(aTicket({ dog: aDog({ coat: 'smooth' }) }), 'measure', <MeasureStage />)
     const here = await screen.findByRole('region', { name: 'At the dog' })
-    for (const [says, done] of [
-      ['Collar, coat and harness off', 'Off'],
-      ['breastbone lump, last sternum bone, withers and last rib', 'Felt'],
-      ['walk one round, start over', 'Stands'],
+    // The plate turns to each bone, with what it is taken for.
+    for (const [says, done, plate] of [
+      ['Collar, coat and harness off', 'Off', null],
+      ['Feel the breastbone lump. Stroke the keel up', 'Felt', /^From the front\. Marked: breastbone lump\. Not the hollow above it/],
+      ['Feel the last sternum bone', 'Felt', /^From below\. Marked: last sternum bone/],
+      ['Feel the withers', 'Felt', /^From the side\. Marked: withers\. Not the point of shoulder/],
+      ['Feel the last rib', 'Felt', /^From the side\. Marked: last rib/],
+      ['walk one round, start over', 'Stands', null],
     ] as const) {
       expect(here.textContent).toContain(says)
+      if (plate) expect(screen.getByRole('img', { name: plate })).toBeDefined()
+      else expect(screen.queryByRole('img', { name: /Marked:/ })).toBeNull()
       fireEvent.click(within(here).getByRole('button', { name: done }))
     }
     expect(screen.queryByRole('region', { name: 'At the dog' })).toBeNull()
+  })
+
+  it('leaves the bones to whoever knows them', async () => {
+    renderStage(aTicket({ dog: aDog({ coat: 'smooth' }) }), 'measure', <MeasureStage />)
+    const here = await screen.findByRole('region', { name: 'At the dog' })
+    fireEvent.click(within(here).getByRole('button', { name: 'Off' }))
+    fireEvent.click(within(here).getByRole('button', { name: 'I know them' }))
+    expect(here.textContent).toContain('Treat straight before the nose')
   })
 
   it('has no preparation left once a reading is there, and asks of a double coat at a ring', async () => {

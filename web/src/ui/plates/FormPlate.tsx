@@ -1,7 +1,8 @@
-import { landmarks, measures, vouchedParts, type Flat, type Form, type PlateSet, type View } from '@merry-tailor/core'
+import { landmarks, measures, vouchedParts, type Flat, type LandmarkId, type Form, type PlateSet, type View } from '@merry-tailor/core'
 import { useMemo, type ReactNode } from 'react'
 import { cutOnce, layOnce } from './cut'
 import { along, fixed, sample, smoothOpen, type Point } from './geometry'
+import { BoneMarks } from './BoneMarks'
 import { LandmarkLabel } from './LandmarkLabel'
 
 /** A part of the side plate drawn large. */
@@ -37,6 +38,8 @@ interface FormPlateProps {
   ghost?: Form | null
   /** For paper and small plates: the path alone, no names. */
   plain?: boolean
+  /** The bone to feel: marked where it is, with the places it is taken for. */
+  bone?: LandmarkId | null
   label?: string
 }
 
@@ -148,6 +151,7 @@ export function FormPlate(props: FormPlateProps) {
       {inDoubtLast(others).map((other) =>
         other.measure === active ? null : <OtherPath key={other.measure} other={other} parts={linesOf(form, other.measure, view, to)} />,
       )}
+      {props.bone && <BoneMarks id={props.bone} places={set.landmarks} to={to} plain={plain} />}
       {active && <ActiveTape {...props} active={active} set={set} to={to} thick={plain ? Math.max(4, Math.min(9, width / 26)) : phone ? 10 : 14.5} />}
     </svg>
   )
