@@ -1,2 +1,3 @@
 /** Growing and changing dogs: when the tapes go out of date. */
 export { measureAgain, type AgainReason, type ComingBack, type MeasuredRecord, type Reminder } from './measure-again.ts'
+export { takeOver, type TakeOver, type TakeOverQuestion } from './take-over.ts'

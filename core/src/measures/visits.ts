@@ -12,6 +12,15 @@ export interface Visit<T = unknown> {
   known: AgreedBody
 }
 
+/** The same reading on two tickets, taken over from one to the other, is one. */
+export function distinctReadings(readings: readonly Reading[]): Reading[] {
+  const seen = new Set<string>()
+  return readings.filter(({ measure, place, takenAt, mm, side }) => {
+    const key = `${measure}/${place ?? ''}/${takenAt}/${mm}/${side}`
+    return !seen.has(key) && seen.add(key)
+  })
+}
+
 /** The days on which a dog was measured, oldest first. */
 export function visitsOf<T extends { readings: readonly Reading[] }>(tickets: readonly T[], rules: AgreeRules): Visit<T>[] {
   const byDay = new Map<string, { readings: Reading[]; tickets: Set<T> }>()
@@ -29,7 +38,7 @@ export function visitsOf<T extends { readings: readonly Reading[] }>(tickets: re
     .filter(([, day]) => day.readings.some((reading) => !reading.struck))
     .sort(([a], [b]) => a.localeCompare(b))
     .map(([on, day]) => {
-      const read = bodyOf(day.readings, rules)
+      const read = bodyOf(distinctReadings(day.readings), rules)
       known = { ...known, ...read }
       return { on, read, known, tickets: [...day.tickets] }
     })

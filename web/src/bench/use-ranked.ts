@@ -108,7 +108,16 @@ export function useRanked(item: Item | undefined): RankedItem {
     const serving = newestTables(tables ?? [])
       .map((table): SizeTable => (pinned?.id === table.id ? pinned : table))
       .filter((table) => (tableServes(table, item) && table.retired === undefined) || table === pinned)
-    return { tables: serving, labelTables: tables ?? [], body, families: [item.family], views, growing, pieces: pieces ?? [], ...(grown === undefined ? {} : { grown }) }
+    return {
+      tables: serving,
+      labelTables: tables ?? [],
+      body,
+      families: [item.family],
+      views,
+      growing,
+      pieces: pieces ?? [],
+      ...(grown === undefined ? {} : { grown }),
+    }
   }, [item, choice, tables, pieces, tablesOut, piecesOut, body, views, growing, grown])
   const answer = useRankAll(question)
   return useMemo(() => {

@@ -1,5 +1,6 @@
 import {
   aboutDog,
+  distinctReadings,
   type Body,
   type DogSheet,
   type Place,
@@ -72,7 +73,7 @@ function DogRoom({ sheet }: { sheet: DogSheet }) {
   const [picked, setPicked] = useState<[number, number] | null>(null)
   const at = picked && picked[1] <= newest ? picked : ([Math.max(0, newest - 1), Math.max(0, newest)] as [number, number])
   const tapes = useMemo(() => {
-    const byTape = readingsByTape(tickets.flatMap((ticket) => ticket.readings))
+    const byTape = readingsByTape(distinctReadings(tickets.flatMap((ticket) => ticket.readings)))
     return Object.values(byTape).sort((a, b) => tapeOrder(a[0] ?? NO_TAPE, b[0] ?? NO_TAPE))
   }, [tickets])
   const weights = useMemo(

@@ -29,7 +29,9 @@ export function Strip({ title, children }: { title: ReactNode; children: ReactNo
         </span>
       </Link>
       <div className="hidden w-px border-l-[1.5px] border-dotted border-cloth-line phone:block" />
-      <div className="flex min-w-0 flex-1 flex-col justify-center px-3 phone:max-w-[30vw] phone:flex-none phone:px-5 bench:max-w-[34vw] bench:px-[22px]">{title}</div>
+      <div className="flex min-w-0 flex-1 flex-col justify-center px-3 phone:max-w-[30vw] phone:flex-none phone:px-5 bench:max-w-[34vw] bench:px-[22px]">
+        {title}
+      </div>
       <div className="hidden w-px border-l-[1.5px] border-dotted border-cloth-line phone:block" />
       <div className="flex min-w-0 items-center justify-end phone:flex-1 phone:justify-center">{children}</div>
       <div className="hidden w-px border-l-[1.5px] border-dotted border-cloth-line md:block" />

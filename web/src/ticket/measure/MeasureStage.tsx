@@ -18,6 +18,7 @@ import { FIELD_ID } from '../../length-entry'
 import { MeasureHead } from './MeasureHead'
 import { PhoneMeasure } from './PhoneMeasure'
 import { PlateView } from './PlateView'
+import { TakeOverBlock } from './TakeOverBlock'
 import { SoFar } from './SoFar'
 import { TapeList } from './TapeList'
 import { useStrayDigits } from './use-stray-digits'
@@ -208,6 +209,7 @@ function Bench() {
       <section aria-label="The tape in hand" className="relative flex min-h-0 flex-col">
         <WhoReads />
         <AtTheDog measure={row.tape.measure} />
+        <TakeOverBlock />
         <MeasureHead row={row} kept={kept.length} oneSide={entry.oneSide} />
         <RestBlock />
         <PlateView rows={rows} active={row} doubled={entry.oneSide} turn={turn} bone={bone} />

@@ -29,6 +29,7 @@ import {
   type TapeRow,
 } from '../../bench'
 import { PhoneTapes } from './PhoneTapes'
+import { TakeOverBlock } from './TakeOverBlock'
 import { TakenHow } from './TakenHow'
 import { PlateView } from './PlateView'
 import { ordinal, ReadingsList } from './ReadingsList'
@@ -154,6 +155,7 @@ export function PhoneMeasure({ entry, row, kept, pin, onKey, onUnit, rows, at, t
       </header>
       <WhoReads />
       <AtTheDog measure={row.tape.measure} />
+      <TakeOverBlock />
       <RestBlock />
       <div className="relative flex min-h-[110px] flex-1 border-b-2 border-ink">
         <button type="button" onClick={onTurn} aria-label="The form from another side" className="flex min-h-[110px] flex-1">

@@ -74,4 +74,32 @@ describe('at the dog', () => {
     renderStage(now, 'measure', <MeasureStage />)
     expect(await screen.findByText(/Last time 55\.5 cm, 1 August 2026, Orrin/)).toBeDefined()
   })
+  it('X16 offers the rest of last time’s tapes once one of them was checked, and keeps their own day and hand', async () => {
+    const dog = aDog()
+    const then = new Date(Date.now() - 20 * 86_400_000).toISOString()
+    const twice = (measure: 'M01' | 'M06' | 'M07', mm: number) => [
+      aReading(measure, mm, { takenAt: then, by: 'Orrin' }),
+      aReading(measure, mm + 2, { takenAt: then, by: 'Orrin' }),
+    ]
+    const before = aTicket({ dog, ticket: { createdAt: then }, readings: [...twice('M01', 460), ...twice('M06', 290), ...twice('M07', 690)] })
+    const now = aTicket({ dog, ticket: { createdAt: new Date().toISOString() } })
+    testShop().tickets = [before]
+    renderStage(now, 'measure', <MeasureStage />)
+    const last = await screen.findByRole('region', { name: 'Tapes of last time' })
+    expect(last.textContent).toMatch(/3 tapes of .*, Orrin are still in date\. Take any one again/)
+    expect(within(last).queryByRole('button', { name: /^Take over/ })).toBeNull()
+    const field = screen.getByRole<HTMLInputElement>('textbox', { name: /./ })
+    fireEvent.change(field, { target: { value: '23,0' } })
+    fireEvent.keyDown(field, { key: 'Enter' })
+    fireEvent.click(await within(last).findByRole('button', { name: 'Take over 2 tapes' }))
+    await waitFor(() => expect(testShop().sent.filter(({ path }) => path.includes('/readings/'))).toHaveLength(5))
+    expect(testShop().sent.at(-1)?.body).toMatchObject({
+      measure: 'M07',
+      mm: 692,
+      takenAt: then,
+      by: 'Orrin',
+      remark: expect.stringMatching(/^Taken over from /) as string,
+    })
+    await waitFor(() => expect(screen.queryByRole('region', { name: 'Tapes of last time' })).toBeNull())
+  })
 })
