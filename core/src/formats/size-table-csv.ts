@@ -10,7 +10,7 @@ import type { DocumentProblem, ReadDocument } from './read-document.ts'
 const LONGEST = 200
 const HEAD = ['id', 'version', 'name', 'maker', 'family', 'way', 'school', 'between'] as const
 /** Facts a maker may state; empty where nothing is said. */
-const MORE = ['fingers', 'cut', 'price', 'unjudged'] as const
+const MORE = ['fingers', 'cut', 'price', 'unjudged', 'retired'] as const
 const LEAD = ['lead weeks', 'peak months', 'peak weeks'] as const
 
 /** A length in the table's unit with as many digits as bring the same millimetre value back. */
@@ -52,10 +52,11 @@ export function sizeTableToCsv(table: SizeTable): string {
   return `${writeCsv(facts)}\r\n${writeCsv(sizes)}`
 }
 
-function moreText({ rules, price, unjudged }: SizeTable, key: (typeof MORE)[number]): string {
+function moreText({ rules, price, unjudged, retired }: SizeTable, key: (typeof MORE)[number]): string {
   if (key === 'fingers') return rules?.fingers?.join('-') ?? ''
   if (key === 'cut') return rules?.cut ?? ''
   if (key === 'price') return price?.join('-') ?? ''
+  if (key === 'retired') return retired ?? ''
   return unjudged?.join(' | ') ?? ''
 }
 
@@ -178,6 +179,7 @@ export function sizeTableFromCsv(text: string): ReadDocument<SizeTable> {
     ...(fingers || cut ? { rules: { ...(fingers ? { fingers } : {}), ...(cut ? { cut } : {}) } } : {}),
     ...(price ? { price } : {}),
     ...(unjudged.length > 0 ? { unjudged } : {}),
+    retired: facts.get('retired') || undefined,
     lead: {
       minWeeks: weeks?.[0],
       maxWeeks: weeks?.[1],

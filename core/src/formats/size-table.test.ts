@@ -39,10 +39,12 @@ describe('size tables as documents', () => {
       rules: { fingers: [1, 2], cut: 'roomy' },
       price: [30, 45],
       unjudged: ['Länge', 'Fit'],
+      retired: '2026-11-01',
     }
     expect(sizeTableFromJson(sizeTableToJson(full))).toEqual({ ok: true, value: full })
     const read = sizeTableFromCsv(sizeTableToCsv(full))
-    expect(read.ok && read.value).toMatchObject({ rules: full.rules, price: full.price, unjudged: full.unjudged })
+    expect(read.ok && read.value).toMatchObject({ rules: full.rules, price: full.price, unjudged: full.unjudged, retired: '2026-11-01' })
+    expect(sizeTableFromCsv(sizeTableToCsv(full).replace('2026-11-01', 'last week'))).toMatchObject({ ok: false, problems: [{ at: 'retired' }] })
     expect(read.ok && read.value.sizes[0]).toMatchObject({ testedKg: 30 })
     expect(read.ok && read.value.sizes[0]?.straps?.Belly?.[1]).toBeCloseTo(520, 3)
     expect(read.ok && 'straps' in (read.value.sizes[1] ?? {})).toBe(false)

@@ -6,6 +6,7 @@ import { v7 as uuid } from 'uuid'
 import { useDogsQuery, useOwnersQuery, useTakeBodySheetMutation, useTakeKennelListMutation } from '../api/queries'
 import { PlaceFrame } from '../frame/Strip'
 import { useAppSelector } from '../state/store'
+import { useKeptDraft } from '../state/use-kept-draft'
 import { Button } from '../ui/controls/Button'
 import { Segmented } from '../ui/controls/Segmented'
 import { Snag } from '../ui/State'
@@ -21,6 +22,8 @@ type Came =
   | { kind: 'sheet'; name: string; sheet: BodySheet }
   | { kind: 'bad'; name: string; problems: { at: string; message: string }[] }
 
+const isText = (kept: unknown): kept is string => typeof kept === 'string'
+
 /** Bringing dogs in: a kennel list as CSV with a preview, or one dog's body sheet as JSON. All of it or nothing. */
 export function BringIn() {
   const { unit, fitter } = useAppSelector((state) => state.settings)
@@ -29,7 +32,7 @@ export function BringIn() {
   const [came, setCame] = useState<Came | null>(null)
   const [reading, setReading] = useState(false)
   const [source, setSource] = useState<{ name: string; text: string } | null>(null)
-  const [pasted, setPasted] = useState('')
+  const [pasted, setPasted, forgetPasted] = useKeptDraft('kennel-cells', '', isText)
   const [said, setSaid] = useState<ListSaid>({ measured: null, dayOrder: null, weightUnit: null })
   /** Rows that go to a dog that is here already, by line. */
   const [joined, setJoined] = useState<Readonly<Record<number, boolean>>>({})
@@ -83,7 +86,9 @@ export function BringIn() {
           : []
       })
       const answer = await takeList({ at: new Date().toISOString(), by: fitter, dogs: rows })
-      if (!answer.error) await navigate('/dogs')
+      if (answer.error) return
+      forgetPasted()
+      await navigate('/dogs')
     }
   }
   const error = list.error ?? sheet.error
@@ -131,7 +136,10 @@ export function BringIn() {
               <textarea
                 rows={6}
                 value={pasted}
-                onChange={(event) => setPasted(event.target.value)}
+                onChange={(event) => {
+                  const { value } = event.target
+                  setPasted(() => value)
+                }}
                 className="w-full rounded-[2px] border-2 border-ink bg-panel px-3 py-2 text-[16px] leading-[21px]"
               />
             </label>

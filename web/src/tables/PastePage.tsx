@@ -18,6 +18,7 @@ import { SwitchBox } from '../ui/controls/SwitchBox'
 import { Segmented } from '../ui/controls/Segmented'
 import { TextField } from '../ui/controls/TextField'
 import { platesOf } from '../ui/plates/plate-of'
+import { useKeptDraft } from '../state/use-kept-draft'
 import { TapePlate } from '../ui/plates/TapePlate'
 import { Snag } from '../ui/State'
 import { problemWords } from '../words/problems'
@@ -25,9 +26,11 @@ import { measureName, wayName } from '../words/stages'
 import { tableId } from './table-draft'
 import { upperFirst } from '../words/first-letter'
 
+const isText = (kept: unknown): kept is string => typeof kept === 'string'
+
 /** Cells pasted from a spreadsheet, and what each column stands for: nothing is taken in before that is said. */
 export function PastePage() {
-  const [text, setText] = useState('')
+  const [text, setText, forgetText] = useKeptDraft('pasted-cells', '', isText)
   const [pasted, setPasted] = useState<Pasted | null>(null)
   const [problems, setProblems] = useState<readonly DocumentProblem[]>([])
   const read = (): void => {
@@ -45,7 +48,7 @@ export function PastePage() {
           </Link>
         </div>
         {pasted ? (
-          <Mapping pasted={pasted} onBack={() => setPasted(null)} />
+          <Mapping pasted={pasted} onBack={() => setPasted(null)} onTaken={forgetText} />
         ) : (
           <form
             className="max-w-[860px] space-y-3"
@@ -63,7 +66,8 @@ export function PastePage() {
                 spellCheck={false}
                 aria-invalid={problems.length > 0 ? true : undefined}
                 onChange={(event) => {
-                  setText(event.target.value)
+                  const { value } = event.target
+                  setText(() => value)
                   setProblems([])
                 }}
                 className="w-full rounded-[2px] border-2 border-ink bg-panel px-3 py-2 text-[15px] leading-[21px]"
@@ -124,7 +128,7 @@ function meaningOf(stands: Stands, before: ColumnMeaning | null, title: string):
   return { kind: end, measure: stands }
 }
 
-function Mapping({ pasted, onBack }: { pasted: Pasted; onBack: () => void }) {
+function Mapping({ pasted, onBack, onTaken }: { pasted: Pasted; onBack: () => void; onTaken: () => void }) {
   const guesses = guessColumns(pasted)
   const [columns, setColumns] = useState<readonly (ColumnMeaning | null)[]>(() => guesses.map((guess) => guess.meaning))
   const [unit, setUnit] = useState<'in' | 'cm' | 'mm' | ''>('')
@@ -197,7 +201,10 @@ function Mapping({ pasted, onBack }: { pasted: Pasted; onBack: () => void }) {
     if (all.length > 0 || !read.ok) return
     const answer = await addSizeTable(read.value)
     if (answer.error) setProblems([{ at: 'table', message: problemWords(answer.error) }])
-    else await navigate(`/sizes?table=${read.value.id}`)
+    else {
+      onTaken()
+      await navigate(`/sizes?table=${read.value.id}`)
+    }
   }
   return (
     <div className="space-y-4">

@@ -33,7 +33,7 @@ import { Link } from 'react-router'
 import { usePiecesQuery, useSizeTablesQuery } from '../../api/queries'
 import { readingStyle, valueStyle } from '../../state/settings'
 import { useAppSelector } from '../../state/store'
-import { clock, dayWords, longDay, today } from '../../state/today'
+import { clock, dayWords, longDay, momentWords, today } from '../../state/today'
 import { useKeys } from '../../state/use-keys'
 import { Button } from '../../ui/controls/Button'
 import { KeyCap } from '../../ui/controls/KeyCap'
@@ -50,6 +50,7 @@ import { PLACES } from '../../words/measuring'
 import { familyName, wayName } from '../../words/stages'
 import { roundWord, verdictWord } from '../../words/verdicts'
 import { ageInMonths } from '@merry-tailor/core'
+import { format, parseISO } from 'date-fns'
 import { useRef } from 'react'
 import { usePageCount } from './use-page-count'
 import { useOpenTicket } from '../../bench'
@@ -205,7 +206,9 @@ export function DocketPage() {
 }
 
 function TapeLine({ id, readings }: { id: string; readings: readonly Reading[] }) {
-  const { body } = useOpenTicket()
+  const { body, sheet } = useOpenTicket()
+  // A tape taken over from another day says that day.
+  const ticketDay = format(parseISO(sheet.ticket.createdAt), 'yyyy-MM-dd')
   const settings = useAppSelector((state) => state.settings)
   const agreed = body[id]
   const state = { none: '', once: 'once', agrees: 'agree', 'third-wanted': 'third wanted', disagrees: 'take again' }[agreed?.state ?? 'none']
@@ -229,7 +232,9 @@ function TapeLine({ id, readings }: { id: string; readings: readonly Reading[] }
             {reading.struck ? ` (${reading.struck.why})` : standsAside(reading, agreed) ? ' (far off, not counted)' : ''}
           </span>
         ))}
-        {readings[0] ? <span className="docket-path">{` ${clock(readings[0].takenAt)}${readings[0].by ? `, ${readings[0].by}` : ''}`}</span> : null}
+        {readings[0] ? (
+          <span className="docket-path">{` ${momentWords(readings[0].takenAt, ticketDay)}${readings[0].by ? `, ${readings[0].by}` : ''}`}</span>
+        ) : null}
       </td>
       <td className="docket-value">
         {agreed?.mm ? (

@@ -4,6 +4,7 @@ import { Link } from 'react-router'
 import { v7 as uuid } from 'uuid'
 import { useAppSelector } from '../../state/store'
 import { clock, longDay } from '../../state/today'
+import { useKeptDraft } from '../../state/use-kept-draft'
 import { useOnce } from '../../state/use-once'
 import { Button } from '../../ui/controls/Button'
 import { Picker } from '../../ui/controls/Picker'
@@ -75,14 +76,25 @@ export function LettersPage() {
   )
 }
 
+interface Letter {
+  letters: string
+  asWritten: string
+  came: AsWritten['came']
+  wanted: string
+  remark: string
+}
+const NO_LETTER: Letter = { letters: '', asWritten: '', came: 'mail', wanted: '', remark: '' }
+const isLetter = (kept: unknown): kept is Letter =>
+  typeof kept === 'object' && kept !== null && Object.keys(NO_LETTER).every((field) => typeof (kept as Record<string, unknown>)[field] === 'string')
+
 function NewLetter() {
+  const { sheet } = useOpenTicket()
   const { fitter } = useAppSelector((state) => state.settings)
   const { act } = useActs()
-  const [letters, setLetters] = useState('')
-  const [asWritten, setAsWritten] = useState('')
-  const [came, setCame] = useState<AsWritten['came']>('mail')
-  const [wanted, setWanted] = useState('')
-  const [remark, setRemark] = useState('')
+  // Left half typed it is there again.
+  const [draft, setDraft, forget] = useKeptDraft(`letter-${sheet.ticket.id}`, NO_LETTER, isLetter)
+  const { letters, asWritten, came, wanted, remark } = draft
+  const say = (said: Partial<Letter>): void => setDraft((now) => ({ ...now, ...said }))
   const [problem, setProblem] = useState<'letters' | 'number' | null>(null)
   const [refused, setRefused] = useState<string | null>(null)
   const once = useOnce()
@@ -106,10 +118,7 @@ function NewLetter() {
       setRefused(error ? `Not kept. ${problemWords(error)} What you typed stays.` : null)
       // Cleared once it is known to be kept.
       if (error) return false
-      setLetters('')
-      setAsWritten('')
-      setRemark('')
-      setWanted('')
+      forget()
       setProblem(null)
       return true
     }
@@ -133,7 +142,7 @@ function NewLetter() {
         label="How it came"
         value={came}
         options={(['mail', 'phone', 'form', 'message'] as const).map((value) => ({ value, label: CAME[value].replace(/^(?:By|On a) /, '') }))}
-        onChange={setCame}
+        onChange={(way) => say({ came: way })}
       />
       <TextField
         label="Their letter or word"
@@ -142,7 +151,7 @@ function NewLetter() {
         placeholder="A–C, neck, length"
         problem={problem === 'letters' ? 'What did they call it? A letter will do.' : undefined}
         onChange={(event) => {
-          setLetters(event.target.value)
+          say({ letters: event.target.value })
           setProblem(null)
         }}
       />
@@ -154,7 +163,7 @@ function NewLetter() {
         problem={problem === 'number' ? 'The number just as it stood there.' : undefined}
         hint="Exactly as it stood; nothing is read into it."
         onChange={(event) => {
-          setAsWritten(event.target.value)
+          say({ asWritten: event.target.value })
           setProblem(null)
         }}
       />
@@ -165,11 +174,11 @@ function NewLetter() {
           value={wanted}
           placeholder="Nobody knows yet"
           options={measureIds.map((id) => ({ value: id, label: measures[id]?.name ?? id, note: id }))}
-          onChange={setWanted}
+          onChange={(measure) => say({ wanted: measure })}
           className="w-full"
         />
       </div>
-      <TextField label="Remark" value={remark} maxLength={300} onChange={(event) => setRemark(event.target.value)} />
+      <TextField label="Remark" value={remark} maxLength={300} onChange={(event) => say({ remark: event.target.value })} />
       <Button type="submit">Keep as written</Button>
     </form>
   )

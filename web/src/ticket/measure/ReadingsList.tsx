@@ -1,7 +1,7 @@
 import { measures, standsAside, type Agreed, type Reading } from '@merry-tailor/core'
 import { Popover } from 'radix-ui'
 import { useState } from 'react'
-import { clock } from '../../state/today'
+import { clock, momentWords } from '../../state/today'
 import { Button } from '../../ui/controls/Button'
 import { TextField } from '../../ui/controls/TextField'
 import { circumstances } from '../../words/measuring'
@@ -61,7 +61,7 @@ export function ReadingsList({ name, readings, agreed, onStrike, onRestore }: Re
                     </b>
                     {reading.side === 'one' ? ' one side' : ''}{' '}
                     <span className="text-[13.5px] text-mute">
-                      typed “{reading.asTyped}”, {clock(reading.takenAt)}
+                      typed “{reading.asTyped}”, {momentWords(reading.takenAt)}
                       {reading.by ? `, ${reading.by}` : ''}
                       {circumstances(reading) ? `; ${circumstances(reading)}` : ''}
                       {standsAside(reading, agreed) ? '; far off, not counted' : ''}
