@@ -73,9 +73,9 @@ export function SuitsBlock({ suggestions }: { suggestions: readonly Suggestion[]
       {ticket.needs.includes('paws') && ticket.footing.length === 0 && (
         <p className="mt-1 font-semibold">What do the paws go on? Tick it above; then boots show here.</p>
       )}
-      <ul className="mt-1.5 grid gap-3 md:grid-cols-3">
+      <ul className="mt-1.5 grid grid-cols-1 gap-3 md:grid-cols-3">
         {best.map((each, i) => (
-          <li key={each.family} aria-label={familyName(each.family)} className="flex flex-col border-[1.5px] border-ink bg-panel px-3 py-2">
+          <li key={each.family} aria-label={familyName(each.family)} className="flex min-w-0 flex-col border-[1.5px] border-ink bg-panel px-3 py-2">
             <h3 className="text-[18px] leading-[22px]">{familyName(each.family)}</h3>
             <RankLine suggestion={each} />
             <OnTheDog form={form} family={each.family} name={name} height={(width) => Math.min(120, width * 0.5)} className="mat my-1.5" />

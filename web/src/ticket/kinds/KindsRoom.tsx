@@ -135,11 +135,11 @@ export function KindsRoom() {
         </section>
       )}
       {compared.length === 2 && <Beside styles={compared} form={form} name={name} hitchMm={hitchMm} />}
-      <section aria-label="The best kinds" className={`grid border-b-2 border-ink ${COLUMNS[best.length] ?? ''}`}>
+      <section aria-label="The best kinds" className={`grid grid-cols-1 border-b-2 border-ink ${COLUMNS[best.length] ?? ''}`}>
         {best.map((style, i) => (
           <article
             key={style.family}
-            className="flex flex-col border-ink bg-panel px-5 py-3 not-first:border-t-2 lg:not-first:border-t-0 lg:not-first:border-l-2"
+            className="flex min-w-0 flex-col border-ink bg-panel px-5 py-3 not-first:border-t-2 lg:not-first:border-t-0 lg:not-first:border-l-2"
           >
             <div className="flex flex-wrap items-baseline justify-between gap-x-3">
               <h2 className="text-[22px] leading-7">{familyName(style.family)}</h2>
