@@ -14,6 +14,7 @@ const KINDS = {
   'not-takeable': [422, 'This measure is not taken so.'],
   'retired-for-good': [409, 'This piece stays out of use.'],
   'already-joined': [409, 'These records are one already.'],
+  'piece-booked': [409, 'This piece is out.'],
   'name-taken': [409, 'This name is taken.'],
   'bad-document': [422, 'This document cannot be taken in.'],
   'other-book': [409, 'Another book is open here.'],

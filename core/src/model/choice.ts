@@ -17,7 +17,7 @@ export const choices = resource<StoredChoice>({
   table: 'choices',
   address: '/tickets/:ticketId/choices',
   within: { ticketId: 'ticket_id' },
-  tags: ['Tickets', 'Dogs'],
+  tags: ['Tickets', 'Dogs', 'Bookings'],
   fact: true,
   columns: {
     id: 'id',

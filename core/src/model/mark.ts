@@ -8,7 +8,7 @@ export const marks = resource<Mark>({
   table: 'marks',
   address: '/tickets/:ticketId/marks',
   within: { ticketId: 'ticket_id' },
-  tags: ['Tickets', 'Dogs'],
+  tags: ['Tickets', 'Dogs', 'Bookings'],
   fact: true,
   columns: { id: 'id', what: 'what', about: 'about', kind: 'kind', why: 'why', at: 'at', by: 'by_whom' },
 })

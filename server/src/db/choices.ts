@@ -1,12 +1,13 @@
-import { choiceOf, dayIn, resources, storedChoice, type Choice, type NewChoice } from '@merry-tailor/core'
+import { bookingDays, choiceOf, dayIn, resources, storedChoice, type Choice, type NewChoice } from '@merry-tailor/core'
 import { ProblemError } from '../problems.ts'
+import { bookFor, requireFree } from './bookings.ts'
 import { addFact } from './facts.ts'
 import type { Db } from './open.ts'
 import { requirePiece } from './pieces.ts'
 import { requireReference } from './references.ts'
 import { readShop } from './shop.ts'
 import { requireSizeTable } from './size-tables.ts'
-import { requireItem, requireOpenTicket } from './tickets.ts'
+import { requireItem, requireOpenTicket, requireTicket } from './tickets.ts'
 
 /** What a choice points at must be here: its table in its version and the sizes it names, or the piece. */
 function mustBeHere(db: Db, choice: NewChoice): void {
@@ -29,12 +30,22 @@ function mustBeHere(db: Db, choice: NewChoice): void {
   }
 }
 
-/** Keeps what an item was settled on. The newest that counts is the choice. */
-export const addChoice = (db: Db, ticketId: string, id: string, choice: NewChoice): Choice =>
-  choiceOf(
-    addFact(db, resources.choices, storedChoice({ ...choice, id, on: choice.on ?? dayIn(readShop(db).timeZone, choice.at) }), { ticketId }, () => {
+/** Keeps what an item was settled on. The newest that counts is the choice; one of our own pieces is booked out with it. */
+export function addChoice(db: Db, ticketId: string, id: string, choice: NewChoice): Choice {
+  const on = choice.on ?? dayIn(readShop(db).timeZone, choice.at)
+  let fresh = false
+  const kept = choiceOf(
+    addFact(db, resources.choices, storedChoice({ ...choice, id, on }), { ticketId }, () => {
+      fresh = true
       requireOpenTicket(db, ticketId)
       requireReference(() => requireItem(db, ticketId, choice.itemId), 'itemId')
       mustBeHere(db, choice)
+      if (choice.kind !== 'gear') return
+      // A piece is out for one ticket at a time.
+      const { from, until } = bookingDays(requireTicket(db, ticketId), on)
+      requireFree(db, ticketId, choice.pieceId, from, until)
     }),
   )
+  if (fresh && kept.kind === 'gear') bookFor(db, ticketId, kept, on)
+  return kept
+}

@@ -31,9 +31,7 @@ export const joinsOfDog = (db: Db, dogId: string): DogSheet['joins'] =>
 
 /** The dog weighs what its newest weighing says; every weight said is one. */
 function weighAnew(db: Db, id: string): void {
-  db.prepare(
-    `UPDATE dogs SET weight_kg = (SELECT kg FROM weighings WHERE dog_id = @id ORDER BY on_day DESC, seq DESC LIMIT 1) WHERE id = @id`,
-  ).run({ id })
+  db.prepare(`UPDATE dogs SET weight_kg = (SELECT kg FROM weighings WHERE dog_id = @id ORDER BY on_day DESC, seq DESC LIMIT 1) WHERE id = @id`).run({ id })
 }
 
 /**

@@ -21,6 +21,7 @@ import { addAcknowledgement } from '../db/acknowledgements.ts'
 import { addChoice } from '../db/choices.ts'
 import { addHitch } from '../db/hitches.ts'
 import { addSetting } from '../db/settings.ts'
+import { requireFreeAgain } from '../db/bookings.ts'
 import { addMark } from '../db/marks.ts'
 import { addReading } from '../db/readings.ts'
 import { ticketSheet, ticketSheets } from '../db/sheets.ts'
@@ -54,7 +55,10 @@ export const ticketRoutes: Routes = (app, desk) => {
     once(desk, request, () => addReading(db, request.params.id, request.params.partId, request.body)),
   )
   api.put('/api/tickets/:id/marks/:partId', { schema: { params: part, body: NewMark } }, (request) =>
-    once(desk, request, () => addMark(db, request.params.id, request.params.partId, request.body)),
+    once(desk, request, () => {
+      requireFreeAgain(db, request.params.id, request.body)
+      return addMark(db, request.params.id, request.params.partId, request.body)
+    }),
   )
   api.put('/api/tickets/:id/as-written/:partId', { schema: { params: part, body: NewAsWritten } }, (request) =>
     once(desk, request, () => addAsWritten(db, request.params.id, request.params.partId, request.body)),

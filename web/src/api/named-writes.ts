@@ -44,6 +44,7 @@ export interface Writes {
   changeFitter: Changed
   addPiece: Made<NewPiece>
   changePiece: Changed
+  changeBooking: Changed
   takeKennelList: KennelImport
   takeBodySheet: { sheet: BodySheet; ownerId: string }
 }
@@ -92,6 +93,7 @@ export function touchedBy({ endpoint, arg }: NamedWrite): Touched {
     case 'changeDog':
     case 'changeOwner':
     case 'changePiece':
+    case 'changeBooking':
     case 'changeFitter': {
       const { id, changes } = arg as Changed
       const to = changes.flatMap(({ field, to: value }) => (field.endsWith('Id') && typeof value === 'string' ? [value] : []))

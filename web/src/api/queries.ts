@@ -3,6 +3,7 @@ import {
   dayRow,
   isUntouched,
   USUAL_SHOP,
+  type Booking,
   type ComingBack,
   type Day,
   type Dog,
@@ -70,6 +71,7 @@ export const useDogQuery = shown<DogSheet, string>('dog', shopApi.useDogQuery)
 export const useOwnersQuery = shown<Owner[], undefined>('owners', shopApi.useOwnersQuery)
 export const useSizeTablesQuery = shown<SizeTable[], undefined>('sizeTables', shopApi.useSizeTablesQuery)
 export const usePiecesQuery = shown<Piece[], undefined>('pieces', shopApi.usePiecesQuery)
+export const useBookingsQuery = shown<Booking[], undefined>('bookings', shopApi.useBookingsQuery)
 export const useFittersQuery = shown<Fitter[], undefined>('fitters', shopApi.useFittersQuery)
 export const useShopQuery = shown<ShopFields, undefined>('shop', shopApi.useShopQuery)
 export const useSupplyQuery = shown<Supply[], undefined>('supply', shopApi.useSupplyQuery)
@@ -133,6 +135,7 @@ export const {
   useChangeFitterMutation,
   useAddPieceMutation,
   useChangePieceMutation,
+  useChangeBookingMutation,
   useTakeKennelListMutation,
   useTakeBodySheetMutation,
   useMakeCopyMutation,

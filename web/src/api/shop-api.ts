@@ -1,4 +1,5 @@
 import type {
+  Booking,
   ComingBack,
   Day,
   Dog,
@@ -52,6 +53,7 @@ const REQUESTS: { readonly [N in WriteName]: (arg: Writes[N]) => WriteRequest } 
   changeFitter: ({ id, changes }) => patch(`/fitters/${id}`, changes),
   addPiece: ({ id, body }) => put(`/pieces/${id}`, body),
   changePiece: ({ id, changes }) => patch(`/pieces/${id}`, changes),
+  changeBooking: ({ id, changes }) => patch(`/bookings/${id}`, changes),
   takeKennelList: (list) => ({ url: '/kennel-list', method: 'POST', body: list }),
   takeBodySheet: ({ sheet, ownerId }) => put(`/body-sheets/${sheet.dog.id}?ownerId=${ownerId}`, sheet),
 }
@@ -77,9 +79,13 @@ export const RENEWS: { readonly [N in WriteName]: readonly Tag[] } = {
   changeFitter: resources.fitters.tags,
   addPiece: resources.pieces.tags,
   changePiece: resources.pieces.tags,
+  changeBooking: resources.bookings.tags,
   takeKennelList: ['Dogs', 'Owners', 'Tickets', 'Found', 'Reminders'],
   takeBodySheet: ['Dogs', 'Owners', 'Tickets', 'Found', 'Reminders'],
 }
+
+/** Acts that may book a piece out or free it. */
+const BOOKING_ACTS: ReadonlySet<string> = new Set(['choose', 'mark', 'change'])
 
 /** Where each question is asked. */
 const PATHS = {
@@ -91,6 +97,7 @@ const PATHS = {
   owners: (_: undefined) => '/owners',
   sizeTables: (_: undefined) => '/size-tables',
   pieces: (_: undefined) => '/pieces',
+  bookings: (_: undefined) => '/bookings',
   supply: (_: undefined) => '/supply',
   find: (q: string) => `/find?q=${encodeURIComponent(q)}`,
   shop: (_: undefined) => '/shop',
@@ -121,7 +128,7 @@ export const shopApi = createApi({
     const write = <N extends WriteName>(endpoint: N) =>
       build.mutation<unknown, Writes[N]>({
         query: (arg): Request => ({ ...REQUESTS[endpoint](arg), endpoint, arg }),
-        invalidatesTags: [...RENEWS[endpoint]],
+        invalidatesTags: (_, __, arg) => (endpoint === 'act' && BOOKING_ACTS.has((arg as Writes['act']).act.act) ? ['Bookings'] : [...RENEWS[endpoint]]),
       })
     return {
       day: question<Day, string>('day', ['Tickets', 'Dogs']),
@@ -132,6 +139,7 @@ export const shopApi = createApi({
       owners: question<Owner[], undefined>('owners', ['Owners']),
       sizeTables: question<SizeTable[], undefined>('sizeTables', ['SizeTables']),
       pieces: question<Piece[], undefined>('pieces', ['Pieces']),
+      bookings: question<Booking[], undefined>('bookings', ['Bookings']),
       supply: question<Supply[], undefined>('supply', ['Supply']),
       find: question<Found[], string>('find', ['Found']),
       shop: question<ShopFields, undefined>('shop', ['Shop']),
@@ -158,6 +166,7 @@ export const shopApi = createApi({
       changeFitter: write('changeFitter'),
       addPiece: write('addPiece'),
       changePiece: write('changePiece'),
+      changeBooking: write('changeBooking'),
       takeKennelList: write('takeKennelList'),
       takeBodySheet: write('takeBodySheet'),
       // No write to the book: asked for by a person who waits for it, never kept for later.

@@ -30,6 +30,7 @@ import { useToday } from '../state/use-today'
 import { useForm, useRankAll } from '../form'
 import { useBenchForm } from './OpenBench'
 import { useOpenTicket } from './open-ticket'
+import { useOut } from './use-out'
 
 export interface RankedItem {
   /** Everything the item can be settled on, the advised first. */
@@ -78,14 +79,14 @@ interface Advised {
 }
 
 /** Our own pieces among the rest: only those that may fit are worth a hand; the chosen one stays in sight. */
-function inOrder(offers: readonly Offer[], item: Item, choice: Choice | undefined): Offer[] {
+function inOrder(offers: readonly Offer[], item: Item, choice: Choice | undefined, out: ReadonlyMap<string, unknown>): Offer[] {
   const advised = (offer: Offer): Advised => ({ offer, table: { way: tableIn(offer)?.way ?? 'stock' }, advice: adviseOffer(offer) })
   const own = item.way === 'made' || item.way === 'quick-ship' ? [] : offers.filter((offer) => offer.kind === 'gear')
   const near = own.filter((offer) => offer.grade !== 'fails' || (choice && isOf(choice, offer))).slice(0, 4)
   const [first, ...rest] = atHandFirst(offers.filter((offer) => offer.kind !== 'gear').map(advised)).map(({ offer }) => offer)
   // A piece goes before new gear where it should hold and nothing on the shelf does; else it stands beside it.
   const shelfHolds = first !== undefined && (tableIn(first)?.way ?? 'stock') === 'stock' && first.grade === 'holds'
-  const before = near.filter((offer) => offer.grade === 'holds' && offer.piece.state !== 'to-mend' && !shelfHolds)
+  const before = near.filter((offer) => offer.grade === 'holds' && offer.piece.state !== 'to-mend' && !out.has(offer.piece.id) && !shelfHolds)
   return [...before, ...(first ? [first] : []), ...near.filter((offer) => !before.includes(offer)), ...rest]
 }
 
@@ -119,9 +120,10 @@ export function useRanked(item: Item | undefined): RankedItem {
       ...(grown === undefined ? {} : { grown }),
     }
   }, [item, choice, tables, pieces, tablesOut, piecesOut, body, views, growing, grown])
+  const booked = useOut()
   const answer = useRankAll(question)
   return useMemo(() => {
     const offers = (answer ?? []).filter((offer) => offer.judged.family === item?.family)
-    return { ranked: item ? inOrder(offers, item, choice) : [], choice, body, form, out: item !== undefined && (answer === null || pending) }
-  }, [answer, item, choice, body, form, pending])
+    return { ranked: item ? inOrder(offers, item, choice, booked) : [], choice, body, form, out: item !== undefined && (answer === null || pending) }
+  }, [answer, item, choice, body, form, pending, booked])
 }

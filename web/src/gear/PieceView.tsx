@@ -11,6 +11,7 @@ import { HOMES, RETIRED, STATES } from '../words/pieces'
 import { problemWords } from '../words/problems'
 import { familyName } from '../words/stages'
 import { saveField } from '../state/save-field'
+import { PieceOut } from './PieceOut'
 import { FlatMeasures } from './FlatMeasures'
 
 const NOBODY = 'nobody'
@@ -52,6 +53,7 @@ export function PieceView({ piece }: { piece: Piece }) {
         </div>
         <GearSketch form={typicalForm(null)} family={piece.family} width={150} height={96} label={`${familyName(piece.family)} on a middle dog`} />
       </header>
+      <PieceOut pieceId={piece.id} />
       <div className="space-y-4 bg-panel px-5 py-4">
         {refused && (
           <p role="alert" className="border-l-[5px] border-snag bg-snag-bg px-3 py-2">

@@ -1,7 +1,7 @@
-import type { Piece } from '@merry-tailor/core'
+import type { Choice, Piece } from '@merry-tailor/core'
 import { fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
-import { aDog, AT, nextId, renderPage, testShop, withTestShop } from '../test/shop'
+import { aDog, anItem, aReading, aTicket, AT, nextId, renderPage, testShop, withTestShop } from '../test/shop'
 import { GearWorn } from '../dogs/GearWorn'
 import { GearPage } from './GearPage'
 
@@ -83,5 +83,34 @@ describe('Gear', () => {
     fireEvent.click(screen.getByRole('button', { name: /Peg 1/ }))
     fireEvent.click(await screen.findByRole('button', { name: 'Take it back into use' }))
     await waitFor(() => expect(changes().at(-1)).toMatchObject({ field: 'retired', to: null }))
+  })
+})
+
+describe('a piece that is out', () => {
+  it('names its ticket and its days, and is free once it is back', async () => {
+    const item = anItem()
+    const piece: Piece = { id: nextId(), tag: 'Peg 7', family: 'H01', maker: '', label: '', tableId: null, flat: {}, sliders: '', home: 'shop', holder: '', wearerId: null, state: 'good', wear: '', retired: null, createdAt: AT } // prettier-ignore
+    testShop().pieces = [piece]
+    const choice: Choice = {
+      kind: 'gear',
+      id: nextId(),
+      itemId: item.id,
+      pieceId: piece.id,
+      rulesVersion: null,
+      predicted: [],
+      overruled: null,
+      at: AT,
+      by: 'Ylva',
+    }
+    testShop().tickets = [aTicket({ ticket: { number: 103 }, items: [item], choices: [choice], readings: [aReading('M07', 640)] })]
+    renderPage(`/gear?piece=${piece.id}`, '/gear', <GearPage />)
+    const out = await screen.findByRole('region', { name: 'Out' })
+    await waitFor(() => expect(out.textContent).toContain('Ticket 103, Tern'))
+    expect(out.textContent).toContain('since 5 October 2026')
+    fireEvent.click(within(out).getByRole('button', { name: 'It is back' }))
+    await waitFor(() =>
+      expect(testShop().sent.at(-1)).toMatchObject({ method: 'PATCH', path: `/bookings/${choice.id}`, body: { changes: [{ field: 'backOn', from: null }] } }),
+    )
+    await waitFor(() => expect(within(out).queryByRole('button', { name: 'It is back' })).toBeNull())
   })
 })

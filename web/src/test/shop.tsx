@@ -282,6 +282,16 @@ async function seedDogSheet(sheet: DogSheet): Promise<void> {
   }
 }
 
+async function seedPieces(which: (piece: Piece) => boolean = () => true): Promise<void> {
+  for (const piece of shop.pieces.filter(which)) {
+    if (seeded.has(piece.id)) continue
+    seeded.add(piece.id)
+    const { id, retired, createdAt, ...body } = piece
+    await put(`/pieces/${id}`, { ...body, at: createdAt })
+    if (retired) await put(`/pieces/${id}`, { changes: [{ field: 'retired', from: null, to: retired }] }, 'PATCH')
+  }
+}
+
 /** Everything a test has put up since the last look goes into the book. */
 async function seed(): Promise<void> {
   const wished = changesOf(USUAL_SHOP, shop.shop)
@@ -293,6 +303,8 @@ async function seed(): Promise<void> {
   await seedTables()
   for (const owner of shop.owners) await seedOwner(owner)
   for (const dog of shop.dogs) await seedDog(dog)
+  // What a choice names must be there; what a dog of a ticket wears comes after it.
+  await seedPieces((piece) => piece.wearerId === null)
   for (const sheet of shop.tickets) await seedSheet(sheet)
   for (const sheet of Object.values(shop.dogSheets)) await seedDogSheet(sheet)
   for (const fitter of shop.fitters) {
@@ -302,13 +314,7 @@ async function seed(): Promise<void> {
     const changed = changesOf({ gauge: null, left: false }, { gauge: fitter.gauge, left: fitter.left })
     if (changed.length > 0) await put(`/fitters/${fitter.id}`, { changes: changed }, 'PATCH')
   }
-  for (const piece of shop.pieces) {
-    if (seeded.has(piece.id)) continue
-    seeded.add(piece.id)
-    const { id, retired, createdAt, ...body } = piece
-    await put(`/pieces/${id}`, { ...body, at: createdAt })
-    if (retired) await put(`/pieces/${id}`, { changes: [{ field: 'retired', from: null, to: retired }] }, 'PATCH')
-  }
+  await seedPieces()
 }
 
 /** One after the other: what is put up first is there first. */

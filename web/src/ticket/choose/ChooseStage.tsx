@@ -35,14 +35,14 @@ import { useMedia } from '../../ui/use-media'
 import { cautionWords } from '../../words/cautions'
 import { conflictWords } from '../../words/conflicts'
 import { activityName } from '../../words/dogs'
-import { lowerFirst } from '../../words/first-letter'
+import { lowerFirst, upperFirst } from '../../words/first-letter'
 import { HOMES, STATES } from '../../words/pieces'
 import { faceOf } from '../../words/offer-face'
 import { problemWords } from '../../words/problems'
 import { adviceInLine, adviceWords } from '../../words/sizes'
 import { familyName } from '../../words/stages'
 import { titleWords } from '../../words/titles'
-import { useBenchForm, NoItem, OnTheDog, useOpenTicket, useActs, ItemPanel, ItemsInHand, ItemTabs, useItemInHand, useRanked } from '../../bench'
+import { useBenchForm, NoItem, OnTheDog, useOut, useOpenTicket, useActs, ItemPanel, ItemsInHand, ItemTabs, useItemInHand, useRanked } from '../../bench'
 import { becauseWords } from './because-words'
 import { ChooseWords } from './ChooseWords'
 import { CrateNote } from './CrateNote'
@@ -62,6 +62,7 @@ import { WaysBlock } from './WaysBlock'
 import { useWays } from './use-ways'
 import { MakersBlock } from './MakersBlock'
 import { notNowWords } from './not-now'
+import { useOutWords } from './use-out-words'
 
 /** Choose: every size of every serving table, per measure, in prediction words; the fitter decides. */
 export function ChooseStage() {
@@ -145,6 +146,8 @@ export function ChooseStage() {
   const press = (): void => void once(choose)
   useKeys({ Enter: press, ArrowDown: move(1), ArrowUp: move(-1) })
 
+  const booked = useOut()
+  const outWords = useOutWords()
   const ways = useWays(ranked, supply, item?.family ?? 'H01')
   if (!item) return <NoItem title="Nothing to size yet">Choose an item under Ask, then every size of it shows here.</NoItem>
   const shownSizes = offer ? (labels.length === 2 ? labels : [size?.label]).flatMap((one) => sizeOf(offer, one) ?? []) : []
@@ -152,7 +155,8 @@ export function ChooseStage() {
   // The record's weight is no tape.
   const known = Object.entries(body).filter(([id, each]) => id !== 'M00' && each?.mm != null && !each.guess).length
   // The yellow action never goes against the advice: what cannot be had in time is offered in plain.
-  const notNow = offer && table && labels.length > 0 ? notNowWords(ways, offer, supply, sheet.ticket.neededOn) : ''
+  const outNow = offer?.kind === 'gear' ? outWords(booked.get(offer.piece.id)) : ''
+  const notNow = outNow || (offer && table && labels.length > 0 ? notNowWords(ways, offer, supply, sheet.ticket.neededOn) : '')
   // Judged by the whole ticket, as under Ask: work that another piece on it is made for is no misuse of this one.
   const stops = cautionsOf(sheet, today()).filter(({ level, facts }) => level === 'stop' && (facts.family === undefined || facts.family === item.family))
   // On a phone the act stays under the thumb; beside the sizes it is their foot.
@@ -233,7 +237,7 @@ export function ChooseStage() {
             <TableBlock
               key={offerKey(each)}
               supply={supply.find((heard) => heard.tableId === tableIn(each)?.id)}
-              {...(each.kind === 'gear' ? { own: pieceWords(each.piece) } : {})}
+              {...(each.kind === 'gear' ? { own: pieceWords(each.piece, outWords(booked.get(each.piece.id))) } : {})}
               table={faceOf(each)}
               sizes={each.sizes}
               neededOn={sheet.ticket.neededOn}
@@ -351,5 +355,5 @@ export function ChooseStage() {
 }
 
 /** Where one of our pieces is and in what state. */
-const pieceWords = (piece: Piece): string =>
-  `${HOMES[piece.home]}${piece.holder ? `, ${piece.holder}` : ''}; ${lowerFirst(STATES[piece.state])}.${Object.keys(piece.flat).length > 0 ? ' Laid flat and measured.' : ' By its label alone.'}`
+const pieceWords = (piece: Piece, out: string): string =>
+  `${out === '' ? '' : `${upperFirst(out)}. `}${HOMES[piece.home]}${piece.holder ? `, ${piece.holder}` : ''}; ${lowerFirst(STATES[piece.state])}.${Object.keys(piece.flat).length > 0 ? ' Laid flat and measured.' : ' By its label alone.'}`
