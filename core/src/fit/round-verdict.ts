@@ -1,4 +1,4 @@
-import { checkById, checksFor, hasOwnChecks, symptoms } from '../gear/index.ts'
+import { checkById, checksFor, hasOwnChecks, isGeneral, symptoms, type WornAbout } from '../gear/index.ts'
 import { gapGrade } from './judge-answer.ts'
 import type { Basis, FamilyId, Grade, Observation, SymptomNote, TryOn } from '../model/index.ts'
 
@@ -43,15 +43,34 @@ function asGradedNow(answer: Observation): Observation {
   return gapGrade(answer.mm, gauge).grade === answer.grade ? answer : { ...answer, grade: 'doubt' }
 }
 
+/** Kinds whose own checks were there from the first: none of their rounds ever ended by a word. */
+const ALWAYS_CHECKED: ReadonlySet<FamilyId> = new Set(['H01', 'H11', 'H12', 'H13', 'H16', 'H17', 'H18'])
+
+/** Does the fitter's word end the round: where the kind has no checks of its own, or had none when it was said. */
+function endsByWord(family: FamilyId, newest: ReadonlyMap<string, Observation>): boolean {
+  if (!hasOwnChecks(family)) return true
+  if (ALWAYS_CHECKED.has(family)) return false
+  return !checksFor(family).some((check) => !isGeneral(check) && check.states.some((state) => newest.has(`${check.id}/${state}`)))
+}
+
+/** The build a piece shows itself to be of: one that was answered about has it. */
+export function buildSeen(family: FamilyId, observations: readonly Observation[]): string | null {
+  const seen = new Set(observations.filter((each) => !each.struck).map((each) => each.check))
+  return checksFor(family).find((check) => check.only?.build !== undefined && seen.has(check.id))?.only?.build ?? null
+}
+
 /**
  * Brings one round to one finding: fails as soon as one check fails or a symptom is there, doubt while one wants
  * another look or is unanswered though others are, holds only when every check in every state was seen to hold. A kind
  * without checks of its own never holds by the general ones: the fitter's word ends it.
+ *
+ * @param about dog and build, as far as checks depend on them; a build nobody said is taken from what was answered
  */
-export function roundVerdict(family: FamilyId, round: Pick<TryOn, 'observations' | 'symptoms'>): RoundVerdict {
+export function roundVerdict(family: FamilyId, round: Pick<TryOn, 'observations' | 'symptoms'>, about: WornAbout = {}): RoundVerdict {
   const newest = latestObservations(round.observations)
-  const word = hasOwnChecks(family) ? null : (newest.get(`${FITTERS_WORD}/${WORD_STATE}`) ?? null)
-  const wanted = checksFor(family).flatMap((check) => check.states.map((state) => ({ check: check.id, state })))
+  const known = { ...about, build: about.build ?? buildSeen(family, round.observations) }
+  const word = endsByWord(family, newest) ? (newest.get(`${FITTERS_WORD}/${WORD_STATE}`) ?? null) : null
+  const wanted = checksFor(family, known).flatMap((check) => check.states.map((state) => ({ check: check.id, state })))
   const answers = wanted.map(({ check, state }) => newest.get(`${check}/${state}`))
   const seen = answers.filter((answer) => answer !== undefined).map(asGradedNow)
   const present = presentSymptoms(round.symptoms).filter((note) => symptoms[note.symptom]?.harmless !== true)
@@ -63,7 +82,7 @@ export function roundVerdict(family: FamilyId, round: Pick<TryOn, 'observations'
   const grade: Grade =
     troubles.some((trouble) => trouble.grade === 'fails') || present.length > 0
       ? 'fails'
-      : !hasOwnChecks(family)
+      : word !== null || !hasOwnChecks(family)
         ? (word?.grade ?? (seen.length === 0 ? 'none' : 'doubt'))
         : seen.length === 0
           ? 'none'

@@ -1,4 +1,4 @@
-import type { FamilyId, PullState } from '../model/index.ts'
+import type { CAR_BUILDS, FamilyId, PullState } from '../model/index.ts'
 
 /**
  * How a check may be answered by a number. `flat`: fingers lying flat under a strap, a count or the strap's slack.
@@ -40,8 +40,74 @@ export const CHECK_IDS = [
   'tug-at-tail-base',
   'cross-sides-equal',
   'cross-throat-and-belly-clear',
+  'end-below-tail',
+  'hips-free',
+  'ends-mid-back',
+  'snap-off-the-back',
+  'girth-on-bone',
+  'keel-ends-on-bone',
+  'breastbone-covered',
+  'plate-level',
+  'armpit-in-step',
+  'ring-on-the-back',
+  'plate-wide-end-rear',
+  'ring-on-the-chest',
+  'collar-link',
+  'lead-both-ends',
+  'sits-below-neck',
+  'girth-and-belly-fingers',
+  'belly-strap-behind-ribs',
+  'traces-even',
+  'cinch-under-traces',
+  'fingers-under-cinch',
+  'rear-traces-equal',
+  'shaft-loops-level',
+  'loop-passes-no-stop',
+  'bar-off-the-hocks',
+  'belly-band-holds',
+  'release-drilled',
+  'hangs-level',
+  'front-eight-fingers',
+  'back-one-hand',
+  'straps-in-line',
+  'centred',
+  'neck-not-tight',
+  'buckles-tugged',
+  'tails-rolled',
+  'starts-under-collar',
+  'ends-before-tail',
+  'band-keeps-it',
+  'band-lets-walk',
+  'sheath-free',
+  'belly-rib',
+  'sleeve-at-wrist',
+  'drop-at-elbows',
+  'band-on-its-ring',
+  'hood-over-ears',
+  'opening-passes-head',
+  'drawn-in',
+  'leg-ends-off-toes',
+  'hind-room',
+  'collar-cord-last',
+  'toes-near-the-end',
+  'turns-not-by-hand',
+  'strap-off-dewclaw',
+  'finger-under-strap',
+  'stands-in-it',
+  'turns-in-it',
+  'lies-in-it',
 ] as const
 export type CheckId = (typeof CHECK_IDS)[number]
+
+export type CarBuild = (typeof CAR_BUILDS)[number]
+
+/** What is known of the dog and the piece it wears, as far as checks depend on it. */
+export interface WornAbout {
+  sex?: 'male' | 'female' | null
+  build?: string | null
+  /** Has the leg a dewclaw; `null` where nobody looked. */
+  dewclaw?: boolean | null
+}
 
 export interface Check {
   id: CheckId
@@ -55,6 +121,8 @@ export interface Check {
   /** Slack, pulling or moving: in which state it says something. Answers of one state never count for another. */
   states: readonly PullState[]
   gauge?: CheckGauge
+  /** On which dog or build alone it can be: unknown, it is asked all the same. */
+  only?: { sex?: 'male'; build?: CarBuild; dewclaw?: true }
   /** Symptoms to look at when it does not hold. */
   symptoms: readonly SymptomId[]
 }

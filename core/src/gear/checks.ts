@@ -1,10 +1,23 @@
 import type { FamilyId } from '../model/index.ts'
-import type { Check } from './checks-and-symptoms.ts'
+import type { Check, WornAbout } from './checks-and-symptoms.ts'
 import { allFamilies, families } from './families/index.ts'
 import { isGeneral } from './shared/every-harness.ts'
 
-/** The checks of handbook 7.2 for one family, in the order a hand makes them; coats, boots and crates have none yet. */
-export const checksFor = (family: FamilyId): readonly Check[] => families[family].checks
+/**
+ * The checks of handbook 7.2 for one family, in the order a hand makes them. What cannot be on this dog or build is left
+ * out: a sheath on a female, eight fingers on a panel harness, a dewclaw where none is. What is not known is asked.
+ */
+export function checksFor(family: FamilyId, about: WornAbout = {}): readonly Check[] {
+  const { checks } = families[family]
+  const { sex = null, build = null, dewclaw = null } = about
+  if (sex === null && build === null && dewclaw === null) return checks
+  return checks.filter(
+    ({ only = {} }) =>
+      (only.sex === undefined || sex === null || sex === only.sex) &&
+      (only.build === undefined || build === null || build === only.build) &&
+      (only.dewclaw === undefined || dewclaw !== false),
+  )
+}
 
 /** Has the family checks of its own, beside those of every harness? */
 export const hasOwnChecks = (family: FamilyId): boolean => families[family].checks.some((check) => !isGeneral(check))

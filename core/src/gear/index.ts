@@ -6,6 +6,9 @@ export { type Suit, type Suits } from './suits.ts'
 export { measuresOf, tapesFor, type Tape, type TapeItem } from './tapes-for.ts'
 export {
   CHECK_IDS,
+  SYMPTOM_IDS,
+  type CarBuild,
+  type WornAbout,
   type Check,
   type CheckGauge,
   type CheckId,
@@ -16,6 +19,7 @@ export {
   type SymptomId,
 } from './checks-and-symptoms.ts'
 export { checkById, checksFor, hasOwnChecks } from './checks.ts'
+export { isGeneral } from './shared/every-harness.ts'
 export { remedyOf, symptomName, symptoms, symptomsFor } from './symptoms.ts'
 export { endangeredBy } from './dangers.ts'
 export { adjustersOf, layStraps, settableStraps, type LaidGear, type LaidStrap } from './lay-straps.ts'

@@ -80,6 +80,8 @@ export const METHODS = ['tape', 'string', 'loop', 'garment', 'digital', 'square'
 /** State of the coat while it was measured (handbook 4.1). */
 export const COAT_STATES = ['dry', 'wet', 'clipped', 'winter', 'matted'] as const
 /** Dewclaws of one leg (M37): none there, one, two. */
+/** How a car harness is built: two strong buckles, or a panel with straps set at the dog. */
+export const CAR_BUILDS = ['two-buckle', 'panel'] as const
 export const DEWCLAWS = ['none', 'single', 'double'] as const
 export const SIDES = ['both', 'one'] as const
 export const UNITS = ['in', 'cm', 'mm', 'kg', 'lb'] as const

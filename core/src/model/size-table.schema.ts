@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { Day, FamilyId, MeasureId, line } from './ids.schema.ts'
-import { TABLE_WAYS } from './lists.ts'
+import { CAR_BUILDS, TABLE_WAYS } from './lists.ts'
 import { School } from './school.schema.ts'
 
 /** The three ways to get a piece. */
@@ -69,6 +69,8 @@ export const SizeTable = z
     lead: Lead,
     rules: MakerRules.optional(),
     price: Price.optional(),
+    /** How a car harness is built; left out where it is none, or nobody said. */
+    build: z.enum(CAR_BUILDS).optional(),
     /** Columns of the maker's table that stand for no measure of ours: nothing is judged by them. */
     unjudged: z.array(line(80).min(1)).max(40).optional(),
     /** Put away from this day on: no longer offered, while records keep the version they were judged by. */

@@ -1,5 +1,5 @@
 import { cautionKey, cautionsOf, readOf } from '../choose/index.ts'
-import { roundVerdict } from '../fit/index.ts'
+import { roundVerdict, wornAbout } from '../fit/index.ts'
 import { tapesFor } from '../gear/index.ts'
 import { bodyOf, openFindings, tapeKey, USUAL_RULES, type AgreeRules } from '../measures/index.ts'
 import { labelsOf, type Choice, type Grade, type Place, type TicketSheet } from '../model/index.ts'
@@ -57,7 +57,8 @@ export function progressOf(sheet: TicketSheet, on: string, rules: AgreeRules = U
 
   const choices = items.map((item) => newestFor(sheet.choices, item.id))
   const rounds = items.map((item) => ({ item, round: newestFor(sheet.tryOns, item.id) }))
-  const verdicts = rounds.map(({ item, round }) => (round ? { round, verdict: roundVerdict(item.family, round) } : null))
+  const about = wornAbout(sheet)
+  const verdicts = rounds.map(({ item, round }) => (round ? { round, verdict: roundVerdict(item.family, round, about) } : null))
   const fitted = verdicts.filter((each) => each?.verdict.grade === 'holds').length
   const failing = verdicts.find((each) => each?.verdict.grade === 'fails')
   const unsure = verdicts.find((each) => each?.verdict.grade === 'doubt')

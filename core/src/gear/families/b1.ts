@@ -1,4 +1,6 @@
 import { family } from '../family.ts'
+import { bootSymptoms } from '../shared/boot-symptoms.ts'
+import { bootChecks } from '../shared/boot-checks.ts'
 import { boot, pawTapes } from '../shared/boot.ts'
 import { bootDress } from '../shared/dressing.ts'
 import { graph } from '../shared/straps.ts'
@@ -13,6 +15,8 @@ export const b1 = family({
   wrong: 'Asphalt.',
   tapes: { stock: pawTapes },
   between: { rule: 'down', because: 'cloth-gives' },
+  checks: bootChecks,
+  symptoms: bootSymptoms,
   parts: graph([], null, { around: 'paws' }),
   dressing: bootDress,
 })

@@ -1,4 +1,6 @@
 import { family } from '../family.ts'
+import { bootSymptoms } from '../shared/boot-symptoms.ts'
+import { bootChecks } from '../shared/boot-checks.ts'
 import { boot, pawTapes } from '../shared/boot.ts'
 import { bootDress } from '../shared/dressing.ts'
 import { graph } from '../shared/straps.ts'
@@ -12,6 +14,8 @@ export const b3 = family({
   right: 'Old dogs on floors; salt.',
   wrong: 'Long wear: moisture.',
   tapes: { stock: pawTapes },
+  checks: bootChecks,
+  symptoms: bootSymptoms,
   parts: graph([], null, { around: 'paws' }),
   dressing: bootDress,
 })

@@ -1,4 +1,6 @@
 import { family } from '../family.ts'
+import { rugSymptoms } from '../shared/coat-symptoms.ts'
+import { rugChecks } from '../shared/coat-checks.ts'
 import { coat } from '../shared/coat.ts'
 import { graph, set, strap } from '../shared/straps.ts'
 import { must } from '../wanted-tapes.ts'
@@ -14,6 +16,8 @@ export const c1 = family({
   kin: [],
   tapes: { stock: must('M15', 'M18', 'M19') },
   betweenGrowing: { rule: 'up', because: 'grows-into-it' },
+  checks: rugChecks,
+  symptoms: rugSymptoms,
   parts: graph([strap('belly', ['hemMid', 'girthLow'], set)], null, {
     panels: [{ kind: 'cloth', outline: ['collarTop', 'front', 'lump', 'hemFore', 'hemMid', 'hemRear', 'hemTail', 'crossRear', 'crossFore'] }],
   }),

@@ -1,4 +1,6 @@
 import { family } from '../family.ts'
+import { sweaterSymptoms } from '../shared/coat-symptoms.ts'
+import { sweaterChecks } from '../shared/coat-checks.ts'
 import { coat } from '../shared/coat.ts'
 import { graph, strap } from '../shared/straps.ts'
 import { check, must } from '../wanted-tapes.ts'
@@ -13,6 +15,8 @@ export const c2 = family({
   wrong: 'A male with a long underside; dogs that hate head or legs handled.',
   kin: ['over-the-head'],
   tapes: { stock: [...must('M07', 'M24', 'M28'), ...check('M15')] },
+  checks: sweaterChecks,
+  symptoms: sweaterSymptoms,
   parts: graph([strap('hem', ['waistTop', 'waistLow'])], null, {
     panels: [
       {

@@ -1,4 +1,6 @@
 import { family } from '../family.ts'
+import { winterCoatSymptoms } from '../shared/coat-symptoms.ts'
+import { winterCoatChecks } from '../shared/coat-checks.ts'
 import { coat } from '../shared/coat.ts'
 import { graph, set, strap } from '../shared/straps.ts'
 import { must } from '../wanted-tapes.ts'
@@ -13,6 +15,8 @@ export const c3 = family({
   wrong: 'The hood cut by the head alone on a thick neck.',
   kin: ['over-the-head'],
   tapes: { stock: must('M04', 'M17', 'M16', 'M21', 'M00', 'M23', 'M20', 'M05', 'M03') },
+  checks: winterCoatChecks,
+  symptoms: winterCoatSymptoms,
   parts: graph([strap('belly', ['hemMid', 'bellyLow'], set)], null, {
     panels: [
       { kind: 'hood', outline: ['headTop', 'brow', 'throat', 'collarFront', 'collarTop'] },

@@ -1,4 +1,6 @@
 import { family } from '../family.ts'
+import { rainSuitSymptoms } from '../shared/coat-symptoms.ts'
+import { rainSuitChecks } from '../shared/coat-checks.ts'
 import { coat } from '../shared/coat.ts'
 import { graph, set, strap } from '../shared/straps.ts'
 import { must } from '../wanted-tapes.ts'
@@ -14,6 +16,8 @@ export const c4 = family({
   kin: [],
   tapes: { stock: must('M14', 'M07', 'M02', 'M26') },
   between: { rule: 'down', because: 'cords-do-the-rest' },
+  checks: rainSuitChecks,
+  symptoms: rainSuitSymptoms,
   parts: graph([strap('hem', ['collarTop', 'collarFront'], set), strap('hem', ['waistTop', 'waistLow'], set)], null, {
     panels: [
       {

@@ -1,4 +1,5 @@
 import { family } from '../family.ts'
+import { layerSymptoms } from '../shared/coat-symptoms.ts'
 import { coat } from '../shared/coat.ts'
 import { graph, set, strap } from '../shared/straps.ts'
 import { must } from '../wanted-tapes.ts'
@@ -13,6 +14,8 @@ export const c5 = family({
   wrong: 'Still hot air.',
   kin: [],
   tapes: { stock: must('M15', 'M07', 'M02') },
+  checks: [],
+  symptoms: layerSymptoms,
   parts: graph([strap('belly', ['girthSide', 'girthLow'], set)], null, {
     panels: [{ kind: 'cloth', outline: ['collarTop', 'front', 'blade', 'girthSide', 'crossRearSide', 'loin', 'tail', 'crossRear', 'crossFore'] }],
   }),

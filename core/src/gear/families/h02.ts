@@ -1,6 +1,7 @@
 import { family } from '../family.ts'
+import { longYSymptoms } from '../shared/pulling-symptoms.ts'
+import { longYChecks } from '../shared/pulling-checks.ts'
 import { overhead } from '../shared/dressing.ts'
-import { everyPullingHarness } from '../shared/every-harness.ts'
 import { pulling } from '../shared/pulling.ts'
 import { walkingY } from '../shared/walking.ts'
 import { girthSet, graph, neckRing, pad, set, sternum, strap } from '../shared/straps.ts'
@@ -42,8 +43,8 @@ export const h02 = family({
     [{ ...neckRing, ...set }, sternum, strap('side', ['girthLow', 'chestSide', 'sideHalf', 'backHalf'], pad), strap('back', ['withers', 'backHalf']), girthSet],
     'backHalf',
   ),
-  checks: everyPullingHarness,
-  symptoms: [],
+  checks: longYChecks,
+  symptoms: longYSymptoms,
   pull: 'mid-back',
   line: 'half-back',
   head: 'set',

@@ -1,6 +1,7 @@
 import { family } from '../family.ts'
+import { petSymptoms } from '../shared/walking-symptoms.ts'
+import { petChecks } from '../shared/walking-checks.ts'
 import { overhead } from '../shared/dressing.ts'
-import { everyHarness } from '../shared/every-harness.ts'
 import { petVest, walking } from '../shared/walking.ts'
 import { girthSet, graph, pad, set, strap } from '../shared/straps.ts'
 import { conditions, noLoad, wrong } from '../suits.ts'
@@ -30,8 +31,8 @@ export const h03 = family({
   sides: { D17: { B: 'never' } },
   tapes: { stock: petVest },
   parts: graph([strap('front', ['lump', 'armLevel', 'girthSide'], set), girthSet, strap('back', ['nearGirthTop', 'girthTop'], pad)], 'girthTop'),
-  checks: everyHarness,
-  symptoms: [],
+  checks: petChecks,
+  symptoms: petSymptoms,
   pull: 'withers',
   line: null,
   head: 'set',

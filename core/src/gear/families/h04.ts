@@ -1,6 +1,7 @@
 import { family } from '../family.ts'
+import { stepInSymptoms } from '../shared/walking-symptoms.ts'
+import { petChecks } from '../shared/walking-checks.ts'
 import { stepIn } from '../shared/dressing.ts'
-import { everyHarness } from '../shared/every-harness.ts'
 import { petVest, walking } from '../shared/walking.ts'
 import { graph, nearGirth, set, strap } from '../shared/straps.ts'
 import { conditions, noLoad, works, wrong } from '../suits.ts'
@@ -33,8 +34,8 @@ export const h04 = family({
     [strap('front', ['lump', 'front', 'nearGirthTop']), { ...nearGirth, ...set }, strap('sternum', ['lump', 'betweenLegs', 'nearGirthLow'], { hidden: true })],
     'nearGirthTop',
   ),
-  checks: everyHarness,
-  symptoms: [],
+  checks: petChecks,
+  symptoms: stepInSymptoms,
   pull: 'withers',
   line: null,
   head: 'none',

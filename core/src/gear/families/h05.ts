@@ -1,6 +1,7 @@
 import { family } from '../family.ts'
+import { petSymptoms } from '../shared/walking-symptoms.ts'
+import { petChecks } from '../shared/walking-checks.ts'
 import { overhead } from '../shared/dressing.ts'
-import { everyHarness } from '../shared/every-harness.ts'
 import { petVestOverHead, walking } from '../shared/walking.ts'
 import { girthSet, graph, strap } from '../shared/straps.ts'
 import { conditions, noLoad, works, wrong } from '../suits.ts'
@@ -34,8 +35,8 @@ export const h05 = family({
   parts: graph([strap('neck-ring', ['collarFront', 'front', 'withers']), girthSet], 'girthTop', {
     panels: [{ kind: 'cloth', outline: ['withers', 'front', 'lump', 'betweenLegs', 'girthLow', 'girthSide', 'girthTop'] }],
   }),
-  checks: everyHarness,
-  symptoms: [],
+  checks: petChecks,
+  symptoms: petSymptoms,
   pull: 'withers',
   line: null,
   head: 'fixed',

@@ -1,6 +1,7 @@
 import { family } from '../family.ts'
+import { plateStepInSymptoms } from '../shared/walking-symptoms.ts'
+import { plateStepInChecks } from '../shared/walking-checks.ts'
 import { stepIn } from '../shared/dressing.ts'
-import { everyHarness } from '../shared/every-harness.ts'
 import { petVest, walking } from '../shared/walking.ts'
 import { graph, nearGirth, set, strap } from '../shared/straps.ts'
 import { conditions, noLoad, works, wrong } from '../suits.ts'
@@ -32,8 +33,8 @@ export const h06 = family({
   parts: graph([strap('front', ['lump', 'front', 'nearGirthTop']), { ...nearGirth, ...set }], 'nearGirthTop', {
     panels: [{ kind: 'plate', outline: ['lump', 'blade', 'plateSide', 'girthLow', 'betweenLegs'] }],
   }),
-  checks: everyHarness,
-  symptoms: [],
+  checks: plateStepInChecks,
+  symptoms: plateStepInSymptoms,
   pull: 'withers',
   line: null,
   head: 'none',

@@ -1,6 +1,7 @@
 import { family } from '../family.ts'
+import { petSymptoms } from '../shared/walking-symptoms.ts'
+import { petChecks } from '../shared/walking-checks.ts'
 import { overhead } from '../shared/dressing.ts'
-import { everyHarness } from '../shared/every-harness.ts'
 import { petVestOverHead, walking } from '../shared/walking.ts'
 import { girthSet, graph, set, strap } from '../shared/straps.ts'
 import { conditions, noLoad, works, wrong } from '../suits.ts'
@@ -30,8 +31,8 @@ export const h07 = family({
   sides: {},
   tapes: { stock: petVestOverHead },
   parts: graph([strap('neck-ring', ['collarFront', 'collarTop'], set), strap('back', ['collarTop', 'withers', 'girthTop']), girthSet], 'girthTop'),
-  checks: everyHarness,
-  symptoms: [],
+  checks: petChecks,
+  symptoms: petSymptoms,
   pull: 'withers',
   line: null,
   head: 'set',

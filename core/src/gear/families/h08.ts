@@ -1,5 +1,6 @@
 import { family } from '../family.ts'
-import { everyHarness } from '../shared/every-harness.ts'
+import { frontClipSymptoms } from '../shared/walking-symptoms.ts'
+import { frontClipChecks } from '../shared/walking-checks.ts'
 import { petVest, walking } from '../shared/walking.ts'
 import { girthSet, graph, set, strap } from '../shared/straps.ts'
 import { conditions, first, noLoad, wrong } from '../suits.ts'
@@ -33,8 +34,8 @@ export const h08 = family({
     'lump',
     { rings: ['girthTop'] },
   ),
-  checks: everyHarness,
-  symptoms: [],
+  checks: frontClipChecks,
+  symptoms: frontClipSymptoms,
   pull: 'chest-ring',
   line: null,
   head: 'set',

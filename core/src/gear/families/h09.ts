@@ -1,5 +1,6 @@
 import { family } from '../family.ts'
-import { everyAssistHarness } from '../shared/every-harness.ts'
+import { petSymptoms } from '../shared/walking-symptoms.ts'
+import { assistChecks } from '../shared/walking-checks.ts'
 import { walking } from '../shared/walking.ts'
 import { girthSet, graph, neckRing, pad, set, setBothSides, sternum, strap } from '../shared/straps.ts'
 import { conditions, first, noLoad, works, wrong } from '../suits.ts'
@@ -40,8 +41,8 @@ export const h09 = family({
     'girthTop',
     { rings: ['bellyTop'] },
   ),
-  checks: everyAssistHarness,
-  symptoms: [],
+  checks: assistChecks,
+  symptoms: petSymptoms,
   pull: 'withers',
   line: null,
   head: 'set',

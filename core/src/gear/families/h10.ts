@@ -1,7 +1,8 @@
 import { danger } from '../checks-and-symptoms.ts'
 import { family } from '../family.ts'
+import { walkingSymptoms } from '../shared/walking-symptoms.ts'
+import { runningChecks } from '../shared/walking-checks.ts'
 import { overhead } from '../shared/dressing.ts'
-import { everyHarness } from '../shared/every-harness.ts'
 import { walking, walkingY } from '../shared/walking.ts'
 import { girth, graph, neckRing, set, sternum, strap } from '../shared/straps.ts'
 import { conditions, first, works, wrong } from '../suits.ts'
@@ -41,8 +42,8 @@ export const h10 = family({
   parts: graph([{ ...neckRing, ...set }, { ...girth, ...set }, strap('back', ['withers', 'girthTop'], set), { ...sternum, ...set }], 'girthTop', {
     panels: [{ kind: 'plate', outline: ['lump', 'blade', 'plateSide', 'girthLow', 'betweenLegs'] }],
   }),
-  checks: everyHarness,
-  symptoms: [],
+  checks: runningChecks,
+  symptoms: walkingSymptoms,
   // The plate has a symptom of its own: between sizes.
   dangers: { ...walking.dangers, M06: { small: danger('S31', 'girth-strap-behind-elbow'), big: danger('S29', 'girth-strap-on-rib') } },
   pull: 'withers',

@@ -1,6 +1,7 @@
 import { family } from '../family.ts'
+import { halfBackSymptoms } from '../shared/pulling-symptoms.ts'
+import { halfBackChecks } from '../shared/pulling-checks.ts'
 import { pullingDress } from '../shared/dressing.ts'
-import { everyPullingHarness } from '../shared/every-harness.ts'
 import { stockLength } from '../shared/full-length.ts'
 import { endsElsewhere, pulling } from '../shared/pulling.ts'
 import { graph, pad, pullNeck, strap } from '../shared/straps.ts'
@@ -44,8 +45,8 @@ export const h15 = family({
     'backHalf',
     { rings: ['crossRearSide'] },
   ),
-  checks: everyPullingHarness,
-  symptoms: [],
+  checks: halfBackChecks,
+  symptoms: halfBackSymptoms,
   pull: 'mid-back',
   line: 'half-back',
   head: 'fixed',

@@ -1,6 +1,7 @@
 import { family } from '../family.ts'
+import { wheelSymptoms } from '../shared/pulling-symptoms.ts'
+import { wheelChecks } from '../shared/pulling-checks.ts'
 import { pullingDress } from '../shared/dressing.ts'
-import { everyPullingHarness } from '../shared/every-harness.ts'
 import { fullLength } from '../shared/full-length.ts'
 import { endsElsewhere, pulling } from '../shared/pulling.ts'
 import { cross, graph, pad, pullNeck, strap } from '../shared/straps.ts'
@@ -41,8 +42,8 @@ export const h19 = family({
     'belowTail',
     { rings: ['tail'] },
   ),
-  checks: everyPullingHarness,
-  symptoms: [],
+  checks: wheelChecks,
+  symptoms: wheelSymptoms,
   pull: 'below-tail',
   line: 'wheel',
   head: 'fixed',

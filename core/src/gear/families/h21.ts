@@ -1,6 +1,7 @@
 import { family } from '../family.ts'
+import { shortPullSymptoms } from '../shared/pulling-symptoms.ts'
+import { shortPullChecks } from '../shared/pulling-checks.ts'
 import { pullingDress } from '../shared/dressing.ts'
-import { everyPullingHarness } from '../shared/every-harness.ts'
 import { endsElsewhere, pulling } from '../shared/pulling.ts'
 import { girthSet, graph, pad, pullNeck, sternum, strap } from '../shared/straps.ts'
 import { conditions, first, works, wrong } from '../suits.ts'
@@ -41,8 +42,8 @@ export const h21 = family({
     [pullNeck, sternum, girthSet, strap('side', ['lump', 'armLevel', 'nearGirthTop'], pad), strap('back', ['aheadOfWithers', 'nearGirthTop'])],
     'nearGirthTop',
   ),
-  checks: everyPullingHarness,
-  symptoms: [],
+  checks: shortPullChecks,
+  symptoms: shortPullSymptoms,
   pull: 'withers',
   line: 'half-back',
   head: 'fixed',

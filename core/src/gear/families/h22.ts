@@ -1,6 +1,7 @@
 import { family } from '../family.ts'
+import { freightSymptoms } from '../shared/load-symptoms.ts'
+import { freightChecks } from '../shared/drafting-checks.ts'
 import { drafting } from '../shared/drafting.ts'
-import { everyHarness } from '../shared/every-harness.ts'
 import { graph, pad, pullNeck, set, strap } from '../shared/straps.ts'
 import { conditions, first, wrong } from '../suits.ts'
 
@@ -35,8 +36,8 @@ export const h22 = family({
     ],
     'traceLower',
   ),
-  checks: everyHarness,
-  symptoms: [],
+  checks: freightChecks,
+  symptoms: freightSymptoms,
   pull: 'bar-eye',
   line: null,
   head: 'fixed',

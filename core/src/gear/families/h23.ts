@@ -1,6 +1,7 @@
 import { family } from '../family.ts'
+import { cartSymptoms } from '../shared/load-symptoms.ts'
+import { cartChecks } from '../shared/drafting-checks.ts'
 import { drafting } from '../shared/drafting.ts'
-import { everyHarness } from '../shared/every-harness.ts'
 import { graph, pad, pullNeck, set, strap } from '../shared/straps.ts'
 import { first, works, wrong } from '../suits.ts'
 
@@ -36,8 +37,8 @@ export const h23 = family({
     'shaftRear',
     { rings: ['shaftLoop'] },
   ),
-  checks: everyHarness,
-  symptoms: [],
+  checks: cartChecks,
+  symptoms: cartSymptoms,
   pull: 'side-ring',
   line: null,
   head: 'fixed',

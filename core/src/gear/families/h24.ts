@@ -1,5 +1,6 @@
 import { family } from '../family.ts'
-import { everyHarness } from '../shared/every-harness.ts'
+import { carSymptoms } from '../shared/car-symptoms.ts'
+import { carChecks } from '../shared/car-checks.ts'
 import { girth, graph, pad, setBothSides, strap } from '../shared/straps.ts'
 import { conditions, first, noLoad, works, wrong } from '../suits.ts'
 import { must, oneOf } from '../wanted-tapes.ts'
@@ -36,8 +37,8 @@ export const h24 = family({
       panels: [{ kind: 'plate', outline: ['front', 'lump', 'betweenLegs', 'girthLow', 'chestSide', 'blade'] }],
     },
   ),
-  checks: everyHarness,
-  symptoms: [],
+  checks: carChecks,
+  symptoms: carSymptoms,
   // Eight fingers in front are a rule of the two-buckle type, a couple of the panel (V41, V42): no symptom follows from a size alone.
   dangers: {},
   pull: 'withers',

@@ -1,4 +1,6 @@
 import { family } from '../family.ts'
+import { wireCrateSymptoms } from '../shared/crate-symptoms.ts'
+import { crateChecks } from '../shared/crate-checks.ts'
 import { crate, crateTapes } from '../shared/crate.ts'
 import { graph } from '../shared/straps.ts'
 
@@ -11,5 +13,7 @@ export const k1 = family({
   right: 'Home, puppy with divider; a pen clips on.',
   wrong: 'Folded often: the joints loosen.',
   tapes: { stock: crateTapes },
+  checks: crateChecks,
+  symptoms: wireCrateSymptoms,
   parts: graph([], null, { around: 'bars' }),
 })

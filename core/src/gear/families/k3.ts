@@ -1,4 +1,6 @@
 import { family } from '../family.ts'
+import { travelCrateSymptoms } from '../shared/crate-symptoms.ts'
+import { crateChecks } from '../shared/crate-checks.ts'
 import { crate, crateTapes } from '../shared/crate.ts'
 import { graph } from '../shared/straps.ts'
 
@@ -11,5 +13,7 @@ export const k3 = family({
   right: 'Camping and trips with trained dogs.',
   wrong: 'Daily use, chewers, untrained dogs.',
   tapes: { stock: crateTapes },
+  checks: crateChecks,
+  symptoms: travelCrateSymptoms,
   parts: graph([], null, { around: 'mesh' }),
 })

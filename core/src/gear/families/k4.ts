@@ -1,4 +1,6 @@
 import { family } from '../family.ts'
+import { penSymptoms } from '../shared/crate-symptoms.ts'
+import { penChecks } from '../shared/crate-checks.ts'
 import { crate } from '../shared/crate.ts'
 import { graph } from '../shared/straps.ts'
 import { check } from '../wanted-tapes.ts'
@@ -12,5 +14,7 @@ export const k4 = family({
   right: 'More room while people work.',
   wrong: 'Jumpers and climbers.',
   tapes: { stock: check('M45', 'M42') },
+  checks: penChecks,
+  symptoms: penSymptoms,
   parts: graph([], null, { around: 'pen' }),
 })

@@ -25,8 +25,6 @@ export const boot = {
   sides: {},
   decides: ['M32', 'M34', 'M33', 'M35', 'M36'],
   between: { rule: 'up', because: 'width-decides' },
-  checks: [],
-  symptoms: [],
   dangers,
   pull: null,
   line: null,

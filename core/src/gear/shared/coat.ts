@@ -26,8 +26,6 @@ export const coat = {
   sides: {},
   decides: ['M14', 'M15', 'M16', 'M07', 'M02'],
   between: { rule: 'room', because: 'room-both-ways' },
-  checks: [],
-  symptoms: [],
   dangers,
   pull: null,
   line: null,

@@ -20,8 +20,6 @@ export const crate = {
   sides: {},
   decides: ['M41', 'M39', 'M40', 'M42', 'M43', 'M44'],
   between: { rule: 'up', because: 'stand-turn-lie' },
-  checks: [],
-  symptoms: [],
   dangers: { M39: height, M40: height, M41: height, M42: floor, M43: floor, M44: floor },
   pull: null,
   line: null,

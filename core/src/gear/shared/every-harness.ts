@@ -65,4 +65,4 @@ export const everyAssistHarness: readonly Check[] = everyHarness.map((check) =>
 )
 
 /** Is this asked of every harness, and so says nothing of its own kind? */
-export const isGeneral = (check: Check): boolean => [everyHarness, everyPullingHarness, everyAssistHarness].some((all) => all.includes(check))
+export const isGeneral = (check: Check): boolean => [everyHarness, everyPullingHarness, everyAssistHarness].some((all) => all.some(({ id }) => id === check.id))

@@ -1,7 +1,8 @@
-import { adjust, change, procedure, resize, type FamilySymptom } from '../checks-and-symptoms.ts'
+import { adjust, change, procedure, resize, type FamilySymptom, type SymptomId } from '../checks-and-symptoms.ts'
+import { coughs, sways } from './any-harness-symptoms.ts'
 
 /** Source: handbook 7.3, pulling harness; common practice. */
-export const pullingSymptoms: readonly FamilySymptom[] = [
+const all: readonly FamilySymptom[] = [
   {
     id: 'S01',
     name: 'Chokes, coughs or gasps in the pull; Y climbs',
@@ -108,3 +109,17 @@ export const pullingSymptoms: readonly FamilySymptom[] = [
     remedies: [procedure('go-through-s01-to-s12', 'Go through S01 to S12'), procedure('shorter-lighter-outings', 'Shorter, lighter outings')],
   },
 ]
+
+const only = (...ids: SymptomId[]): FamilySymptom[] => all.filter(({ id }) => ids.includes(id))
+/** What any pulling harness can show, whatever its length. */
+const COMMON = ['S01', 'S02', 'S03', 'S04', 'S05', 'S10', 'S13', 'S18', 'S19', 'S20', 'S21'] as const
+
+/** A choke in the pull, for kinds that are not made for it. */
+export const chokes = only('S01')
+export const fullLengthSymptoms = [...all, ...coughs]
+export const longYSymptoms = [...only(...COMMON, 'S12', 'S17'), ...coughs, ...sways]
+export const halfBackSymptoms = [...only(...COMMON, 'S14', 'S17'), ...coughs, ...sways]
+export const wheelSymptoms = [...only(...COMMON, 'S11', 'S12', 'S16'), ...coughs, ...sways]
+export const shortPullSymptoms = [...only(...COMMON, 'S11', 'S17'), ...coughs, ...sways]
+/** Of a harness before a load what its neck and its contact can show. */
+export const underLoad = [...only('S01', 'S03', 'S04', 'S05', 'S10', 'S18', 'S19', 'S20', 'S21'), ...coughs, ...sways]

@@ -1,23 +1,17 @@
-import { adjust, change, procedure, resize, type FamilySymptom } from '../checks-and-symptoms.ts'
+import { adjust, change, procedure, resize, type FamilySymptom, type SymptomId } from '../checks-and-symptoms.ts'
+import { coughs, sways } from './any-harness-symptoms.ts'
+import { chokes } from './pulling-symptoms.ts'
 
 /** Source: handbook 7.3, walking harness; common practice. S33’s second belly strap and S37 from memory, unverified. */
-export const walkingSymptoms: readonly FamilySymptom[] = [
+const all: readonly FamilySymptom[] = [
   {
     id: 'S22',
     name: 'Head held high, short steps, tail pressed down',
     cause: 'Y too high, or a strap across',
     remedies: [adjust('lower-the-front-piece', 'Lower the front piece'), change('a-y-front-cut-lower', 'A Y-front cut lower')],
   },
-  {
-    id: 'S23',
-    name: 'Cough on the lead',
-    cause: 'Strap on the windpipe',
-    remedies: [adjust('lower-the-front-piece-lengthen-the-neck', 'Lower the front piece, lengthen the neck'), change('another-cut', 'Another cut')],
-    stop: true,
-  },
-  { id: 'S24', name: 'Sways or rolls', cause: 'Girth loose, sides unequal', remedies: [adjust('tighten-and-equalise', 'Tighten and equalise')] },
-  { id: 'S25', name: 'Leans always to one side', cause: 'Unequal straps', remedies: [adjust('equalise-left-and-right', 'Equalise left and right')] },
-  { id: 'S26', name: 'Fingers must be forced', cause: 'Too tight', remedies: [adjust('lengthen', 'Lengthen'), resize('next-size-up', 'Next size up')] },
+  ...coughs,
+  ...sways,
   { id: 'S27', name: 'Much more than two fingers', cause: 'Too loose', remedies: [adjust('shorten', 'Shorten')] },
   {
     id: 'S28',
@@ -55,9 +49,31 @@ export const walkingSymptoms: readonly FamilySymptom[] = [
     remedies: [procedure('find-the-loosely-hung-leash-ring-first', 'Find the loosely hung leash ring first')],
   },
   {
+    id: 'S35',
+    name: 'Cut behind the elbow',
+    cause: 'Narrow strap too far forward',
+    remedies: [change('a-padded-y-front', 'A padded Y-front')],
+  },
+  {
+    id: 'S36',
+    name: 'Pulls sideways, gait odd',
+    cause: 'Comes with the front clip',
+    remedies: [procedure('limit-the-time-and-train', 'Limit the time, and train'), change('a-ring-on-the-back', 'A ring on the back')],
+  },
+  {
     id: 'S37',
     name: 'Red skin or bent hair after an hour',
     cause: 'Pressure point, buckle on bone',
     remedies: [adjust('move-the-slider', 'Move the slider'), change('another-cut', 'Another cut')],
   },
 ]
+
+const except = (...ids: SymptomId[]): FamilySymptom[] => [...all.filter(({ id }) => !ids.includes(id)), ...chokes]
+/** By kind: a cut behind the elbow is a step-in's, an odd gait the front clip's, a bare breastbone a plate's or Y's. */
+export const walkingSymptoms = except('S35', 'S36')
+export const petSymptoms = except('S30', 'S31', 'S35', 'S36')
+export const stepInSymptoms = except('S30', 'S31', 'S36')
+export const plateStepInSymptoms = except('S36')
+export const frontClipSymptoms = except('S30', 'S31', 'S35')
+/** What fingers say under any strap, in the car too. */
+export const loosenessSymptoms = all.filter(({ id }) => ['S24', 'S25', 'S26', 'S27', 'S33'].includes(id))

@@ -16,6 +16,7 @@ import {
   tableOf,
   readingsOf,
   roundVerdict,
+  wornAbout,
   standsAside,
   symptomName,
   symptoms,
@@ -317,7 +318,7 @@ function ItemPart({ item, sheet }: { item: Item; sheet: TicketSheet }) {
         </p>
       )}
       {rounds.map((round, i) => {
-        const verdict = roundVerdict(item.family, round)
+        const verdict = roundVerdict(item.family, round, wornAbout(sheet))
         const present = presentSymptoms(round.symptoms)
         return (
           <p key={round.id} className="docket-round">

@@ -1,4 +1,4 @@
-import { cautionKey, cautionsOf, newestFor, readOf, roundVerdict, type Change } from '@merry-tailor/core'
+import { cautionKey, cautionsOf, newestFor, readOf, roundVerdict, wornAbout, type Change } from '@merry-tailor/core'
 import { format } from 'date-fns'
 import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
@@ -63,7 +63,7 @@ export function FinishStage() {
             {items.map((item) => {
               const choice = newestFor(sheet.choices, item.id)
               const round = newestFor(sheet.tryOns, item.id)
-              const verdict = round ? roundVerdict(item.family, round) : null
+              const verdict = round ? roundVerdict(item.family, round, wornAbout(sheet)) : null
               return (
                 <li key={item.id} className="border-t border-rule py-2.5">
                   <p className="text-[17px] font-bold">{familyName(item.family)}</p>

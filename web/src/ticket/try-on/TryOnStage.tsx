@@ -1,4 +1,5 @@
 import {
+  buildSeen,
   checkByMaker,
   checksFor,
   families,
@@ -10,6 +11,8 @@ import {
   type FamilyId,
   type PullState,
   type TryOn,
+  type WornAbout,
+  wornAbout,
 } from '@merry-tailor/core'
 import { useState } from 'react'
 import { useSizeTablesQuery } from '../../api/queries'
@@ -50,19 +53,27 @@ export function TryOnStage() {
   const [turned, setState] = useState<PullState | null>(null)
   const { data: tables = [] } = useSizeTablesQuery(undefined)
   const worn = round && wornTable(round, sheet.choices)
-  const rules = tables.find((table) => table.id === worn?.tableId && table.version === worn.tableVersion)?.rules
+  const table = tables.find((each) => each.id === worn?.tableId && each.version === worn.tableVersion)
+  const rules = table?.rules
   // It opens at what fails, else at the first check nobody looked at.
-  const state = turned ?? (item && round ? firstToLook(item.family, round) : 'slack')
-  useKeys({ p: () => setState(state === 'slack' ? 'pulling' : 'slack') })
+  const build = table?.build ?? (round && item ? buildSeen(item.family, round.observations) : null)
+  const about = wornAbout(sheet, build)
+  const wish = turned ?? (item && round ? firstToLook(item.family, round, about) : 'slack')
+  // A kind that is not looked at in a state is not asked about it.
+  const checks = item ? checksFor(item.family, about) : []
+  const states = STATES.filter(({ value }) => checks.some((check) => check.states.includes(value)))
+  const state = states.some(({ value }) => value === wish) ? wish : 'slack'
+  const next = states[(states.findIndex(({ value }) => value === state) + 1) % Math.max(1, states.length)]
+  // Slack and pulling, to and fro; where nothing pulls, on to the next.
+  useKeys({ p: () => setState(states.some(({ value }) => value === 'pulling') ? (state === 'slack' ? 'pulling' : 'slack') : (next?.value ?? 'slack')) })
 
   if (!item) return <NoItem title="Which piece is on the rack?">{`Choose the item under Ask, then put a size on ${name}.`}</NoItem>
-  const checks = checksFor(item.family)
   const shown = checks.filter((check) => check.states.includes(state))
   const newest = round ? latestObservations(round.observations) : new Map<string, never>()
-  const verdict = round ? roundVerdict(item.family, round) : null
+  const verdict = round ? roundVerdict(item.family, round, about) : null
   const held = [...newest.values()].filter((each: { grade: string }) => each.grade === 'holds').length
   const toLook = (of: PullState): number => checks.filter((check) => check.states.includes(of) && !newest.has(`${check.id}/${of}`)).length
-  const elsewhere = STATES.map((each) => each.value).find((of) => of !== state && toLook(of) > 0)
+  const elsewhere = states.map((each) => each.value).find((of) => of !== state && toLook(of) > 0)
   const answered = (of: PullState): number => checks.filter((check) => check.states.includes(of) && newest.has(`${check.id}/${of}`)).length
 
   return (
@@ -101,14 +112,16 @@ export function TryOnStage() {
                 </p>
               )}
             </div>
-            {checks.length > 0 && (
+            {states.length > 1 && (
               <div className="flex items-center gap-2">
                 <Segmented
                   label="State"
                   value={state}
-                  options={STATES.map((each) => ({
+                  options={states.map((each) => ({
                     ...each,
-                    label: round ? `${each.label} ${answered(each.value)}/${checks.filter((check) => check.states.includes(each.value)).length}` : each.label,
+                    label: round
+                      ? `${stateName(each, item.family)} ${answered(each.value)}/${checks.filter((check) => check.states.includes(each.value)).length}`
+                      : stateName(each, item.family),
                   }))}
                   onChange={setState}
                 />
@@ -147,7 +160,7 @@ export function TryOnStage() {
                   </Button>
                 </div>
               )}
-              {!hasOwnChecks(item.family) && verdict && <FittersWord family={item.family} round={round} word={verdict.word} />}
+              {verdict && (!hasOwnChecks(item.family) || verdict.word) && <FittersWord family={item.family} round={round} word={verdict.word} />}
             </div>
           ) : (
             <div className="mat flex-1 p-4">
@@ -165,12 +178,18 @@ export function TryOnStage() {
   )
 }
 
+/** Nothing pulls at a coat, a boot or a crate: there the dog stands. */
+const stateName = ({ value, label }: (typeof STATES)[number], family: FamilyId): string =>
+  value === 'slack' && ['coat', 'boot', 'crate', 'car'].includes(families[family].shelf) ? 'Standing' : label
+
 /** Where a round is opened: at the state with what fails, else with what nobody looked at. */
-function firstToLook(family: FamilyId, round: TryOn): PullState {
+function firstToLook(family: FamilyId, round: TryOn, about: WornAbout): PullState {
   const newest = latestObservations(round.observations)
   const failing = [...newest.values()].find((each) => each.grade === 'fails')
   if (failing) return failing.state
-  return STATES.find(({ value }) => checksFor(family).some((check) => check.states.includes(value) && !newest.has(`${check.id}/${value}`)))?.value ?? 'slack'
+  return (
+    STATES.find(({ value }) => checksFor(family, about).some((check) => check.states.includes(value) && !newest.has(`${check.id}/${value}`)))?.value ?? 'slack'
+  )
 }
 
 /** The table of what is on the dog, where it has one: the maker's own rules go before the family's. */
@@ -181,7 +200,8 @@ function wornTable({ of }: TryOn, choices: readonly Choice[]): { tableId: string
 }
 
 function RoundRow({ round, number, family, current, onPick }: { round: TryOn; number: number; family: FamilyId; current: boolean; onPick: () => void }) {
-  const verdict = roundVerdict(family, round)
+  const { sheet } = useOpenTicket()
+  const verdict = roundVerdict(family, round, wornAbout(sheet))
   const fitter = useAppSelector((state) => state.settings.fitter)
   return (
     <li className="border-b border-rule">

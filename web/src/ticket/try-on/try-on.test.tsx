@@ -1,12 +1,12 @@
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
-import { checksFor, symptomsFor, type Observation, type TryOn } from '@merry-tailor/core'
+import { checksFor, symptomsFor, type FamilyId, type Observation, type TryOn } from '@merry-tailor/core'
 import { AT, anItem, aTicket, nextId, renderStage, testShop, withTestShop } from '../../test/shop'
 import { TryOnStage } from './TryOnStage'
 
 withTestShop()
 
-const withRound = (over: Partial<TryOn> = {}, family: 'H01' | 'H11' | 'C1' = 'H01') => {
+const withRound = (over: Partial<TryOn> = {}, family: FamilyId = 'H01') => {
   const item = anItem({ family })
   const round: TryOn = {
     id: nextId(),
@@ -58,7 +58,7 @@ describe('Try on', () => {
   })
 
   it('C10 lets a coat end by the fitter’s word, shown as his, and a walking harness only by its checks', async () => {
-    renderStage(withRound({}, 'C1'), 'try-on', <TryOnStage />)
+    renderStage(withRound({}, 'C5'), 'try-on', <TryOnStage />)
     const word = await screen.findByRole('group', { name: 'Your word' })
     fireEvent.click(within(word).getByRole('button', { name: 'Holds' }))
     await waitFor(() => expect(sent('/observations/')[0]).toMatchObject({ check: 'fitters-word', grade: 'holds' }))
@@ -109,6 +109,46 @@ describe('Try on', () => {
     fireEvent.change(screen.getByLabelText('Its name or size'), { target: { value: 'M' } })
     expect((await screen.findByRole('link', { name: 'Choose another size' })).className).toContain('bg-tape')
     expect(screen.getByRole('button', { name: /New round with M/ }).className).not.toMatch(/\bbg-tape\b/)
+  })
+
+  it('U25 has tabs only for states its kind is looked at in, and its own checks and symptoms', async () => {
+    renderStage(withRound({}, 'H10'), 'try-on', <TryOnStage />)
+    expect(await screen.findByRole('group', { name: 'Under every strap, slack' })).toBeDefined()
+    const tabs = screen.getAllByRole('radio', { name: /^(?:Slack|Pulling|Moving)/ }).map((each) => each.textContent)
+    expect(tabs).toEqual(['Slack 0/4', 'Pulling 0/1', 'Moving 0/3'])
+    fireEvent.click(screen.getByRole('radio', { name: /^Moving/ }))
+    expect(await screen.findByRole('group', { name: 'Armpit clear in step, moving' })).toBeDefined()
+    // "Neck good, armpit tight" can be told.
+    fireEvent.click(screen.getByRole('button', { name: /^All \d+ symptoms$/ }))
+    expect(screen.getByRole('complementary', { name: 'Symptoms' }).textContent).toContain('Neck good, armpit tight')
+    cleanup()
+    renderStage(withRound({}, 'K1'), 'try-on', <TryOnStage />)
+    expect(await screen.findByRole('group', { name: 'Turns round, slack' })).toBeDefined()
+    expect(screen.queryByRole('radio', { name: /^(?:Slack|Pulling|Moving|Standing)/ })).toBeNull()
+  })
+
+  it('asks of a coat nothing a female has not, and of a car harness one build once it is known', async () => {
+    const sheet = withRound({}, 'C4')
+    renderStage({ ...sheet, dog: sheet.dog && { ...sheet.dog, sex: 'female' } }, 'try-on', <TryOnStage />)
+    await screen.findByRole('heading', { level: 1, name: 'M on Tern' })
+    fireEvent.click(screen.getByRole('radio', { name: /^Moving/ }))
+    expect(await screen.findByRole('group', { name: 'Leg ends off the toes, moving' })).toBeDefined()
+    expect(screen.queryByRole('group', { name: /sheath/ })).toBeNull()
+    cleanup()
+    renderStage(withRound({}, 'H24'), 'try-on', <TryOnStage />)
+    const eight = await screen.findByRole('group', { name: 'Eight fingers in front, slack' })
+    expect(screen.getByRole('group', { name: 'Tails rolled and secured, slack' })).toBeDefined()
+    fireEvent.click(within(eight).getByRole('button', { name: 'Holds' }))
+    await waitFor(() => expect(screen.queryByRole('group', { name: 'Tails rolled and secured, slack' })).toBeNull())
+  })
+
+  it('T04 stops at a choke on any harness', async () => {
+    const note = () => ({ id: nextId(), symptom: 'S01', remedy: null, present: true, at: AT, by: '' })
+    for (const family of ['H21', 'H05', 'H24'] as const) {
+      cleanup()
+      renderStage(withRound({ symptoms: [note()] }, family), 'try-on', <TryOnStage />)
+      expect(await screen.findByText(/Stop and refit now\. If it goes on without gear, ask the vet/)).toBeDefined()
+    }
   })
 
   it('stops at a cough', async () => {

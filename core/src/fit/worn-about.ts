@@ -1,0 +1,12 @@
+import type { WornAbout } from '../gear/index.ts'
+import type { TicketSheet } from '../model/index.ts'
+
+/**
+ * What a ticket knows of its dog that checks depend on: its sex, and whether any leg read has a dewclaw.
+ *
+ * @param build of what is worn, where its table or its piece says it
+ */
+export function wornAbout({ dog, readings }: Pick<TicketSheet, 'dog' | 'readings'>, build: string | null = null): WornAbout {
+  const legs = readings.filter((reading) => reading.measure === 'M37' && !reading.struck && reading.dewclaw !== null)
+  return { sex: dog?.sex ?? null, build, dewclaw: legs.length === 0 ? null : legs.some((reading) => reading.dewclaw !== 'none') }
+}
