@@ -30,7 +30,7 @@ export function Symptoms({ family, round }: { family: FamilyId; round: TryOn }) 
   return (
     <aside
       aria-label="Symptoms"
-      className="quiet-scroll min-h-0 border-ink bg-panel max-bench:border-t-2 lg:max-bench:col-span-2 lg:max-bench:max-h-[40vh] bench:border-l-2"
+      className="quiet-scroll min-h-0 border-ink bg-panel max-bench:border-t-2 max-lg:shrink-0 lg:max-bench:col-span-2 lg:max-bench:max-h-[40vh] bench:border-l-2"
     >
       <h2 className="border-b-2 border-ink px-[18px] py-2 text-[19px] leading-6">What you see, what to do</h2>
       {shown.length === 0 && (

@@ -83,7 +83,10 @@ export function TryOnStage() {
       onPick={pickItem}
       className="min-h-0 flex-1 max-lg:flex max-lg:flex-col max-lg:overflow-y-auto lg:grid lg:grid-cols-[316px_1fr] bench:grid-cols-[316px_1fr_332px]"
     >
-      <section aria-label="Rounds" className="flex min-h-0 flex-col bg-panel max-lg:order-3 max-lg:border-t-2 max-lg:border-ink lg:border-r-2 lg:border-ink">
+      <section
+        aria-label="Rounds"
+        className="flex min-h-0 flex-col bg-panel max-lg:order-3 max-lg:shrink-0 max-lg:border-t-2 max-lg:border-ink lg:border-r-2 lg:border-ink"
+      >
         <ItemTabs items={items} />
         <h2 className="shrink-0 border-b-2 border-ink px-4 py-2 text-[19px] leading-6">Rounds on {name}</h2>
         <ol className="quiet-scroll min-h-0 flex-1">
@@ -94,7 +97,7 @@ export function TryOnStage() {
         </ol>
         <NewRound key={item.id} item={item} onMade={setRoundId} />
       </section>
-      <section aria-label="Checks" className="flex min-h-0 flex-col bench:last:col-span-2">
+      <section aria-label="Checks" className="flex min-h-0 flex-col max-lg:shrink-0 bench:last:col-span-2">
         <ItemPanel items={items} current={inHand} className="flex min-h-0 flex-1 flex-col">
           <header className="flex shrink-0 flex-wrap items-center gap-x-5 gap-y-2 border-y-2 border-ink bg-bench px-5 py-2.5 lg:border-t-0">
             <div className="min-w-0 flex-1 max-phone:basis-full">
