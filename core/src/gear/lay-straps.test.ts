@@ -34,15 +34,33 @@ describe('strap graphs', () => {
             more = true
           }
       }
-      // The X of a cross-back is sewn to the straps it crosses, between their nodes.
       const loose = parts.filter((part) => !part.some((node) => reached.has(node))).flat()
-      expect([
-        family,
-        loose.filter(
-          (node) =>
-            !['bladeTop', 'crossMid', 'crossRearSide', 'bellyTop', 'bellySide', 'bellyLow', 'shaftFore', 'girthSide', 'girthLow', 'tailSide'].includes(node),
-        ),
-      ]).toEqual([family, []])
+      expect([family, loose]).toEqual([family, []])
+    }
+  })
+
+  it('U43 every strap ends where it is sewn, closes round the dog, or at a ring; every ring hangs on a strap', () => {
+    /** Places on the midline: a strap that ends there goes on down the other side. */
+    const MIDDLE: readonly string[] = ['lump', 'collarFront', 'collarTop', 'withers', 'aheadOfWithers', 'girthTop', 'girthLow', 'nearGirthTop', 'nearGirthLow', 'bellyLow', 'backHalf', 'waistTop', 'tail'] // prettier-ignore
+    for (const family of FAMILY_IDS) {
+      const { edges, panels, rings, pull } = families[family].parts
+      const cloth: readonly string[] = panels.flatMap((panel) => panel.outline)
+      const hung: readonly string[] = [...rings, ...(pull ? [pull] : [])]
+      edges.forEach((edge, i) => {
+        for (const end of [edge.through[0], edge.through.at(-1)] as string[]) {
+          const sewn = edges.some((other, j) => j !== i && (other.through as readonly string[]).includes(end))
+          // A shaft is a rod in its loops.
+          const rod = edge.role === 'bar' && family === 'H23'
+          expect([family, edge.role, end, sewn || rod || cloth.includes(end) || hung.includes(end) || MIDDLE.includes(end)]).toEqual([
+            family,
+            edge.role,
+            end,
+            true,
+          ])
+        }
+      })
+      for (const ring of hung)
+        expect([family, ring, cloth.includes(ring) || edges.some((edge) => (edge.through as readonly string[]).includes(ring))]).toEqual([family, ring, true])
     }
   })
 

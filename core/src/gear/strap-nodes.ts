@@ -35,7 +35,6 @@ export const STRAP_NODES = {
   backHalf: { on: 'L03', back: 0.5, down: 0 },
   sideHalf: { on: 'L03', back: 0.42, down: 0.42 },
   crossFore: { on: 'L03', back: 0.24, down: 0.02 },
-  bladeTop: { on: 'L04' },
   crossMid: { on: 'L03', back: 0.46, down: 0.02 },
   plateSide: { on: 'L06', back: 0.11, down: 0.7 },
   crossRear: { on: 'L03', back: 0.68, down: 0.02 },

@@ -17,7 +17,7 @@ export const c3 = family({
   tapes: { stock: must('M04', 'M17', 'M16', 'M21', 'M00', 'M23', 'M20', 'M05', 'M03') },
   checks: winterCoatChecks,
   symptoms: winterCoatSymptoms,
-  parts: graph([strap('belly', ['hemMid', 'bellyLow'], set)], null, {
+  parts: graph([strap('belly', ['girthLow', 'bellyLow', 'waistLow'], set)], null, {
     panels: [
       { kind: 'hood', outline: ['headTop', 'brow', 'throat', 'collarFront', 'collarTop'] },
       { kind: 'cloth', outline: ['collarTop', 'collarFront', 'lump', 'betweenLegs', 'girthLow', 'waistLow', 'hemRear', 'hemTail', 'crossRear', 'crossFore'] },

@@ -32,7 +32,7 @@ export const h05 = family({
   tapes: { stock: petVestOverHead },
   decides: ['M01', 'M02', 'M04', 'M06', 'M07'],
   between: { rule: 'up', because: 'must-pass-the-head' },
-  parts: graph([strap('neck-ring', ['collarFront', 'front', 'withers']), girthSet], 'girthTop', {
+  parts: graph([strap('neck-ring', ['lump', 'front', 'withers']), girthSet], 'girthTop', {
     panels: [{ kind: 'cloth', outline: ['withers', 'front', 'lump', 'betweenLegs', 'girthLow', 'girthSide', 'girthTop'] }],
   }),
   checks: petChecks,

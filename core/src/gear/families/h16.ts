@@ -30,7 +30,7 @@ export const h16 = family({
   meets: { 'near-the-load': 'against', 'deep-narrow-chest': 'for', 'thick-coat': 'against' },
   sides: { D21: { B: 'against' } },
   tapes: fullLength,
-  parts: graph([...crossBack, strap('belly', ['girthSide', 'girthLow'], pad)], 'tail'),
+  parts: graph([...crossBack, strap('belly', ['chestSide', 'girthLow'], pad)], 'tail'),
   head: 'fixed',
   dressing: pullingDress,
 })

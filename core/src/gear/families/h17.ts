@@ -3,7 +3,7 @@ import { pullingDress } from '../shared/dressing.ts'
 import { endsAtTail } from '../shared/ends-at-tail.ts'
 import { fullLength } from '../shared/full-length.ts'
 import { pulling } from '../shared/pulling.ts'
-import { crossBack, graph } from '../shared/straps.ts'
+import { crossBack, graph, strap } from '../shared/straps.ts'
 import { conditions, first, works, wrong } from '../suits.ts'
 
 /** Cross-back with side hooks. Source: handbook 5.2 to 5.4, 6.2, 6.3, 8.4, common practice; cells the handbook sets in italics from memory, unverified. */
@@ -29,7 +29,7 @@ export const h17 = family({
   meets: { crabs: 'for', 'near-the-load': 'against' },
   sides: { D21: { B: 'against' }, D24: { B: 'for' } },
   tapes: fullLength,
-  parts: graph(crossBack, 'tail', { rings: ['tailSide', 'loin'] }),
+  parts: graph([...crossBack, strap('link', ['loin', 'tailSide'])], 'tail', { rings: ['tailSide', 'loin'] }),
   head: 'fixed',
   dressing: pullingDress,
 })

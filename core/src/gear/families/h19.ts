@@ -35,7 +35,7 @@ export const h19 = family({
   parts: graph(
     [
       pullNeck,
-      strap('side', ['lump', 'betweenLegs', 'chestSide', 'ribs', 'tailSide', 'belowTail'], pad),
+      strap('side', ['lump', 'betweenLegs', 'chestSide', 'ribs', 'loin', 'tailSide', 'belowTail'], pad),
       strap('back', ['aheadOfWithers', 'crossFore', 'crossRear', 'tail', 'belowTail']),
       ...cross,
     ],

@@ -27,5 +27,6 @@ export const backShort = strap('back', ['withers', 'girthTop'])
 /** From the breastbone between the forelegs, over the ribs, to the tail. */
 export const side = strap('side', ['lump', 'betweenLegs', 'chestSide', 'ribs', 'loin', 'tail'], pad)
 export const backLong = strap('back', ['aheadOfWithers', 'crossFore', 'crossRear', 'tail'])
-export const cross = [strap('cross', ['bladeTop', 'crossMid']), strap('cross', ['crossMid', 'crossRearSide'])]
+/** Half of the X: from the neck over the spine to the side strap; the other half mirrors it. */
+export const cross = [strap('cross', ['aheadOfWithers', 'crossMid', 'loin'])]
 export const crossBack = [pullNeck, side, backLong, ...cross]
