@@ -33,10 +33,8 @@ function mustBeHere(db: Db, choice: NewChoice): void {
 /** Keeps what an item was settled on. The newest that counts is the choice; one of our own pieces is booked out with it. */
 export function addChoice(db: Db, ticketId: string, id: string, choice: NewChoice): Choice {
   const on = choice.on ?? dayIn(readShop(db).timeZone, choice.at)
-  let fresh = false
   const kept = choiceOf(
     addFact(db, resources.choices, storedChoice({ ...choice, id, on }), { ticketId }, () => {
-      fresh = true
       requireOpenTicket(db, ticketId)
       requireReference(() => requireItem(db, ticketId, choice.itemId), 'itemId')
       mustBeHere(db, choice)
@@ -46,6 +44,7 @@ export function addChoice(db: Db, ticketId: string, id: string, choice: NewChoic
       requireFree(db, ticketId, choice.pieceId, from, until)
     }),
   )
-  if (fresh && kept.kind === 'gear') bookFor(db, ticketId, kept, on)
+  // Sent again it is booked already.
+  if (kept.kind === 'gear') bookFor(db, ticketId, kept, on)
   return kept
 }

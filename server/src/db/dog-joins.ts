@@ -64,7 +64,7 @@ export function joinDogs(db: Db, dogId: string, id: string, said: NewDogJoin): D
   const filled = Object.fromEntries(FILLED.flatMap((field) => (isUnsaid(stays[field]) && !isUnsaid(other[field]) ? [[field, other[field]] as const] : [])))
   const join = { ...freshOf(dogJoins, id, said), moved, filled: filled as DogJoin['filled'] }
   insert(db, dogJoins, join, { dogId })
-  writeFields(db, dogs, stays, { ...stays, ...filled } as Dog)
+  writeFields(db, dogs, stays, { ...stays, ...filled })
   for (const table of TABLES) db.prepare(`UPDATE ${table} SET ${NAMED_IN[table]} = ? WHERE ${NAMED_IN[table]} = ?`).run(dogId, other.id)
   weighAnew(db, dogId)
   for (const each of [dogId, other.id]) indexDog(db, each)
@@ -93,7 +93,7 @@ function takeApart(db: Db, dogId: string, { otherId, moved, filled }: DogJoin): 
       stays[field as keyof Dog] === value ? [[field, field === 'notes' || field === 'breed' || field === 'crossWith' ? '' : null]] : [],
     ),
   )
-  writeFields(db, dogs, stays, { ...stays, ...unsaid } as Dog)
+  writeFields(db, dogs, stays, { ...stays, ...unsaid })
   for (const each of [dogId, otherId]) {
     weighAnew(db, each)
     indexDog(db, each)
