@@ -76,7 +76,7 @@ test('a neck doubled twice is asked about at once and never corrected', async ({
   await expect(asks).toBeHidden()
 })
 
-test('U08 N puts the cursor in the name of a ticket that is written only once something is said', async ({ page }) => {
+test('U08 N puts the cursor in the name, keys typed ahead with it; a ticket nothing was said of stands nowhere', async ({ page }) => {
   await page.goto('/')
   await expect(page.getByRole('heading', { level: 2, name: /Waiting|Today|Overdue/ }).first()).toBeVisible()
   const open = async () => (await sheets()).length

@@ -15,10 +15,9 @@ export function useNewTicket(): (about: { dogId?: string }) => Promise<void> {
     await once(async () => {
       const id = uuid()
       if (dogId === undefined) typeAhead()
-      // It is there with the keystroke: what is typed next goes into its first field, whatever the server takes its time for.
-      const making = addTicket({ id, body: { dogId: dogId ?? null, ownerId: null, kind: 'real', at: new Date().toISOString(), by } })
-      await navigate(`/tickets/${id}/ask`)
-      await making
+      // What is typed before it is there goes into its first field.
+      const made = await addTicket({ id, body: { dogId: dogId ?? null, ownerId: null, kind: 'real', at: new Date().toISOString(), by } })
+      if (!made.error) await navigate(`/tickets/${id}/ask`)
     })
   }
 }
