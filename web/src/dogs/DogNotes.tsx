@@ -7,6 +7,7 @@ import { longDay, today } from '../state/today'
 import { Button } from '../ui/controls/Button'
 import { Picker } from '../ui/controls/Picker'
 import { TextField } from '../ui/controls/TextField'
+import { DayField } from '../ui/date'
 import { noteKindName } from '../words/dogs'
 
 /** What a later measuring must know of: lumps, scars, stitches, whelping and the like, each until it is over. */
@@ -19,7 +20,6 @@ export function DogNotes({ dog, notes }: { dog: Dog; notes: readonly DogNote[] }
   const [on, setOn] = useState(today())
   const [problem, setProblem] = useState<string | null>(null)
   const keep = async (): Promise<void> => {
-    if (!/^\d{4}-\d\d-\d\d$/.test(on)) return setProblem('Since which day?')
     const answer = await add({ dogId: dog.id, id: uuid(), body: { kind, text: text.trim(), on, at: new Date().toISOString(), by } })
     if (answer.error) return setProblem('Not saved. The words stay here; try again.')
     setText('')
@@ -71,9 +71,23 @@ export function DogNotes({ dog, notes }: { dog: Dog; notes: readonly DogNote[] }
           <TextField label="Where, how" value={text} maxLength={500} onChange={(event) => setText(event.target.value)} />
         </div>
         <div className="flex items-end gap-2">
-          <TextField label="Since" type="date" value={on} problem={problem ?? undefined} onChange={(event) => setOn(event.target.value)} className="flex-1" />
+          <DayField
+            label="Since"
+            value={on}
+            className="flex-1"
+            onSave={(day) => {
+              if (day === '') return Promise.resolve({ kept: false, problem: 'Since which day?' })
+              setOn(day)
+              return Promise.resolve({ kept: true })
+            }}
+          />
           <Button type="submit">Add note</Button>
         </div>
+        {problem !== null && (
+          <p role="alert" className="font-semibold text-snag">
+            {problem}
+          </p>
+        )}
       </form>
     </section>
   )
