@@ -28,6 +28,7 @@ import { Empty } from '../../ui/State'
 import { ItemPanel, ItemsInHand, ItemTabs, NoItem, useItemInHand, useOpenTicket } from '../../bench'
 import { CheckRow } from './CheckRow'
 import { FittersWord } from './FittersWord'
+import { HowItGoesOn } from './HowItGoesOn'
 import { NewRound } from './NewRound'
 import { Symptoms } from './Symptoms'
 
@@ -134,6 +135,7 @@ export function TryOnStage() {
           </header>
           {round ? (
             <div className="quiet-scroll min-h-0 flex-1 bg-panel">
+              <HowItGoesOn family={item.family} build={build} />
               {state === 'slack' && families[item.family].shelf === 'pulling' && (
                 <p className="border-b border-rule bg-bench px-5 py-2">
                   Slack, a pulling harness ends anywhere from mid-back to tail: no verdict on its length here.
@@ -169,8 +171,9 @@ export function TryOnStage() {
             <div className="mat flex-1 p-4">
               <div className="max-w-[560px] border-2 border-ink bg-panel">
                 <Empty>
-                  Loosen every adjuster, put the size on, and begin a round at the left. Practitioners often start here, with two sizes on the rack.
+                  Loosen every adjuster, put the size on, and begin a round. Practitioners often start here, with two sizes on the rack.
                 </Empty>
+                <HowItGoesOn family={item.family} build={build} />
               </div>
             </div>
           )}
