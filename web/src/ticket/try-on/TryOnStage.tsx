@@ -170,9 +170,7 @@ export function TryOnStage() {
           ) : (
             <div className="mat flex-1 p-4">
               <div className="max-w-[560px] border-2 border-ink bg-panel">
-                <Empty>
-                  Loosen every adjuster, put the size on, and begin a round. Practitioners often start here, with two sizes on the rack.
-                </Empty>
+                <Empty>Loosen every adjuster, put the size on, and begin a round. Practitioners often start here, with two sizes on the rack.</Empty>
                 <HowItGoesOn family={item.family} build={build} />
               </div>
             </div>
