@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { FAMILY_IDS } from '../model/index.ts'
-import { families } from '../gear/index.ts'
-import { dressingCard, DRESSING_CODES } from './index.ts'
+import { DRESSING_CODES, families } from '../gear/index.ts'
+import { dressingCard } from './index.ts'
 
 const codes = (list: readonly { code: string }[]): string[] => list.map(({ code }) => code)
 const card = (family: (typeof FAMILY_IDS)[number], over: Partial<Parameters<typeof dressingCard>[0]> = {}) => dressingCard({ family, dog: null, ...over })

@@ -1,5 +1,6 @@
 import { ACTIVITIES, type Activity, type FamilyId, type ViewId, type MeasureId } from '../model/index.ts'
-import type { Check, Dangers, FamilySymptom } from './checks-and-symptoms.ts'
+import type { CarBuild, Check, Dangers, FamilySymptom } from './checks-and-symptoms.ts'
+import type { Dressing } from './dressing-steps.ts'
 import type { StrapGraph } from './strap-graph.ts'
 import type { Suit, Suits } from './suits.ts'
 import type { WantedTapes } from './wanted-tapes.ts'
@@ -54,12 +55,6 @@ export type Meets =
 /** What one side of a disagreement (handbook 13) says of a family; `never` makes it wrong, not only conditional. */
 export type SideSays = 'for' | 'against' | 'never'
 
-/** How it goes on and comes off (handbook 8.4), step by step. */
-export interface Dressing {
-  on: readonly string[]
-  off: readonly string[]
-}
-
 /** All the house knows of one family. */
 export interface FamilyFile {
   id: FamilyId
@@ -97,7 +92,9 @@ export interface FamilyFile {
   line: HitchBand | null
   /** The opening for the head: sewn, set at the dog, or none; `null` where there is nothing to say. */
   head: 'fixed' | 'set' | 'none' | null
-  dressing: Dressing | null
+  /** How it goes on, off and is set (handbook 8.2, 8.4); of another build where that goes on otherwise. */
+  dressing: Dressing
+  dressingOfBuild?: Readonly<Partial<Record<CarBuild, Dressing>>>
 }
 
 export interface Family extends FamilyFile {

@@ -1,6 +1,7 @@
 /** Gear families, a file each: what each is for, its tapes, its straps on a dog, its checks and symptoms. */
 export { allFamilies, families } from './families/index.ts'
-export { type BetweenSizes, type Dressing, type Family, type HitchBand, type Kin, type Meets, type PullPlace, type Shelf, type SideSays } from './family.ts'
+export { type BetweenSizes, type Family, type HitchBand, type Kin, type Meets, type PullPlace, type Shelf, type SideSays } from './family.ts'
+export { DRESSING_CODES, steps as dressingSteps, type Dressing, type DressingCode, type DressingStep } from './dressing-steps.ts'
 export { harnessIds, hasSchools, isHarness, isKin, suits } from './kin.ts'
 export { type Suit, type Suits } from './suits.ts'
 export { measuresOf, tapesFor, type Tape, type TapeItem } from './tapes-for.ts'

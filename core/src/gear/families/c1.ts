@@ -1,4 +1,5 @@
 import { family } from '../family.ts'
+import { bandedDress } from '../shared/dressing.ts'
 import { rugSymptoms } from '../shared/coat-symptoms.ts'
 import { rugChecks } from '../shared/coat-checks.ts'
 import { coat } from '../shared/coat.ts'
@@ -22,5 +23,5 @@ export const c1 = family({
     panels: [{ kind: 'cloth', outline: ['collarTop', 'front', 'lump', 'hemFore', 'hemMid', 'hemRear', 'hemTail', 'crossRear', 'crossFore'] }],
   }),
   head: null,
-  dressing: { on: ['Front clip or button, or over the head', 'Band last'], off: ['Band first'] },
+  dressing: bandedDress,
 })

@@ -1,4 +1,5 @@
 import { family } from '../family.ts'
+import { steps } from '../dressing-steps.ts'
 import { sweaterSymptoms } from '../shared/coat-symptoms.ts'
 import { sweaterChecks } from '../shared/coat-checks.ts'
 import { coat } from '../shared/coat.ts'
@@ -26,5 +27,5 @@ export const c2 = family({
     ],
   }),
   head: 'fixed',
-  dressing: null,
+  dressing: { on: steps('over-the-head', 'sleeves'), off: steps('legs', 'head'), release: steps('legs', 'head'), set: [] },
 })

@@ -1,4 +1,5 @@
 import { family } from '../family.ts'
+import { steps, tighten } from '../dressing-steps.ts'
 import { winterCoatSymptoms } from '../shared/coat-symptoms.ts'
 import { winterCoatChecks } from '../shared/coat-checks.ts'
 import { coat } from '../shared/coat.ts'
@@ -24,5 +25,10 @@ export const c3 = family({
     ],
   }),
   head: 'fixed',
-  dressing: null,
+  dressing: {
+    on: steps('over-the-head', 'hood-up', 'band-last'),
+    off: steps('band-first', 'head'),
+    release: steps('band-first', 'head'),
+    set: tighten('band'),
+  },
 })

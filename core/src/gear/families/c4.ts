@@ -1,4 +1,5 @@
 import { family } from '../family.ts'
+import { steps } from '../dressing-steps.ts'
 import { rainSuitSymptoms } from '../shared/coat-symptoms.ts'
 import { rainSuitChecks } from '../shared/coat-checks.ts'
 import { coat } from '../shared/coat.ts'
@@ -45,7 +46,16 @@ export const c4 = family({
   }),
   head: 'set',
   dressing: {
-    on: ['Lay it out before the dog', 'Front feet', 'Up: the press-stud on top holds it', 'Hind feet', 'Zip, minding the ears at the neck'],
-    off: ['Zip', 'Hind', 'Front'],
+    on: steps('lay-it-out', 'front-feet', 'press-stud', 'hind-feet', 'zip-mind-ears'),
+    off: steps('zip', 'hind', 'front'),
+    release: steps('zip', 'front'),
+    set: steps(
+      ['tighten', 'chest-front cord'],
+      ['tighten', 'belly cord'],
+      ['tighten', 'front leg cords, inside'],
+      ['tighten', 'hem snaps of the legs'],
+      ['tighten', 'neck snaps, zip, guard flap'],
+      ['last', 'collar rain cord'],
+    ),
   },
 })

@@ -1,4 +1,5 @@
 import { family } from '../family.ts'
+import { bandedDress } from '../shared/dressing.ts'
 import { layerSymptoms } from '../shared/coat-symptoms.ts'
 import { coat } from '../shared/coat.ts'
 import { graph, set, strap } from '../shared/straps.ts'
@@ -20,5 +21,5 @@ export const c5 = family({
     panels: [{ kind: 'cloth', outline: ['collarTop', 'front', 'blade', 'girthSide', 'crossRearSide', 'loin', 'tail', 'crossRear', 'crossFore'] }],
   }),
   head: null,
-  dressing: null,
+  dressing: bandedDress,
 })

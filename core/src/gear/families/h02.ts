@@ -1,3 +1,4 @@
+import { steps } from '../dressing-steps.ts'
 import { family } from '../family.ts'
 import { longYSymptoms } from '../shared/pulling-symptoms.ts'
 import { longYChecks } from '../shared/pulling-checks.ts'
@@ -48,5 +49,5 @@ export const h02 = family({
   pull: 'mid-back',
   line: 'half-back',
   head: 'set',
-  dressing: overhead,
+  dressing: { ...overhead, off: steps('line-off', 'buckle', 'leg', 'head'), release: steps('line-off', 'buckle', 'head') },
 })

@@ -1,7 +1,8 @@
 import { family } from '../family.ts'
+import { steps } from '../dressing-steps.ts'
+import { overhead } from '../shared/dressing.ts'
 import { petSymptoms } from '../shared/walking-symptoms.ts'
 import { petChecks } from '../shared/walking-checks.ts'
-import { overhead } from '../shared/dressing.ts'
 import { petVestOverHead, walking } from '../shared/walking.ts'
 import { girthSet, graph, set, strap } from '../shared/straps.ts'
 import { conditions, noLoad, works, wrong } from '../suits.ts'
@@ -36,5 +37,5 @@ export const h07 = family({
   pull: 'withers',
   line: null,
   head: 'set',
-  dressing: overhead,
+  dressing: { ...overhead, on: steps('find-the-loose-ring', 'ring-up', 'over-the-head', 'foreleg-through', 'buckle-the-other-side') },
 })

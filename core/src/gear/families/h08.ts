@@ -1,4 +1,5 @@
 import { family } from '../family.ts'
+import { steps, tighten } from '../dressing-steps.ts'
 import { frontClipSymptoms } from '../shared/walking-symptoms.ts'
 import { frontClipChecks } from '../shared/walking-checks.ts'
 import { petVest, walking } from '../shared/walking.ts'
@@ -40,14 +41,9 @@ export const h08 = family({
   line: null,
   head: 'set',
   dressing: {
-    on: [
-      'Collar first',
-      'Over the face with the clip at the chest',
-      'Back strap',
-      'Under the legs',
-      'Link to the collar',
-      'One end of a double lead in front, the other behind',
-    ],
-    off: ['Lead', 'Link', 'Under the legs', 'Back strap', 'Over the face'],
+    on: steps('collar-first', 'clip-at-chest', 'back-strap', 'under-the-legs', 'link-to-collar', 'lead-both-ends'),
+    off: steps('lead-off', 'reverse'),
+    release: steps('lead-off', 'buckle', 'head'),
+    set: [...steps('loosen-all'), ...tighten('girth', 'front')],
   },
 })

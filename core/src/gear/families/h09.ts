@@ -1,4 +1,5 @@
 import { family } from '../family.ts'
+import { steps, tighten } from '../dressing-steps.ts'
 import { petSymptoms } from '../shared/walking-symptoms.ts'
 import { assistChecks } from '../shared/walking-checks.ts'
 import { walking } from '../shared/walking.ts'
@@ -47,7 +48,9 @@ export const h09 = family({
   line: null,
   head: 'set',
   dressing: {
-    on: ['Over the head, chest piece in front, handle on top', 'Right foreleg through', 'Girth and belly buckles', 'Setting all five takes about two minutes'],
-    off: ['Both buckles', 'Leg', 'Head'],
+    on: steps('handle-up', 'right-foreleg', ['girth-and-belly-buckles', 'girth'], ['girth-and-belly-buckles', 'belly']),
+    off: steps('lead-off', 'both-buckles', 'leg', 'head'),
+    release: steps('both-buckles', 'head'),
+    set: [...steps('loosen-all'), ...tighten('belly', 'girth', 'neck, left', 'neck, right', 'chest')],
   },
 })

@@ -1,8 +1,9 @@
 import { danger } from '../checks-and-symptoms.ts'
 import { family } from '../family.ts'
+import { steps } from '../dressing-steps.ts'
+import { overhead } from '../shared/dressing.ts'
 import { walkingSymptoms } from '../shared/walking-symptoms.ts'
 import { runningChecks } from '../shared/walking-checks.ts'
-import { overhead } from '../shared/dressing.ts'
 import { walking, walkingY } from '../shared/walking.ts'
 import { girth, graph, neckRing, set, sternum, strap } from '../shared/straps.ts'
 import { conditions, first, works, wrong } from '../suits.ts'
@@ -49,5 +50,5 @@ export const h10 = family({
   pull: 'withers',
   line: null,
   head: 'set',
-  dressing: overhead,
+  dressing: { ...overhead, set: steps('loosen-all', ['tighten', 'neck'], ['tighten', 'girth'], 'check-in-step') },
 })

@@ -1,7 +1,8 @@
 import { family } from '../family.ts'
+import { steps } from '../dressing-steps.ts'
+import { pullingDress } from '../shared/dressing.ts'
 import { shortPullSymptoms } from '../shared/pulling-symptoms.ts'
 import { shortPullChecks } from '../shared/pulling-checks.ts'
-import { pullingDress } from '../shared/dressing.ts'
 import { endsElsewhere, pulling } from '../shared/pulling.ts'
 import { girthSet, graph, pad, pullNeck, sternum, strap } from '../shared/straps.ts'
 import { conditions, first, works, wrong } from '../suits.ts'
@@ -47,5 +48,5 @@ export const h21 = family({
   pull: 'withers',
   line: 'half-back',
   head: 'fixed',
-  dressing: pullingDress,
+  dressing: { ...pullingDress, set: steps('loosen-all', ['tighten', 'girth']) },
 })

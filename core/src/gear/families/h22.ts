@@ -1,4 +1,5 @@
 import { family } from '../family.ts'
+import { steps } from '../dressing-steps.ts'
 import { freightSymptoms } from '../shared/load-symptoms.ts'
 import { freightChecks } from '../shared/drafting-checks.ts'
 import { drafting } from '../shared/drafting.ts'
@@ -42,13 +43,9 @@ export const h22 = family({
   line: null,
   head: 'fixed',
   dressing: {
-    on: [
-      'Open the neck and keel piece',
-      'Over the head',
-      'Centre the keel strap, pick out burrs',
-      'Lift each foreleg through',
-      'Forward cinch through its loop, under the four traces, snap',
-    ],
-    off: ['Unsnap the cinch', 'Lift the spreader over the dog', 'Push the head back through the neck', 'The dog steps out'],
+    on: steps('open-neck-and-keel', 'over-the-head', 'centre-keel', 'lift-each-foreleg', 'cinch-under-traces'),
+    off: steps('line-off', 'unsnap-cinch', 'spreader-over', 'neck-back-over-head', 'steps-out'),
+    release: steps('unsnap-cinch', 'spreader-over', 'neck-back-over-head', 'steps-out'),
+    set: steps(['tighten', 'neck and keel'], ['even', 'traces'], ['tighten', 'forward cinch'], ['even', 'rear traces'], 'tails-in'),
   },
 })

@@ -1,4 +1,5 @@
 import { family } from '../family.ts'
+import { steps } from '../dressing-steps.ts'
 import { cartSymptoms } from '../shared/load-symptoms.ts'
 import { cartChecks } from '../shared/drafting-checks.ts'
 import { drafting } from '../shared/drafting.ts'
@@ -43,13 +44,17 @@ export const h23 = family({
   line: null,
   head: 'fixed',
   dressing: {
-    on: [
-      'Body piece over the head, legs through',
-      'Cinch through the top loop, under the traces, buckle below',
-      'Shaft loops equal',
-      'Belly band through its opening, snap',
-      'Two traces to the spreader',
-    ],
-    off: ['Quick release at the shaft loops', 'Traces', 'Over the head'],
+    on: steps('body-piece-on', 'cinch-through-loop', 'loops-equal', 'belly-band-snap', 'traces-to-spreader'),
+    off: steps('line-off', 'release-at-loops', 'traces', 'head'),
+    release: steps('release-at-loops', 'traces', 'head'),
+    set: steps(
+      ['tighten', 'neck and keel'],
+      ['even', 'traces'],
+      ['tighten', 'forward cinch'],
+      ['level', 'shaft loops'],
+      ['tighten', 'belly band'],
+      ['even', 'rear traces'],
+      'tails-in',
+    ),
   },
 })

@@ -1,4 +1,5 @@
 import { family } from '../family.ts'
+import { steps, tighten } from '../dressing-steps.ts'
 import { carSymptoms } from '../shared/car-symptoms.ts'
 import { carChecks } from '../shared/car-checks.ts'
 import { girth, graph, pad, setBothSides, strap } from '../shared/straps.ts'
@@ -45,7 +46,21 @@ export const h24 = family({
   line: null,
   head: 'set',
   dressing: {
-    on: ['Marked side up, over the head', 'Panel between the forelegs', 'Each side strap up into its buckle, pushed home and tugged'],
-    off: ['Both buckles'],
+    on: steps('marked-side-up', 'panel-between-forelegs', ['straps-home-and-tug', 'left'], ['straps-home-and-tug', 'right']),
+    off: steps('away-from-traffic', 'lead-off', 'both-buckles'),
+    release: steps('both-buckles', 'away-from-traffic'),
+    set: [
+      ...tighten('girth, rear part of each side', 'girth, front part of each side'),
+      ...steps('tails-in'),
+      ...tighten('neck, a little on each side in turn'),
+    ],
+  },
+  dressingOfBuild: {
+    'two-buckle': {
+      on: steps('thumbs-in-rings', 'leg-right-side', ['buckle', 'both'], 'centre-it'),
+      off: steps('away-from-traffic', 'lead-off', 'both-buckles'),
+      release: steps('both-buckles', 'away-from-traffic'),
+      set: steps(['tighten', 'straps'], ['meet-in-line', 'upper and lower straps'], 'fix-keepers'),
+    },
   },
 })

@@ -1,3 +1,4 @@
+import { crateDress } from './dressing.ts'
 import { danger } from '../checks-and-symptoms.ts'
 import type { FamilyFile } from '../family.ts'
 import { must } from '../wanted-tapes.ts'
@@ -24,5 +25,5 @@ export const crate = {
   pull: null,
   line: null,
   head: null,
-  dressing: null,
+  dressing: crateDress,
 } as const satisfies Partial<FamilyFile>

@@ -1,19 +1,41 @@
-import type { Dressing } from '../family.ts'
+import { steps, tighten, type Dressing } from '../dressing-steps.ts'
 
-/** Source: handbook 8.4, common practice; the line first off a pulling dog, the band last on a rug, and boots from memory, unverified. */
+/** Source: handbook 8.2 and 8.4, common practice; boots and the line first off a pulling dog from memory, unverified. */
 export const overhead: Dressing = {
-  on: ['Ring up', 'Over the head', 'One foreleg through', 'Buckle the other side'],
-  off: ['Buckle', 'Leg', 'Head'],
+  on: steps('ring-up', 'over-the-head', 'foreleg-through', 'buckle-the-other-side'),
+  off: steps('lead-off', 'buckle', 'leg', 'head'),
+  release: steps('buckle', 'head'),
+  set: [...steps('loosen-all'), ...tighten('chest straps', 'buckled neck strap', 'unbuckled neck strap')],
 }
 export const stepIn: Dressing = {
-  on: ['Spread it flat, ring side up, clip open', 'Feet into the holes', 'Draw it up', 'Clip'],
-  off: ['Clip'],
+  on: steps('spread-flat', 'feet-into-holes', 'draw-up', 'clip'),
+  off: steps('lead-off', 'clip'),
+  release: steps('clip'),
+  set: [...steps('loosen-all'), ...tighten('girth')],
 }
 export const pullingDress: Dressing = {
-  on: ['Over the head', 'Draw neck hair and loose skin through', 'Fold each foreleg and bring it through gently', 'Pull the end back to check'],
-  off: ['Line off first', 'Legs', 'Head'],
+  on: steps('over-the-head', 'draw-skin-through', 'fold-each-foreleg', 'pull-end-back'),
+  off: steps('line-off', 'legs', 'head'),
+  release: steps('line-off', 'legs', 'head'),
+  set: [],
 }
 export const bootDress: Dressing = {
-  on: ['Lift the paw by the wrist', 'Spread the hair', 'Slide it on', 'Strap', 'Hind paws last', 'Walk at once'],
-  off: ['Strap', 'Pull at the toe'],
+  on: steps('lift-by-the-wrist', 'spread-the-hair', 'slide-on', 'strap', 'hind-paws-last', 'walk-at-once'),
+  off: steps('unstrap', 'pull-at-toe'),
+  release: steps('unstrap', 'pull-at-toe'),
+  set: steps(['tighten', 'all four straps'], 'walk-at-once', ['strap-again', 'all four straps']),
+}
+/** A crate is walked into: a door is all there is to shut. */
+export const crateDress: Dressing = {
+  on: steps('door-open', 'lure-in', 'door-shut-a-moment'),
+  off: steps('door-open', 'walk-out'),
+  release: steps('door-open', 'walk-out'),
+  set: [],
+}
+/** A cloth over the back; its band is the last on and the first off, from memory, unverified. */
+export const bandedDress: Dressing = {
+  on: steps('front-clip', 'band-last'),
+  off: steps('band-first', 'front'),
+  release: steps('band-first', 'front'),
+  set: tighten('band'),
 }

@@ -27,6 +27,7 @@ import { Button } from '../../ui/controls/Button'
 import { Toggles } from '../../ui/controls/Toggles'
 import { Mark } from '../../ui/marks/Mark'
 import { activityName } from '../../words/dogs'
+import { dressingWords } from '../../words/dressing'
 import { lowerFirst } from '../../words/first-letter'
 import { RANK_GRADES, rankWords, reasonWords, stopWords } from '../../words/kinds'
 import { PLACE_NAMES } from '../../words/hitch'
@@ -271,7 +272,7 @@ function Beside({ styles, form, name, hitchMm }: { styles: readonly RankedStyle[
   const rows = [
     ['How it is built', (style: RankedStyle) => families[style.family].build],
     ['Tapes it wants', (style: RankedStyle) => measuresOf({ family: style.family, way: 'undecided' }).map(measureName).join(', ')],
-    ['Goes on', (style: RankedStyle) => families[style.family].dressing?.on.join(' → ') ?? 'Not said.'],
+    ['Goes on', (style: RankedStyle) => families[style.family].dressing.on.map(dressingWords).join(' → ')],
     ['Set at the dog', (style: RankedStyle) => slidersWords(adjustersOf(style.family))],
     ['Pull leaves', (style: RankedStyle) => PLACE_NAMES[pullPlaceOf(style.family)]],
     ['Right because', (style: RankedStyle) => families[style.family].right],

@@ -1,4 +1,4 @@
-import { dressingCard, type DressingCard, type FamilyId } from '@merry-tailor/core'
+import { dressingCard, families, type DressingCard, type FamilyId } from '@merry-tailor/core'
 import { useOpenTicket } from '../../bench'
 import { dressingWords } from '../../words/dressing'
 
@@ -19,6 +19,9 @@ export function HowItGoesOn({ family, build }: { family: FamilyId; build: string
   return (
     <details className="border-b border-rule">
       <summary className="flex min-h-12 cursor-pointer items-center px-5 font-bold">How it goes on {name}, and off</summary>
+      {build === null && families[family].dressingOfBuild && (
+        <p className="px-5 pb-2 text-mute">So with a panel. One of two buckles goes on otherwise: the first check of its build tells which it is.</p>
+      )}
       <div className="grid gap-x-6 gap-y-3 px-5 pb-4 sm:grid-cols-2">
         {PARTS.map(([part, title]) => {
           const steps = card[part] ?? []
