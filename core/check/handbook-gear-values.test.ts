@@ -21,7 +21,7 @@ describe('check values about gear, as the handbook has them (common practice)', 
     const { parts, dressing } = families.H09
     expect(adjustersOf('H09')).toBe(5)
     expect(new Set([parts.pull, ...parts.rings]).size).toBe(2)
-    expect(dressing?.on.at(-1)).toMatch(/about two minutes/)
+    expect(dressing.set.at(-1)?.code).toBe('two-minutes-in-all')
     expect(checksFor('H09').map(({ id }) => id)).toContain('sides-equal')
   })
 
@@ -33,8 +33,8 @@ describe('check values about gear, as the handbook has them (common practice)', 
     const { parts, dressing, build } = families.H08
     expect(new Set([parts.pull, ...parts.rings]).size).toBe(2)
     expect(build).toMatch(/link to the collar, double-ended lead/)
-    expect(dressing?.on[0]).toBe('Collar first')
-    expect(dressing?.on.at(-1)).toMatch(/in front, the other behind/)
+    expect(dressing.on[0]?.code).toBe('collar-first')
+    expect(dressing.on.at(-1)?.code).toBe('lead-both-ends')
   })
 
   it('V26: a foreleg of 20 to the floor is 17 to the wrist, 0.85 of it; a suit asks the wrist', () => {

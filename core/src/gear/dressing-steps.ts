@@ -21,7 +21,7 @@ export const DRESSING_CODES = [
   'line-off', 'lead-off', 'buckle', 'leg', 'head', 'both-buckles', 'legs', 'reverse', 'unsnap-cinch', 'spreader-over', 'neck-back-over-head', 'steps-out', 'release-at-loops', 'traces', 'band-first', 'zip', 'hind',
   'front', 'unstrap', 'pull-at-toe', 'walk-out', 'away-from-traffic', 'loosen-all', 'tighten', 'even', 'level', 'meet-in-line', 'fix-keepers', 'check-in-step', 'last', 'strap-again', 'tails-in', 'at-home-first',
   'handle-legs-and-belly', 'stays-open-cosy', 'one-pair-indoors', 'all-four-indoors', 'then-outside', 'wear-then-lines', 'then-empty-cart', 'then-load', 'words-and-line-manners', 'minutes-then-more', 'head-in-by-treats',
-  'safe-place', 'short-and-light', 'look-under-straps', 'rear-in-the-middle', 'head-to-the-centre', 'belt-90-cm', 'thread-and-buckle', 'no-tether', 'no-air-bag', 'replace-after-crash', 'paws-after-every-outing',
+  'safe-place', 'short-and-light', 'look-under-straps', 'rear-in-the-middle', 'head-to-the-centre', 'belt-90-cm', 'thread-and-buckle', 'no-tether', 'no-air-bag', 'replace-after-crash', 'paws-after-every-outing', 'two-minutes-in-all',
 ] as const // prettier-ignore
 export type DressingCode = (typeof DRESSING_CODES)[number]
 

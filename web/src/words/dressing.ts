@@ -112,6 +112,7 @@ const WORDS: Readonly<Record<DressingCode, string>> = {
   'no-tether': 'Lead off and on the floor; nothing left on that trails',
   'no-air-bag': 'Never before a front air bag',
   'replace-after-crash': 'After any crash: replace it. The maker’s and local rules go before this',
+  'two-minutes-in-all': 'About two minutes for all of them',
   'paws-after-every-outing': 'Look at the paws after every outing',
 }
 

@@ -51,6 +51,6 @@ export const h09 = family({
     on: steps('handle-up', 'right-foreleg', ['girth-and-belly-buckles', 'girth'], ['girth-and-belly-buckles', 'belly']),
     off: steps('lead-off', 'both-buckles', 'leg', 'head'),
     release: steps('both-buckles', 'head'),
-    set: [...steps('loosen-all'), ...tighten('belly', 'girth', 'neck, left', 'neck, right', 'chest')],
+    set: [...steps('loosen-all'), ...tighten('belly', 'girth', 'neck, left', 'neck, right', 'chest'), ...steps('two-minutes-in-all')],
   },
 })
