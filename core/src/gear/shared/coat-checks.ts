@@ -1,23 +1,7 @@
 import type { Check } from '../checks-and-symptoms.ts'
+import { checkIn } from './check-row.ts'
 
-const coat = (
-  id: Check['id'],
-  family: Check['family'],
-  name: string,
-  how: string,
-  pass: string,
-  symptoms: Check['symptoms'],
-  more: Partial<Check> = {},
-): Check => ({
-  id,
-  family,
-  name,
-  how,
-  pass,
-  states: ['slack'],
-  symptoms,
-  ...more,
-})
+const coat = checkIn('slack')
 const moving = { states: ['moving'] } as const
 
 /** What handbook 7.2 asks of clothes, by kind. Source: common practice. */

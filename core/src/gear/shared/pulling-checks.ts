@@ -1,4 +1,5 @@
 import type { Check } from '../checks-and-symptoms.ts'
+import { checkIn } from './check-row.ts'
 import { everyPullingHarness, pullingNeck } from './every-harness.ts'
 
 /** What handbook 7.2 asks of pulling harnesses under load. Source: common practice; 5 mm between the sides from memory, unverified. */
@@ -70,24 +71,7 @@ export const crossThroatAndBelly: Check = {
   states: ['pulling'],
   symptoms: ['S01', 'S11'],
 }
-const pull = (
-  id: Check['id'],
-  family: Check['family'],
-  name: string,
-  how: string,
-  pass: string,
-  symptoms: Check['symptoms'],
-  more: Partial<Check> = {},
-): Check => ({
-  id,
-  family,
-  name,
-  how,
-  pass,
-  states: ['pulling'],
-  symptoms,
-  ...more,
-})
+const pull = checkIn('pulling')
 export const endBelowTail = pull(
   'end-below-tail',
   'H19',

@@ -1,24 +1,7 @@
-import type { Check } from '../checks-and-symptoms.ts'
+import { checkIn } from './check-row.ts'
 import { everyAssistHarness, everyHarness } from './every-harness.ts'
 
-const slack = (
-  id: Check['id'],
-  family: Check['family'],
-  name: string,
-  how: string,
-  pass: string,
-  symptoms: Check['symptoms'],
-  more: Partial<Check> = {},
-): Check => ({
-  id,
-  family,
-  name,
-  how,
-  pass,
-  states: ['slack'],
-  symptoms,
-  ...more,
-})
+const slack = checkIn('slack')
 
 /** What handbook 7.2 asks of walking kinds beside every harness. Source: common practice. */
 const breastboneCovered = slack(
