@@ -64,6 +64,9 @@ describe('how gear goes on, comes off and is set (handbook 8.2, 8.4, 8.7, 8.8, c
       'no-air-bag',
       'replace-after-crash',
     ])
+    // A hand holds the dog before a buckle opens beside the road, in haste too.
+    for (const build of ['panel', 'two-buckle', null])
+      for (const way of ['off', 'release'] as const) expect(codes(card('H24', { gear: { build } })[way])).toEqual(['away-from-traffic', 'both-buckles'])
     expect(card('H01').seat).toBeUndefined()
     expect(codes(card('H11').first)).toContain('short-and-light')
     expect(codes(card('H01').first)).not.toContain('short-and-light')

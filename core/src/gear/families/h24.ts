@@ -47,8 +47,8 @@ export const h24 = family({
   head: 'set',
   dressing: {
     on: steps('marked-side-up', 'panel-between-forelegs', ['straps-home-and-tug', 'left'], ['straps-home-and-tug', 'right']),
-    off: steps('away-from-traffic', 'lead-off', 'both-buckles'),
-    release: steps('both-buckles', 'away-from-traffic'),
+    off: steps('away-from-traffic', 'both-buckles'),
+    release: steps('away-from-traffic', 'both-buckles'),
     set: [
       ...tighten('girth, rear part of each side', 'girth, front part of each side'),
       ...steps('tails-in'),
@@ -58,8 +58,8 @@ export const h24 = family({
   dressingOfBuild: {
     'two-buckle': {
       on: steps('thumbs-in-rings', 'leg-right-side', ['buckle', 'both'], 'centre-it'),
-      off: steps('away-from-traffic', 'lead-off', 'both-buckles'),
-      release: steps('both-buckles', 'away-from-traffic'),
+      off: steps('away-from-traffic', 'both-buckles'),
+      release: steps('away-from-traffic', 'both-buckles'),
       set: steps(['tighten', 'straps'], ['meet-in-line', 'upper and lower straps'], 'fix-keepers'),
     },
   },
