@@ -8,6 +8,7 @@ const rooms = [
   'acts',
   'form',
   'gear',
+  'lay',
   'hitch',
   'choose',
   'sizing',

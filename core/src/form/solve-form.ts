@@ -80,7 +80,7 @@ export function formOf(solved: Fit, kind: Kind, names: readonly Form['kinds'][nu
 }
 
 /** Sections in back lengths to millimetres; share and exponent stay. */
-function inMm(stations: Stations, back: number): Stations {
+export function inMm(stations: Stations, back: number): Stations {
   return Object.fromEntries(
     Object.entries(stations).map(([name, s]) => [name, { tx: s.tx * back, tz: s.tz * back, ux: s.ux * back, uz: s.uz * back, w: s.w * back, v: s.v, p: s.p }]),
   ) as Stations

@@ -1,4 +1,5 @@
 import { family } from '../family.ts'
+import { walkingYRig } from '../shared/rigs.ts'
 import { overhead } from '../shared/dressing.ts'
 import { everyHarness } from '../shared/every-harness.ts'
 import { walking, walkingY } from '../shared/walking.ts'
@@ -92,6 +93,7 @@ export const h01 = family({
   symptoms: walkingSymptoms,
   pull: 'withers',
   line: null,
+  rig: walkingYRig,
   head: 'set',
   dressing: overhead,
 })

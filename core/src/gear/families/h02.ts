@@ -1,5 +1,6 @@
 import { steps } from '../dressing-steps.ts'
 import { family } from '../family.ts'
+import { longYRig } from '../shared/rigs.ts'
 import { longYSymptoms } from '../shared/pulling-symptoms.ts'
 import { longYChecks } from '../shared/pulling-checks.ts'
 import { overhead } from '../shared/dressing.ts'
@@ -48,6 +49,7 @@ export const h02 = family({
   symptoms: longYSymptoms,
   pull: 'mid-back',
   line: 'half-back',
+  rig: longYRig,
   head: 'set',
   dressing: { ...overhead, off: steps('line-off', 'buckle', 'leg', 'head'), release: steps('line-off', 'buckle', 'head') },
 })

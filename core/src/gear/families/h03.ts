@@ -1,4 +1,5 @@
 import { family } from '../family.ts'
+import { chestStrapRig } from '../shared/rigs.ts'
 import { petSymptoms } from '../shared/walking-symptoms.ts'
 import { petChecks } from '../shared/walking-checks.ts'
 import { overhead } from '../shared/dressing.ts'
@@ -35,6 +36,7 @@ export const h03 = family({
   symptoms: petSymptoms,
   pull: 'withers',
   line: null,
+  rig: chestStrapRig,
   head: 'set',
   dressing: overhead,
 })

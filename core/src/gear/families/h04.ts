@@ -1,4 +1,5 @@
 import { family } from '../family.ts'
+import { stepInRig } from '../shared/rigs.ts'
 import { stepInSymptoms } from '../shared/walking-symptoms.ts'
 import { petChecks } from '../shared/walking-checks.ts'
 import { stepIn } from '../shared/dressing.ts'
@@ -38,6 +39,7 @@ export const h04 = family({
   symptoms: stepInSymptoms,
   pull: 'withers',
   line: null,
+  rig: stepInRig,
   head: 'none',
   dressing: stepIn,
 })

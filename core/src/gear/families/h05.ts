@@ -1,4 +1,5 @@
 import { family } from '../family.ts'
+import { vestRig } from '../shared/rigs.ts'
 import { petSymptoms } from '../shared/walking-symptoms.ts'
 import { petChecks } from '../shared/walking-checks.ts'
 import { overhead } from '../shared/dressing.ts'
@@ -39,6 +40,7 @@ export const h05 = family({
   symptoms: petSymptoms,
   pull: 'withers',
   line: null,
+  rig: vestRig,
   head: 'fixed',
   dressing: overhead,
 })

@@ -1,4 +1,5 @@
 import { family } from '../family.ts'
+import { stepInRig } from '../shared/rigs.ts'
 import { plateStepInSymptoms } from '../shared/walking-symptoms.ts'
 import { plateStepInChecks } from '../shared/walking-checks.ts'
 import { stepIn } from '../shared/dressing.ts'
@@ -37,6 +38,7 @@ export const h06 = family({
   symptoms: plateStepInSymptoms,
   pull: 'withers',
   line: null,
+  rig: stepInRig,
   head: 'none',
   dressing: stepIn,
 })

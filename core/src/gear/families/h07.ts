@@ -1,4 +1,5 @@
 import { family } from '../family.ts'
+import { dualStrapRig } from '../shared/rigs.ts'
 import { steps } from '../dressing-steps.ts'
 import { overhead } from '../shared/dressing.ts'
 import { petSymptoms } from '../shared/walking-symptoms.ts'
@@ -36,6 +37,7 @@ export const h07 = family({
   symptoms: petSymptoms,
   pull: 'withers',
   line: null,
+  rig: dualStrapRig,
   head: 'set',
   dressing: { ...overhead, on: steps('find-the-loose-ring', 'ring-up', 'over-the-head', 'foreleg-through', 'buckle-the-other-side') },
 })

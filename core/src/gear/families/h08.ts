@@ -1,4 +1,5 @@
 import { family } from '../family.ts'
+import { chestStrapRig } from '../shared/rigs.ts'
 import { steps, tighten } from '../dressing-steps.ts'
 import { frontClipSymptoms } from '../shared/walking-symptoms.ts'
 import { frontClipChecks } from '../shared/walking-checks.ts'
@@ -39,6 +40,7 @@ export const h08 = family({
   symptoms: frontClipSymptoms,
   pull: 'chest-ring',
   line: null,
+  rig: chestStrapRig,
   head: 'set',
   dressing: {
     on: steps('collar-first', 'clip-at-chest', 'back-strap', 'under-the-legs', 'link-to-collar', 'lead-both-ends'),

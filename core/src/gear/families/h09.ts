@@ -1,4 +1,5 @@
 import { family } from '../family.ts'
+import { assistRig } from '../shared/rigs.ts'
 import { steps, tighten } from '../dressing-steps.ts'
 import { petSymptoms } from '../shared/walking-symptoms.ts'
 import { assistChecks } from '../shared/walking-checks.ts'
@@ -46,6 +47,7 @@ export const h09 = family({
   symptoms: petSymptoms,
   pull: 'withers',
   line: null,
+  rig: assistRig,
   head: 'set',
   dressing: {
     on: steps('handle-up', 'right-foreleg', ['girth-and-belly-buckles', 'girth'], ['girth-and-belly-buckles', 'belly']),

@@ -1,5 +1,6 @@
 import { danger } from '../checks-and-symptoms.ts'
 import { family } from '../family.ts'
+import { runningRig } from '../shared/rigs.ts'
 import { steps } from '../dressing-steps.ts'
 import { overhead } from '../shared/dressing.ts'
 import { walkingSymptoms } from '../shared/walking-symptoms.ts'
@@ -49,6 +50,7 @@ export const h10 = family({
   dangers: { ...walking.dangers, M06: { small: danger('S31', 'girth-strap-behind-elbow'), big: danger('S29', 'girth-strap-on-rib') } },
   pull: 'withers',
   line: null,
+  rig: runningRig,
   head: 'set',
   dressing: { ...overhead, set: steps('loosen-all', ['tighten', 'neck'], ['tighten', 'girth'], 'check-in-step') },
 })

@@ -1,4 +1,5 @@
 import { family } from '../family.ts'
+import { crossBackRig } from '../shared/rigs.ts'
 import { pullingDress } from '../shared/dressing.ts'
 import { endsAtTail } from '../shared/ends-at-tail.ts'
 import { fullLength } from '../shared/full-length.ts'
@@ -34,6 +35,7 @@ export const h11 = family({
   sides: { D21: { A: 'for', B: 'against' }, D22: { B: 'for' } },
   tapes: fullLength,
   parts: graph(crossBack, 'tail'),
+  rig: crossBackRig,
   head: 'fixed',
   dressing: pullingDress,
 })

@@ -1,4 +1,5 @@
 import { family } from '../family.ts'
+import { halfBackRig } from '../shared/rigs.ts'
 import { halfBackSymptoms } from '../shared/pulling-symptoms.ts'
 import { halfBackChecks } from '../shared/pulling-checks.ts'
 import { pullingDress } from '../shared/dressing.ts'
@@ -44,6 +45,7 @@ export const h14 = family({
   symptoms: halfBackSymptoms,
   pull: 'mid-back',
   line: 'half-back',
+  rig: halfBackRig,
   head: 'fixed',
   dressing: pullingDress,
 })

@@ -1,4 +1,5 @@
 import { family } from '../family.ts'
+import { crossBackRig } from '../shared/rigs.ts'
 import { pullingDress } from '../shared/dressing.ts'
 import { endsAtTail } from '../shared/ends-at-tail.ts'
 import { fullLength } from '../shared/full-length.ts'
@@ -31,6 +32,7 @@ export const h16 = family({
   sides: { D21: { B: 'against' } },
   tapes: fullLength,
   parts: graph([...crossBack, strap('belly', ['chestSide', 'girthLow'], pad)], 'tail'),
+  rig: crossBackRig,
   head: 'fixed',
   dressing: pullingDress,
 })

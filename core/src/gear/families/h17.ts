@@ -1,4 +1,5 @@
 import { family } from '../family.ts'
+import { crossBackRig } from '../shared/rigs.ts'
 import { pullingDress } from '../shared/dressing.ts'
 import { endsAtTail } from '../shared/ends-at-tail.ts'
 import { fullLength } from '../shared/full-length.ts'
@@ -30,6 +31,7 @@ export const h17 = family({
   sides: { D21: { B: 'against' }, D24: { B: 'for' } },
   tapes: fullLength,
   parts: graph([...crossBack, strap('link', ['loin', 'tailSide'])], 'tail', { rings: ['tailSide', 'loin'] }),
+  rig: crossBackRig,
   head: 'fixed',
   dressing: pullingDress,
 })

@@ -1,4 +1,5 @@
 import { family } from '../family.ts'
+import { crossBackRig } from '../shared/rigs.ts'
 import { pullingDress } from '../shared/dressing.ts'
 import { endsAtTail } from '../shared/ends-at-tail.ts'
 import { fullLength } from '../shared/full-length.ts'
@@ -31,6 +32,7 @@ export const h18 = family({
   sides: { D21: { B: 'against' }, D22: { B: 'for' } },
   tapes: fullLength,
   parts: graph([...crossBack, strap('bar', ['tail', 'tailSide'])], 'tail', { rings: ['tailSide'] }),
+  rig: crossBackRig,
   head: 'fixed',
   dressing: pullingDress,
 })

@@ -1,4 +1,5 @@
 import { family } from '../family.ts'
+import { wheelRig } from '../shared/rigs.ts'
 import { wheelSymptoms } from '../shared/pulling-symptoms.ts'
 import { wheelChecks } from '../shared/pulling-checks.ts'
 import { pullingDress } from '../shared/dressing.ts'
@@ -46,6 +47,7 @@ export const h19 = family({
   symptoms: wheelSymptoms,
   pull: 'below-tail',
   line: 'wheel',
+  rig: wheelRig,
   head: 'fixed',
   dressing: pullingDress,
 })

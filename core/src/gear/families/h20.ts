@@ -1,4 +1,5 @@
 import { family } from '../family.ts'
+import { stickRig } from '../shared/rigs.ts'
 import { wheelSymptoms } from '../shared/pulling-symptoms.ts'
 import { wheelChecks } from '../shared/pulling-checks.ts'
 import { pullingDress } from '../shared/dressing.ts'
@@ -45,6 +46,7 @@ export const h20 = family({
   symptoms: wheelSymptoms,
   pull: 'below-tail',
   line: 'wheel',
+  rig: stickRig,
   head: 'fixed',
   dressing: pullingDress,
 })

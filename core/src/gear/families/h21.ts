@@ -1,4 +1,5 @@
 import { family } from '../family.ts'
+import { shortPullRig } from '../shared/rigs.ts'
 import { steps } from '../dressing-steps.ts'
 import { pullingDress } from '../shared/dressing.ts'
 import { shortPullSymptoms } from '../shared/pulling-symptoms.ts'
@@ -47,6 +48,7 @@ export const h21 = family({
   symptoms: shortPullSymptoms,
   pull: 'withers',
   line: 'half-back',
+  rig: shortPullRig,
   head: 'fixed',
   dressing: { ...pullingDress, set: steps('loosen-all', ['tighten', 'girth']) },
 })

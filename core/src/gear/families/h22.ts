@@ -1,4 +1,5 @@
 import { family } from '../family.ts'
+import { freightRig } from '../shared/rigs.ts'
 import { steps } from '../dressing-steps.ts'
 import { freightSymptoms } from '../shared/load-symptoms.ts'
 import { freightChecks } from '../shared/drafting-checks.ts'
@@ -41,6 +42,7 @@ export const h22 = family({
   symptoms: freightSymptoms,
   pull: 'bar-eye',
   line: null,
+  rig: freightRig,
   head: 'fixed',
   dressing: {
     on: steps('open-neck-and-keel', 'over-the-head', 'centre-keel', 'lift-each-foreleg', 'cinch-under-traces'),

@@ -1,4 +1,5 @@
 import { family } from '../family.ts'
+import { cartRig } from '../shared/rigs.ts'
 import { steps } from '../dressing-steps.ts'
 import { cartSymptoms } from '../shared/load-symptoms.ts'
 import { cartChecks } from '../shared/drafting-checks.ts'
@@ -42,6 +43,7 @@ export const h23 = family({
   symptoms: cartSymptoms,
   pull: 'side-ring',
   line: null,
+  rig: cartRig,
   head: 'fixed',
   dressing: {
     on: steps('body-piece-on', 'cinch-through-loop', 'loops-equal', 'belly-band-snap', 'traces-to-spreader'),

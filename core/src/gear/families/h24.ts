@@ -1,4 +1,5 @@
 import { family } from '../family.ts'
+import { carRig } from '../shared/rigs.ts'
 import { steps, tighten } from '../dressing-steps.ts'
 import { carSymptoms } from '../shared/car-symptoms.ts'
 import { carChecks } from '../shared/car-checks.ts'
@@ -44,6 +45,7 @@ export const h24 = family({
   dangers: {},
   pull: 'withers',
   line: null,
+  rig: carRig,
   head: 'set',
   dressing: {
     on: steps('marked-side-up', 'panel-between-forelegs', ['straps-home-and-tug', 'left'], ['straps-home-and-tug', 'right']),
