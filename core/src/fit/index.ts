@@ -8,3 +8,7 @@ export { fingersIn, gaugeBlock, slackUnder, type Block, type FlatPoint, type Gau
 export { trustOf, type FamilyTrust, type GradeTrust, type KeptPair } from './trust.ts'
 export { unevenSides, type StrapSides, type UnevenSide } from './uneven-sides.ts'
 export { dressingCard, type DressingCard, type DressingQuestion } from './dressing-card.ts'
+export { madeToMeasure, type MadeToMeasure } from './made-to-measure.ts'
+export { strapLengths, untiedStraps, type StrapLength, type StrapSource } from './strap-lengths.ts'
+export { laysOf, predictChecks, strapsAsked } from './predict-checks.ts'
+export { type CheckRules, type PredictedCheck, type PredictQuestion } from './predicted-check.ts'

@@ -41,3 +41,7 @@ export interface Rig {
   /** `null`: a lead at the back ring, or nothing, draws on it. */
   end: RigEnd | null
 }
+
+/** What the trade judges a lay by (mm): where V, top, junction and end lie, gaps to elbow, armpit and blade, room in rings. */
+export const FIGURE_IDS = ['v', 'top', 'ribs', 'tug', 'elbow', 'trueRib', 'armpit', 'blade', 'neckRoom', 'girthRoom', 'bellyRoom'] as const
+export type FigureId = (typeof FIGURE_IDS)[number]

@@ -1,12 +1,8 @@
 import { LAST_CUT, sectionAt, type Point3 } from '../form/index.ts'
-import type { RigNode, RigStrap } from '../gear/index.ts'
+import type { FigureId, RigNode, RigStrap } from '../gear/index.ts'
 import { arcTo } from './midline.ts'
 import { partRingPoints, placeOf, pointAt, RING_LAID, STERNUM_END, WITHERS, type Rigging } from './rigging.ts'
 import { pointsOf, pullAround, stringAround, type TautString } from './taut-string.ts'
-
-/** What the trade judges a lay by, mm. */
-export const FIGURE_IDS = ['v', 'top', 'ribs', 'tug', 'elbow', 'trueRib', 'armpit', 'blade', 'neckRoom', 'girthRoom', 'bellyRoom'] as const
-export type FigureId = (typeof FIGURE_IDS)[number]
 
 /** The foreleg's swing about the top of the blade, from behind to before. Ours, unverified. */
 const SWING = [-14, -9, -4, 1, 6, 11, 16].map((degrees) => (degrees * Math.PI) / 180)

@@ -1,10 +1,10 @@
 import { trunkOf, type Form, type Point3, type TrunkVariation } from '../form/index.ts'
-import type { RigNode, StrapId } from '../gear/index.ts'
+import type { FigureId, RigNode, StrapId } from '../gear/index.ts'
 import type { FamilyId } from '../model/index.ts'
 import { bendsOf } from './bends.ts'
-import { courseOfPoints, figuresOf, type FigureId } from './figures.ts'
-import { hangsLoose, loaded, type Load } from './load.ts'
-import { courseOf, placeOf, pointAt, rigging, rigOf, STANDS_OFF, startOf, type Rigging } from './rigging.ts'
+import { courseOfPoints, figuresOf } from './figures.ts'
+import { hangsLoose, loaded, standsOffOf, type Load } from './load.ts'
+import { courseOf, placeOf, pointAt, rigging, rigOf, startOf, type Rigging } from './rigging.ts'
 import { seat } from './seat.ts'
 import { spreadOf } from './spread.ts'
 
@@ -91,7 +91,7 @@ export function layGear(question: LayQuestion, variations?: readonly TrunkVariat
   const load: Load = pull ? 'pull' : 'slack'
   const rest = pull ? seat(loaded(on, straps, 'pull', slack.at), known?.now ?? pullStart(on, slack.at)) : slack
   const problem = loaded(on, straps, load, slack.at)
-  const seated: Rigging = { ...on, standsOff: load === 'slack' ? STANDS_OFF : 0 }
+  const seated: Rigging = { ...on, standsOff: standsOffOf(on, load) }
   const evaluated = problem.evaluate(rest.at)
   const figures = figuresOf(on, rest.at, straps, evaluated.over)
   const laid: GearLay = {
@@ -106,7 +106,7 @@ export function layGear(question: LayQuestion, variations?: readonly TrunkVariat
   for (const strap of rig.straps) {
     const pathMm = courseOf(seated, strap, rest.at, null)
     const spareMm = (straps[strap.id] as number) - pathMm
-    const bears = on.bearing.includes(strap) && !(load === 'slack' && hangsLoose(strap))
+    const bears = on.bearing.includes(strap) && !(load === 'slack' && hangsLoose(on, strap))
     laid.straps[strap.id] = { points: courseOfPoints(on, strap, rest.at), pathMm, spareMm: Math.max(0, spareMm), taut: bears && spareMm < TAUT_MM }
     if (bears && spareMm < -SHORT_MM) laid.short.push({ strap: strap.id, byMm: -spareMm })
   }

@@ -1,4 +1,4 @@
-import type { RigNode } from '../gear/index.ts'
+import type { Rig, RigNode } from '../gear/index.ts'
 import { arcTo, midPoint, speedAt } from './midline.ts'
 import { courseOf, placeOf, STANDS_OFF, startOf, type Rigging } from './rigging.ts'
 import type { Evaluated, SeatProblem } from './seat.ts'
@@ -18,8 +18,13 @@ const UPRIGHT = 2
 /** The end of slack pulling gear lies at mid-back and is not judged. */
 const MID_BACK = -0.5
 
-/** A slack end draws on nothing. */
-export const hangsLoose = ({ from, to }: { from: RigNode; to: RigNode }): boolean => from === 'tug' || to === 'tug'
+/** Only pulling gear is padded all round. */
+export const standsOffOf = ({ rig }: Rigging, load: Load): number => (load === 'slack' && rig.end !== null ? STANDS_OFF : 0)
+
+/** Of slack pulling gear only the neck is judged: its sides and its end draw on nothing, and lie anywhere (handbook 7.2). */
+const sleeps = ({ end }: Rig): boolean => end !== null && end !== 'girth-top' && end !== 'bar'
+export const hangsLoose = ({ rig }: Rigging, { from, to }: { from: RigNode; to: RigNode }): boolean =>
+  from === 'tug' || to === 'tug' || (sleeps(rig) && (from === 'rib' || to === 'rib'))
 
 interface Term {
   node: RigNode
@@ -52,7 +57,9 @@ function termsOf(rigging: Rigging, lengths: Readonly<Record<string, number>>, lo
   const partner: Partial<Record<RigNode, RigNode>> = { low: 'girthTop', girthTop: 'low', bellyLow: 'bellyTop', bellyTop: 'bellyLow' }
   const free = loose(rigging)
   for (const node of free) terms.push({ node, over: partner[node] as RigNode })
-  const straight = (['low', 'girthTop', 'bellyLow', 'bellyTop', 'rib'] as const).filter((node) => has(rigging, node) && !free.includes(node))
+  const straight = (['low', 'girthTop', 'bellyLow', 'bellyTop', 'rib'] as const).filter(
+    (node) => has(rigging, node) && !free.includes(node) && !(load === 'slack' && node === 'rib'),
+  )
   if (load === 'slack') {
     if (neck?.to === 'top') terms.push({ node: 'v', weight: 0.5 }, { node: 'top', weight: 0.5 })
     else terms.push({ node: 'v', stays: FRONT_STAYS })
@@ -85,7 +92,7 @@ function placed(rigging: Rigging, node: RigNode, q: Float64Array | null): { at?:
  * @param slackAt where it lay slack: what a lead's friction holds it near
  */
 export function loaded(given: Rigging, lengths: Readonly<Record<string, number>>, load: Load, slackAt: Float64Array | null = null): SeatProblem {
-  const rigging: Rigging = { ...given, standsOff: load === 'slack' ? STANDS_OFF : 0 }
+  const rigging: Rigging = { ...given, standsOff: standsOffOf(given, load) }
   const { unknowns, bearing, trunk, over, under } = rigging
   const terms = termsOf(rigging, lengths, load, slackAt)
   const n = unknowns.length
@@ -95,8 +102,8 @@ export function loaded(given: Rigging, lengths: Readonly<Record<string, number>>
   if (load === 'slack' && tug >= 0)
     low[tug] = high[tug] = rigging.rig.end === 'tail' || rigging.rig.end === 'back' ? MID_BACK * trunk.backMm : (low[tug] as number)
   const begin = startOf(rigging, {})
-  // Where slack traces meet the side ring nobody judges.
-  if (load === 'slack') unknowns.forEach(({ node }, i) => node === 'ring' && (low[i] = high[i] = begin[i] as number))
+  // Where slack sides and traces meet nobody judges.
+  if (load === 'slack') unknowns.forEach(({ node }, i) => (node === 'ring' || (node === 'rib' && sleeps(rigging.rig))) && (low[i] = high[i] = begin[i] as number))
   const arcOf = (node: RigNode, q: Float64Array): { arc: number; unknown: number; slope: number } => {
     const line = onMidline(node) === 'under' ? under : over
     const place = placeOf(rigging, q, node)
@@ -153,7 +160,7 @@ export function loaded(given: Rigging, lengths: Readonly<Record<string, number>>
     const course = new Float64Array(m)
     const rows = new Float64Array(m * n)
     bearing.forEach((strap, e) => {
-      if (load === 'slack' && hangsLoose(strap)) {
+      if (load === 'slack' && hangsLoose(rigging, strap)) {
         course[e] = -1
         return
       }

@@ -37,6 +37,8 @@ const MOST_STEP = 0.3
 const TURNS = 60
 /** Settled where neither a step nor a strap misses by more, mm. */
 const NEAR = 0.02
+/** What is not worth another step: forces of one times millimetres. */
+const GAIN = 2e-4
 const SHAKES = 4
 
 const dot = (a: Float64Array, b: Float64Array): number => {
@@ -46,9 +48,9 @@ const dot = (a: Float64Array, b: Float64Array): number => {
 }
 
 /** What a seat is worth: the value and what every strap misses by. */
-function merit({ value, over }: Evaluated): number {
+function merit({ value, over }: Evaluated, penalty: number): number {
   let sum = value
-  for (let i = 0; i < over.length; i++) sum += PENALTY * Math.max(0, over[i] as number)
+  for (let i = 0; i < over.length; i++) sum += penalty * Math.max(0, over[i] as number)
   return sum
 }
 
@@ -164,10 +166,23 @@ function under(inverseOf: Float64Array, gradient: Float64Array, bounds: readonly
   return { step, multipliers }
 }
 
+/** Straight model of what a step would come to, less what is: minus is a gain. */
+function expectedGain({ gradient, over, rows }: Evaluated, step: Float64Array, penalty: number): number {
+  const n = step.length
+  let gain = dot(gradient, step)
+  for (let e = 0; e < over.length; e++) {
+    let there = over[e] as number
+    for (let i = 0; i < n; i++) there += (rows[e * n + i] as number) * (step[i] as number)
+    gain += penalty * (Math.max(0, there) - Math.max(0, over[e] as number))
+  }
+  return gain
+}
+
 /** One descent from a start. */
 function descend(problem: SeatProblem, start: Float64Array): Seat {
   const { unknowns: n, low, high, sizeMm, evaluate } = problem
-  const at = start.map((value, i) => Math.max(low[i] as number, Math.min(high[i] as number, value)))
+  const held = (at: Float64Array): Float64Array => at.map((value, i) => Math.max(low[i] as number, Math.min(high[i] as number, value)))
+  const at = held(start)
   let now = evaluate(at)
   const fresh = (): Float64Array => {
     const out = new Float64Array(n * n)
@@ -177,49 +192,58 @@ function descend(problem: SeatProblem, start: Float64Array): Seat {
   let curvature = fresh()
   let isFresh = true
   let multipliers: Float64Array = new Float64Array(now.over.length)
+  const reach = MOST_STEP * sizeMm
+  let smallGains = 0
   for (let turn = 0; turn < TURNS; turn++) {
     const inverted = inverse(curvature, n) ?? inverse((curvature = fresh()), n)!
-    const reach = MOST_STEP * sizeMm
-    const solved = quadratic(
-      inverted,
-      now,
-      low.map((value, i) => Math.max(-reach, value - (at[i] as number))),
-      high.map((value, i) => Math.min(reach, value - (at[i] as number))),
-    )
+    const least = low.map((value, i) => Math.max(-reach, value - (at[i] as number)))
+    const most = high.map((value, i) => Math.min(reach, value - (at[i] as number)))
+    const solved = quadratic(inverted, now, least, most)
     const { step } = solved
     multipliers = solved.multipliers
-    const longest = step.reduce((most, each) => Math.max(most, Math.abs(each)), 0)
-    const worst = now.over.reduce((most, each, e) => Math.max(most, (multipliers[e] as number) >= PENALTY - 1e-6 ? 0 : each), 0)
-    if (longest < NEAR && worst < NEAR) return { at, evaluated: now, multipliers, settled: true }
-    // What the straight model says is gained; a step that gains far less is shortened.
-    let expected = dot(now.gradient, step)
-    for (let e = 0; e < now.over.length; e++) {
-      const row = now.rows.subarray(e * n, (e + 1) * n)
-      expected += PENALTY * (Math.max(0, (now.over[e] as number) + dot(row, step)) - Math.max(0, now.over[e] as number))
+    // No more than the straps bear: a stiffer penalty only makes the way along them slow.
+    const penalty = Math.min(PENALTY, 0.5 + 1.5 * multipliers.reduce((top, each) => Math.max(top, each), 0))
+    const longest = step.reduce((top, each) => Math.max(top, Math.abs(each)), 0)
+    const worst = now.over.reduce((top, each, e) => Math.max(top, (multipliers[e] as number) >= PENALTY - 1e-6 ? 0 : each), 0)
+    const expected = expectedGain(now, step, penalty)
+    if (worst < NEAR && (longest < NEAR || expected > -GAIN * (isFresh ? 0.1 : 1))) return { at, evaluated: now, multipliers, settled: true }
+    const before = merit(now, penalty)
+    const take = (there: Float64Array, next: Evaluated): void => {
+      const move = there.map((value, i) => value - (at[i] as number))
+      const change = next.gradient.map((value, i) => value - (now.gradient[i] as number))
+      for (let e = 0; e < now.over.length; e++)
+        if ((multipliers[e] as number) !== 0)
+          for (let i = 0; i < n; i++) change[i] = (change[i] as number) + (multipliers[e] as number) * ((next.rows[e * n + i] as number) - (now.rows[e * n + i] as number))
+      update(curvature, n, move, change)
+      isFresh = false
+      smallGains = before - merit(next, penalty) < GAIN && worst < NEAR ? smallGains + 1 : 0
+      at.set(there)
+      now = next
     }
-    const before = merit(now)
     let share = 1
-    let next = now
     let found = false
-    for (let attempt = 0; attempt < 10 && !found; attempt++, share /= attempt < 2 ? 2 : 3) {
-      const there = at.map((value, i) => Math.max(low[i] as number, Math.min(high[i] as number, value + share * (step[i] as number))))
-      next = evaluate(there)
-      if (merit(next) <= before + 1e-4 * share * Math.min(0, expected) + 1e-9) {
+    for (let attempt = 0; attempt < 10 && !found; attempt++) {
+      const there = held(at.map((value, i) => value + share * (step[i] as number)))
+      const next = evaluate(there)
+      if (merit(next, penalty) <= before + 1e-4 * share * Math.min(0, expected) + 1e-9) {
+        take(there, next)
         found = true
-        const move = there.map((value, i) => value - (at[i] as number))
-        const change = next.gradient.map((value, i) => value - (now.gradient[i] as number))
-        for (let e = 0; e < now.over.length; e++)
-          for (let i = 0; i < n; i++)
-            change[i] = (change[i] as number) + (multipliers[e] as number) * ((next.rows[e * n + i] as number) - (now.rows[e * n + i] as number))
-        update(curvature, n, move, change)
-        isFresh = false
-        at.set(there)
-        now = next
+      } else if (attempt === 0) {
+        // Straps bend away from the straight model: the whole step once more, put right by what they miss there.
+        const bent: Evaluated = { ...now, over: next.over.map((value, e) => value - dot(now.rows.subarray(e * n, (e + 1) * n), step)) }
+        const again = held(at.map((value, i) => value + (quadratic(inverted, bent, least, most).step[i] as number)))
+        const put = evaluate(again)
+        if (merit(put, penalty) <= before + 1e-4 * Math.min(0, expected) + 1e-9) {
+          take(again, put)
+          found = true
+        }
       }
+      share /= attempt < 2 ? 2 : 3
     }
+    if (smallGains >= 3) return { at, evaluated: now, multipliers, settled: true }
     if (!found) {
       now = evaluate(at)
-      if (isFresh) return { at, evaluated: now, multipliers, settled: longest < 20 * NEAR && worst < 5 * NEAR }
+      if (isFresh) return { at, evaluated: now, multipliers, settled: worst < 5 * NEAR && expected > -20 * GAIN }
       curvature = fresh()
       isFresh = true
     }
@@ -256,7 +280,7 @@ export function seat(problem: SeatProblem, start: Float64Array): Seat {
       problem,
       best.at.map((value, i) => value + by * Math.sin(1.7 * (i + 1) * (shake + 1))),
     )
-    if (again.settled || merit(again.evaluated) < merit(best.evaluated)) best = again
+    if (again.settled || merit(again.evaluated, PENALTY) < merit(best.evaluated, PENALTY)) best = again
   }
   return best
 }

@@ -1,11 +1,11 @@
 import { trunkVariations, type Form, type TrunkVariation } from '../form/index.ts'
 import type { Bends } from './bends.ts'
-import { figuresOf, type FigureId } from './figures.ts'
+import { figuresOf } from './figures.ts'
 import { loaded, type Load } from './load.ts'
 import { midline } from './midline.ts'
 import { placeOf, pointAt, type Rigging } from './rigging.ts'
 import type { Seat } from './seat.ts'
-import type { RigNode } from '../gear/index.ts'
+import type { FigureId, RigNode } from '../gear/index.ts'
 
 /** What a lay may yet be off by. */
 export interface LaySpread {
@@ -99,6 +99,7 @@ export function spreadOf(
   const fixed = Array.from({ length: n }, (_, i) => i).filter((i) => (problem.high[i] as number) - (problem.low[i] as number) < 1e-9)
   const slope = lagrangian(here)
   const hessian = Array.from({ length: n }, (_, i) => {
+    if (fixed.includes(i)) return new Float64Array(n)
     const moved = at.slice()
     moved[i] = (moved[i] as number) + STEP_MM
     return lagrangian(problem.evaluate(moved)).map((value, k) => (value - (slope[k] as number)) / STEP_MM)

@@ -71,6 +71,8 @@ export const SizeTable = z
     price: Price.optional(),
     /** How a car harness is built; left out where it is none, or nobody said. */
     build: z.enum(CAR_BUILDS).optional(),
+    /** The maker's names of straps, each tied to the strap of the family it is; `null`: to none, so it is shown and not laid. */
+    strapWords: z.record(line(40).min(1), line(20).min(1).nullable()).optional(),
     /** Columns of the maker's table that stand for no measure of ours: nothing is judged by them. */
     unjudged: z.array(line(80).min(1)).max(40).optional(),
     /** Put away from this day on: no longer offered, while records keep the version they were judged by. */
