@@ -11,7 +11,7 @@ export interface MadeToMeasure {
   misses: { check: CheckId; byMm: number }[]
 }
 
-/** Less than this no hand at the dog tells. Ours. */
+/** Less than this no hand at the dog tells; of a gap, half of what wants another look. Ours. */
 const BY_HAND_MM = 3
 
 /**
@@ -25,9 +25,11 @@ export function madeToMeasure({ form, family, gauge }: { form: Form; family: Fam
   const rows = predictChecks({ form, family, straps, pull: { riseRad: 0 }, gauge, withoutSpread: true })
   const misses = new Map<CheckId, number>()
   for (const { check, mm, rangeMm } of rows) {
-    if (mm === null || rangeMm === null || checkById(check)?.only?.build) continue
+    const known = checkById(check)
+    if (mm === null || rangeMm === null || known?.only?.build) continue
+    const near = known?.gauge?.kind === 'gap' ? known.gauge.doubtMm / 2 : BY_HAND_MM
     const byMm = mm < rangeMm[0] ? rangeMm[0] - mm : mm > rangeMm[1] ? mm - rangeMm[1] : 0
-    if (byMm > BY_HAND_MM) misses.set(check, Math.max(byMm, misses.get(check) ?? 0))
+    if (byMm > near) misses.set(check, Math.max(byMm, misses.get(check) ?? 0))
   }
   return {
     straps: Object.fromEntries(Object.entries(straps).map(([id, mm]) => [id, { mm, sigmaMm: sigmaMm[id as StrapId] }])),

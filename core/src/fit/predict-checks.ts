@@ -73,7 +73,7 @@ function readingOf(reads: CheckReads, laid: GearLay, form: Form): Reading | null
   if (!figure) return null
   if (reads.passes.by === 'gauge' && reads.passes.upper) {
     const back = form.sections.withers.tx - form.sections.tail.tx
-    return { mm: figure.mm + PIECE_HEIGHT * Math.min(1.15, Math.max(0.35, back / 540)), sigmaMm: figure.sigmaMm }
+    return { mm: figure.mm + PIECE_HEIGHT * Math.min(1, Math.max(0.35, back / 540)), sigmaMm: figure.sigmaMm }
   }
   return figure
 }

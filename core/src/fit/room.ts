@@ -49,5 +49,12 @@ export function usualRoom(form: Form, family: FamilyId, gauge: FingerGauge | nul
   }
   const girthMm = form.measures.M07?.mm ?? null
   const wide = fingersWide({ kind: 'wide', passFingers: [2, 3], passMm: [40, 60] }, { girthMm, fingerMm: gauge ? gauge.twoMm / 2 : null })
-  return { neckMm: within('neck', NECK_SHARE), girthMm: within('girth', 0.5), bellyMm: within('belly', 0.5), behindElbowMm: (wide.mm[0] + wide.mm[1]) / 2 }
+  return {
+    neckMm: within('neck', NECK_SHARE),
+    neckLeastMm: within('neck', 0.15),
+    neckMostMm: within('neck', 0.98),
+    girthMm: within('girth', 0.5),
+    bellyMm: within('belly', 0.5),
+    behindElbowMm: (wide.mm[0] + wide.mm[1]) / 2,
+  }
 }

@@ -28,3 +28,4 @@ export { type StrapEdge, type StrapGraph, type StrapPanel, type StrapRole } from
 export { placeOn, STRAP_NODES, whereItShows, type StrapNode, type StrapPlace } from './strap-nodes.ts'
 export { ringsFor, type RingPlace } from './rings.ts'
 export { FIGURE_IDS, STRAP_IDS, type FigureId, type Rig, type RigEnd, type RigNode, type RigStrap, type StrapCourse, type StrapId } from './rig.ts'
+export { CAUSES, type Cause, type Shows } from './causes.ts'

@@ -10,8 +10,12 @@ for (const { id, symptoms } of allFamilies) {
 /** Every symptom a family's file has, by its number (handbook 7.3). */
 export const symptoms: Readonly<Record<string, Symptom>> = Object.fromEntries([...found].sort(([a], [b]) => a.localeCompare(b)))
 
-/** A remedy by its symptom and its code. */
-export const remedyOf = (symptom: string, code: string | null): Remedy | undefined => symptoms[symptom]?.remedies.find((remedy) => remedy.code === code)
+/** A remedy by its symptom and its code, whichever family words it so. */
+export const remedyOf = (symptom: string, code: string | null): Remedy | undefined =>
+  allFamilies
+    .flatMap((family) => family.symptoms.filter(({ id }) => id === symptom))
+    .flatMap(({ remedies }) => remedies)
+    .find((remedy) => remedy.code === code)
 
 /** Symptoms that can show on this family, those named by a failing check first. */
 export function symptomsFor(family: FamilyId, first: readonly string[] = []): Symptom[] {

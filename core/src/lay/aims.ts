@@ -22,12 +22,17 @@ const UNDER_STRAIGHT = 0.06
 const SHORT_OF_TAIL = 3
 /** The piece has height: its upper edge lies this much over the V of its line. */
 export const PIECE_HEIGHT = 12
+/** How far a lead lets the front piece climb, about. Ours. */
+const CLIMBS = 7
 const BEHIND_RIBS = 25
 const QUARTER = Math.PI / 2
 
 /** Room the straps of a ring are to leave, and how far behind the elbow its girth strap goes, mm. */
 export interface AimRoom {
   neckMm: number
+  /** No less and no more than this, wherever its front piece would lie. */
+  neckLeastMm: number
+  neckMostMm: number
   girthMm: number
   bellyMm: number
   behindElbowMm: number
@@ -45,14 +50,16 @@ const scaled = (on: Rigging, mm: number): number => mm * Math.min(1.15, Math.max
 function junction(on: Rigging): { cut: number; angle: number } {
   const string = stringAlong()
   const { skin, ribEdgeMm } = on.trunk
-  pullAlong(skin, string, WITHERS, -QUARTER, LAST_CUT, QUARTER, true, null)
+  const end = on.rig.end === 'below-tail' || on.rig.end === 'behind-thighs' ? placeOf(on, startOf(on, { tug: { way: 0 } }), 'tug') : null
+  if (end?.kind === 'air') pullAlong(skin, string, WITHERS, -QUARTER, on.endCut, QUARTER - 0.05, true, end.at)
+  else pullAlong(skin, string, WITHERS, -QUARTER, LAST_CUT, QUARTER, true, null)
   const ahead = (i: number): number => {
     const at = [0, 1, 2].map((k) => string.points[i * POINT + k] as number) as [number, number, number]
     const { tx, tz, ux, uz } = sectionAt(skin, string.cuts[i] as number)
     const share = ((at[0] - ux) * (tx - ux) + (at[2] - uz) * (tz - uz)) / ((tx - ux) ** 2 + (tz - uz) ** 2)
     return at[0] - ribEdgeMm(share) - scaled(on, AHEAD_OF_RIB_EDGE)
   }
-  for (let i = 1; i < string.corners; i++) {
+  for (let i = 1; i < string.corners - (string.inAir ? 1 : 0); i++) {
     if ((string.cuts[i] as number) <= GIRTH || ahead(i) > 0) continue
     const [a, b] = [ahead(i - 1), ahead(i)]
     const t = a > 0 ? a / (a - b) : 0
@@ -98,11 +105,21 @@ export function aimedLengths(form: Form, family: FamilyId, room: AimRoom): Aimed
   const roomOf = (id: StrapId): number => (id === 'girth' || id === 'cinch' ? room.girthMm : id === 'belly' ? room.bellyMm : 0)
   const front = rig.straps.find(({ id, course, to }) => (id === 'neck' || id === 'front') && course === 'around' && to === 'top')
   let neckMm: number | null = null
-  if (rig.end === null && front) {
+  if ((rig.end === null || rig.end === 'bar') && front) {
     // As long as its room says, it hangs lower than its tight ring lies; keel and back are measured from there.
-    neckMm = neckRing(on, front.id) + room.neckMm
+    const tightMm = neckRing(on, front.id)
     const loose = Object.fromEntries(rig.straps.map(({ id }) => [id, 4 * on.trunk.backMm]))
-    const hangs = seat(loaded(on, { ...loose, [front.id]: neckMm }, 'slack'), q)
+    const hang = (mm: number) => seat(loaded(on, { ...loose, [front.id]: mm }, 'slack'), q)
+    neckMm = tightMm + room.neckMm
+    let hangs = hang(neckMm)
+    // Its upper edge is to stay at the lump, and under it on a lead too.
+    const low = placeOf(on, hangs.at, 'v')
+    const under = low.kind === 'skin' ? arcTo(on.under, low.cut) - arcTo(on.under, WITHERS) : 0
+    const missing = scaled(on, PIECE_HEIGHT + CLIMBS) - under
+    if (rig.end === null && Math.abs(missing) > 1) {
+      neckMm = tightMm + Math.max(room.neckLeastMm, Math.min(room.neckMostMm, room.neckMm + missing))
+      hangs = hang(neckMm)
+    }
     q = q.map((value, i) => (['v', 'top'].includes(on.unknowns[i]?.node ?? '') ? (hangs.at[i] as number) : value))
   }
   const straps = {} as Record<StrapId, number>
@@ -120,7 +137,7 @@ export function aimedLengths(form: Form, family: FamilyId, room: AimRoom): Aimed
 /** The section a ring lies on, as a closed outline, mm: across and up. Where fingers are tried under it. */
 export function outlineUnder(form: Form, family: FamilyId, ring: 'neck' | 'girth' | 'belly'): [number, number][] {
   const on = rigging(trunkOf(form), form, family)
-  const q = aimsOf(on, { neckMm: 0, girthMm: 0, bellyMm: 0, behindElbowMm: 50 })
+  const q = aimsOf(on, { neckMm: 0, neckLeastMm: 0, neckMostMm: 0, girthMm: 0, bellyMm: 0, behindElbowMm: 50 })
   const node: RigNode = ring === 'neck' ? 'v' : ring === 'girth' ? 'low' : 'bellyLow'
   const place = on.unknowns.some((each) => each.node === node) ? placeOf(on, q, node) : null
   const cut = place?.kind === 'skin' ? place.cut : ring === 'neck' ? WITHERS : GIRTH

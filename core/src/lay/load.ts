@@ -7,7 +7,7 @@ import type { Evaluated, SeatProblem } from './seat.ts'
 export type Load = 'slack' | 'pull'
 
 /** What friction holds against a lead or a line at the shoulder, forces a back length: the front piece and the girth strap stay near where they lay. Ours, unverified. */
-const FRONT_STAYS = 60
+const FRONT_STAYS = 100
 const GIRTH_STAYS = 8
 /** How far the front piece goes down the breastbone for a millimetre more of ring, about. Ours. */
 const CLOSES = 0.9
@@ -103,7 +103,8 @@ export function loaded(given: Rigging, lengths: Readonly<Record<string, number>>
     low[tug] = high[tug] = rigging.rig.end === 'tail' || rigging.rig.end === 'back' ? MID_BACK * trunk.backMm : (low[tug] as number)
   const begin = startOf(rigging, {})
   // Where slack sides and traces meet nobody judges.
-  if (load === 'slack') unknowns.forEach(({ node }, i) => (node === 'ring' || (node === 'rib' && sleeps(rigging.rig))) && (low[i] = high[i] = begin[i] as number))
+  if (load === 'slack')
+    unknowns.forEach(({ node }, i) => (node === 'ring' || (node === 'rib' && sleeps(rigging.rig))) && (low[i] = high[i] = begin[i] as number))
   const arcOf = (node: RigNode, q: Float64Array): { arc: number; unknown: number; slope: number } => {
     const line = onMidline(node) === 'under' ? under : over
     const place = placeOf(rigging, q, node)

@@ -213,7 +213,8 @@ function descend(problem: SeatProblem, start: Float64Array): Seat {
       const change = next.gradient.map((value, i) => value - (now.gradient[i] as number))
       for (let e = 0; e < now.over.length; e++)
         if ((multipliers[e] as number) !== 0)
-          for (let i = 0; i < n; i++) change[i] = (change[i] as number) + (multipliers[e] as number) * ((next.rows[e * n + i] as number) - (now.rows[e * n + i] as number))
+          for (let i = 0; i < n; i++)
+            change[i] = (change[i] as number) + (multipliers[e] as number) * ((next.rows[e * n + i] as number) - (now.rows[e * n + i] as number))
       update(curvature, n, move, change)
       isFresh = false
       smallGains = before - merit(next, penalty) < GAIN && worst < NEAR ? smallGains + 1 : 0

@@ -1,4 +1,4 @@
-import { adjust, change, procedure, resize, type FamilySymptom, type SymptomId } from '../checks-and-symptoms.ts'
+import { adjust, change, procedure, resize, type FamilySymptom, type Remedy, type SymptomId } from '../checks-and-symptoms.ts'
 import { coughs, sways } from './any-harness-symptoms.ts'
 
 /** Source: handbook 7.3, pulling harness; common practice. */
@@ -120,6 +120,20 @@ export const fullLengthSymptoms = [...all, ...coughs]
 export const longYSymptoms = [...only(...COMMON, 'S12', 'S17'), ...coughs, ...sways]
 export const halfBackSymptoms = [...only(...COMMON, 'S14', 'S17'), ...coughs, ...sways]
 export const wheelSymptoms = [...only(...COMMON, 'S11', 'S12', 'S16'), ...coughs, ...sways]
-export const shortPullSymptoms = [...only(...COMMON, 'S11', 'S17'), ...coughs, ...sways]
+/** The short pull's girth strap can be set: a neck that chokes or hangs is helped there first (handbook 7.3). */
+const setFirst: Partial<Record<SymptomId, Remedy>> = {
+  S01: adjust('lengthen-the-girth-strap', 'Lengthen the girth strap'),
+  S02: adjust('shorten-the-girth-strap', 'Shorten the girth strap'),
+}
+export const shortPullSymptoms = [
+  ...only(...COMMON, 'S11', 'S17').map((symptom) => {
+    const set = setFirst[symptom.id]
+    // Skin and ruff are drawn through before anything is set.
+    const [drawn, rest] = [symptom.remedies.filter(({ kind }) => kind === 'procedure'), symptom.remedies.filter(({ kind }) => kind !== 'procedure')]
+    return set ? { ...symptom, remedies: symptom.id === 'S01' ? [...drawn, set, ...rest] : [set, ...symptom.remedies] } : symptom
+  }),
+  ...coughs,
+  ...sways,
+]
 /** Of a harness before a load what its neck and its contact can show. */
 export const underLoad = [...only('S01', 'S03', 'S04', 'S05', 'S10', 'S18', 'S19', 'S20', 'S21'), ...coughs, ...sways]
