@@ -102,7 +102,7 @@ function strapMove(check: CheckId, { predicted, answers }: CauseQuestion): numbe
   if (to - from > 900) return null
   const answer = newest(answers).find((each) => each.check === check && typeof each.mm === 'number')
   const mm = answer?.mm ?? row.mm
-  if (mm === null || mm === undefined) return null
+  if (mm === null) return null
   const by = (from + to) / 2 - mm
   // A longer neck hangs lower; elsewhere a longer strap reads more.
   return reads.figure === 'v' ? -by / 0.9 : by

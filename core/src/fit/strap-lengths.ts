@@ -1,7 +1,7 @@
 import { solveForm, type Form } from '../form/index.ts'
 import type { RigStrap, StrapId } from '../gear/index.ts'
 import { aimedLengths, strapsOf } from '../lay/index.ts'
-import type { Band, FamilyId, MeasureId, PieceFields, SizeRow } from '../model/index.ts'
+import type { Band, FamilyId, PieceFields, SizeRow } from '../model/index.ts'
 import { usualRoom } from './room.ts'
 
 /** One strap of a size or a piece, mm: its middle setting, its shortest and longest, what it may be off by, and who says so. */
@@ -66,7 +66,7 @@ export function strapLengths({ family, size, piece, strapWords = {} }: StrapSour
     const id = name in strapWords ? strapWords[name] : name
     if (typeof id === 'string' && straps.some((strap) => strap.id === id)) named.set(id, band)
   }
-  const flatOf = ({ tape }: RigStrap): Band | undefined => (tape ? piece?.flat[tape as MeasureId] : undefined)
+  const flatOf = ({ tape }: RigStrap): Band | undefined => (tape ? piece?.flat[tape] : undefined)
   const out: Partial<Record<StrapId, StrapLength>> = {}
   const missing: RigStrap[] = []
   for (const strap of straps) {
@@ -81,16 +81,20 @@ export function strapLengths({ family, size, piece, strapWords = {} }: StrapSour
   if (Object.keys(bands).length === 0) throw new RangeError(`${family}: neither bands nor strap lengths are known`)
   const form = dogOfBands(bands)
   const aimed = aimedLengths(form, family, usualRoom(form, family, null))
+  // The maker serves every dog of a band with one length: where in it he meant it to sit nobody says.
+  const widths = Object.values(bands).map(([from, to]) => (to - from) / (from + to))
+  const usualWidth = widths.reduce((sum, each) => sum + each, 0) / widths.length
   for (const strap of missing) {
     const mm = aimed.straps[strap.id]
-    const band = strap.tape ? bands[strap.tape as MeasureId] : undefined
+    const band = strap.tape ? bands[strap.tape] : undefined
+    const meant = ((band ? (band[1] - band[0]) / (band[0] + band[1]) : usualWidth) * mm * 2) / Math.sqrt(12)
     // A set strap reaches as far as its band; where none is given, as far as adjusters do.
     const [leastMm, mostMm] = !strap.adjusts
       ? [mm, mm]
       : band && band[1] > band[0]
         ? [(mm * band[0]) / middle(band), (mm * band[1]) / middle(band)]
         : [mm * SLIDER[0], mm * SLIDER[1]]
-    out[strap.id] = { mm, leastMm, mostMm, sigmaMm: Math.hypot(BANDS_MM, BANDS_SHARE * mm), from: 'bands' }
+    out[strap.id] = { mm, leastMm, mostMm, sigmaMm: Math.hypot(BANDS_MM, BANDS_SHARE * mm, strap.adjusts ? 0 : meant), from: 'bands' }
   }
   return out
 }

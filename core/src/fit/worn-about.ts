@@ -1,5 +1,5 @@
 import type { WornAbout } from '../gear/index.ts'
-import type { TicketSheet } from '../model/index.ts'
+import type { Piece, SizeTable, TicketSheet } from '../model/index.ts'
 
 /**
  * What a ticket knows of its dog that checks depend on: its sex, and whether any leg read has a dewclaw.
@@ -10,3 +10,7 @@ export function wornAbout({ dog, readings }: Pick<TicketSheet, 'dog' | 'readings
   const legs = readings.filter((reading) => reading.measure === 'M37' && !reading.struck && reading.dewclaw !== null)
   return { sex: dog?.sex ?? null, build, dewclaw: legs.length === 0 ? null : legs.some((reading) => reading.dewclaw !== 'none') }
 }
+
+/** The build of a thing: the piece's own word, else its table's. */
+export const predictedBuild = (piece: Pick<Piece, 'build'> | null, table: Pick<SizeTable, 'build'> | null): string | null =>
+  piece?.build ?? table?.build ?? null

@@ -89,7 +89,7 @@ export function figuresOf(
     }
   }
   const tug = rigging.unknowns.findIndex((each) => each.node === 'tug')
-  if (tug >= 0) out.tug = q[tug] as number
+  if (tug >= 0) out.tug = q[tug]
   const points = (id: string): Point3[] => {
     const strap = rig.straps.find((each) => each.id === id)
     return strap ? courseOfPoints(rigging, strap, q) : []

@@ -56,7 +56,7 @@ function termsOf(rigging: Rigging, lengths: Readonly<Record<string, number>>, lo
   const neck = rig.straps.find(({ id, course }) => (id === 'neck' || id === 'front') && course === 'around')
   const partner: Partial<Record<RigNode, RigNode>> = { low: 'girthTop', girthTop: 'low', bellyLow: 'bellyTop', bellyTop: 'bellyLow' }
   const free = loose(rigging)
-  for (const node of free) terms.push({ node, over: partner[node] as RigNode })
+  for (const node of free) terms.push({ node, over: partner[node] })
   const straight = (['low', 'girthTop', 'bellyLow', 'bellyTop', 'rib'] as const).filter(
     (node) => has(rigging, node) && !free.includes(node) && !(load === 'slack' && node === 'rib'),
   )

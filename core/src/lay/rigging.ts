@@ -96,7 +96,7 @@ const TURN = 0.02
 
 /** The rig of a harness. @throws RangeError for what has no straps to lay */
 export function rigOf(family: FamilyId): Rig {
-  const rig = families[family]?.rig
+  const rig = families[family].rig
   if (!rig) throw new RangeError(`${family}: no straps to lay`)
   return rig
 }

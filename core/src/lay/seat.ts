@@ -190,12 +190,16 @@ function descend(problem: SeatProblem, start: Float64Array): Seat {
     return out
   }
   let curvature = fresh()
-  let isFresh = true
+  const known = { bent: false }
   let multipliers: Float64Array = new Float64Array(now.over.length)
   const reach = MOST_STEP * sizeMm
   let smallGains = 0
   for (let turn = 0; turn < TURNS; turn++) {
-    const inverted = inverse(curvature, n) ?? inverse((curvature = fresh()), n)!
+    let inverted = inverse(curvature, n)
+    if (!inverted) {
+      curvature = fresh()
+      inverted = inverse(curvature, n) ?? fresh()
+    }
     const least = low.map((value, i) => Math.max(-reach, value - (at[i] as number)))
     const most = high.map((value, i) => Math.min(reach, value - (at[i] as number)))
     const solved = quadratic(inverted, now, least, most)
@@ -206,7 +210,7 @@ function descend(problem: SeatProblem, start: Float64Array): Seat {
     const longest = step.reduce((top, each) => Math.max(top, Math.abs(each)), 0)
     const worst = now.over.reduce((top, each, e) => Math.max(top, (multipliers[e] as number) >= PENALTY - 1e-6 ? 0 : each), 0)
     const expected = expectedGain(now, step, penalty)
-    if (worst < NEAR && (longest < NEAR || expected > -GAIN * (isFresh ? 0.1 : 1))) return { at, evaluated: now, multipliers, settled: true }
+    if (worst < NEAR && (longest < NEAR || expected > -GAIN * (known.bent ? 1 : 0.1))) return { at, evaluated: now, multipliers, settled: true }
     const before = merit(now, penalty)
     const take = (there: Float64Array, next: Evaluated): void => {
       const move = there.map((value, i) => value - (at[i] as number))
@@ -216,7 +220,7 @@ function descend(problem: SeatProblem, start: Float64Array): Seat {
           for (let i = 0; i < n; i++)
             change[i] = (change[i] as number) + (multipliers[e] as number) * ((next.rows[e * n + i] as number) - (now.rows[e * n + i] as number))
       update(curvature, n, move, change)
-      isFresh = false
+      known.bent = true
       smallGains = before - merit(next, penalty) < GAIN && worst < NEAR ? smallGains + 1 : 0
       at.set(there)
       now = next
@@ -244,9 +248,9 @@ function descend(problem: SeatProblem, start: Float64Array): Seat {
     if (smallGains >= 3) return { at, evaluated: now, multipliers, settled: true }
     if (!found) {
       now = evaluate(at)
-      if (isFresh) return { at, evaluated: now, multipliers, settled: worst < 5 * NEAR && expected > -20 * GAIN }
+      if (!known.bent) return { at, evaluated: now, multipliers, settled: worst < 5 * NEAR && expected > -20 * GAIN }
       curvature = fresh()
-      isFresh = true
+      known.bent = false
     }
   }
   return { at, evaluated: now, multipliers, settled: false }

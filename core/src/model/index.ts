@@ -36,3 +36,4 @@ export { choiceOf, labelsOf, storedChoice, tableOf } from './choice.ts'
 /** Every resource by its name in the plural. */
 export * as resources from './resources.ts'
 export { dayIn, dayOf } from './day-in.ts'
+export type { ForetoldPair } from './foretold-pair.ts'

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { Day, FamilyId, Id, MeasureId, Moment, line } from './ids.schema.ts'
-import { PIECE_HOMES, PIECE_STATES } from './lists.ts'
+import { CAR_BUILDS, PIECE_HOMES, PIECE_STATES } from './lists.ts'
 import { Band } from './size-table.schema.ts'
 
 /** Whose a piece is. */
@@ -25,6 +25,8 @@ export const PieceFields = z.object({
   tableId: line(60).nullable(),
   /** Laid flat and measured, by the measure it decides: shortest and longest setting, mm. Rings are inside rings, whole. */
   flat: z.partialRecord(MeasureId, Band),
+  /** How a car harness is built; `null` where it is none, or nobody said. */
+  build: z.enum(CAR_BUILDS).nullable().optional(),
   /** Where its sliders stand. */
   sliders: line(200),
   home: PieceHome,

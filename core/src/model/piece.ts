@@ -16,6 +16,7 @@ export const pieces = resource<Piece>({
     label: 'label',
     tableId: 'table_id',
     flat: json('flat'),
+    build: 'build',
     sliders: 'sliders',
     home: 'home',
     holder: 'holder',

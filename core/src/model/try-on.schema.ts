@@ -12,6 +12,31 @@ export const Worn = z.union([
 ])
 export type Worn = z.infer<typeof Worn>
 
+/** One check as it was foretold before anything was answered; `none` where nothing could be. */
+export const ForetoldCheck = z.object({
+  check: line(60).min(1),
+  state: z.enum(PULL_STATES),
+  strap: line(20).min(1).optional(),
+  mm: z.number().nullable(),
+  sigmaMm: z.number().min(0).nullable(),
+  grade: z.enum(['holds', 'doubt', 'fails', 'none']),
+})
+export type ForetoldCheck = z.infer<typeof ForetoldCheck>
+
+/** What a round was begun with: kept as it was foretold, and never worked out anew. */
+export const Prediction = z.object({
+  /** Of the rules it was foretold by. */
+  version: z.int().min(1),
+  /** Strap lengths it was foretold for, mm; empty where there are none. */
+  straps: z.record(line(20).min(1), z.number().positive().max(6000)),
+  checks: z.array(ForetoldCheck).max(80),
+})
+export type Prediction = z.infer<typeof Prediction>
+
+/** A slider that was moved since the round before; minus shortens. */
+export const StrapMove = z.object({ strap: line(20).min(1), side: z.enum(['left', 'right']).nullable(), byMm: z.number().min(-2000).max(2000) })
+export type StrapMove = z.infer<typeof StrapMove>
+
 const fields = {
   itemId: Id,
   of: Worn,
@@ -21,6 +46,11 @@ const fields = {
   settings: z.array(Id).max(60),
   /** What was changed since the round before, in the fitter's words. */
   changed: line(300),
+  /** What it was begun with; `null` of rounds from before predictions were kept. */
+  foretold: Prediction.nullable().optional(),
+  /** Sliders moved since the round before, and how long that took, seconds. */
+  moves: z.array(StrapMove).max(30).nullable().optional(),
+  seconds: z.int().min(0).max(86_400).nullable().optional(),
   at: Moment,
   by: line(60),
 }

@@ -1,7 +1,19 @@
 import { flag, json, resource } from './resource.ts'
 import type { Observation, SymptomNote, TryOn } from './try-on.schema.ts'
 
-export type { NewObservation, NewSymptomNote, NewTryOn, Observation, PullState, SymptomNote, TryOn, Worn } from './try-on.schema.ts'
+export type {
+  ForetoldCheck,
+  NewObservation,
+  NewSymptomNote,
+  NewTryOn,
+  Observation,
+  Prediction,
+  PullState,
+  StrapMove,
+  SymptomNote,
+  TryOn,
+  Worn,
+} from './try-on.schema.ts'
 
 /** A round as it is kept; what was seen in it hangs on it. */
 export const tryOns = resource<Omit<TryOn, 'observations' | 'symptoms'>>({
@@ -18,6 +30,9 @@ export const tryOns = resource<Omit<TryOn, 'observations' | 'symptoms'>>({
     label: 'label',
     settings: json('settings'),
     changed: 'changed',
+    foretold: json('foretold'),
+    moves: json('moves'),
+    seconds: 'seconds',
     at: 'at',
     on: 'on_day',
     by: 'by_whom',

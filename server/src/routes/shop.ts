@@ -2,6 +2,7 @@ import { Changes, Day, Id, NewFitter } from '@merry-tailor/core/schemas'
 import { KennelImport } from '@merry-tailor/core/formats'
 import { z } from 'zod'
 import { kennelList, takeKennelList } from '../db/kennel.ts'
+import { foretoldPairs } from '../db/foretold-pairs.ts'
 import { remindersOn } from '../db/reminders.ts'
 import { addFitter, changeFitter, changeShop, listFitters, readShop } from '../db/shop.ts'
 import { once, typed, type Routes } from './typed.ts'
@@ -23,6 +24,7 @@ export const shopRoutes: Routes = (app, desk) => {
     once(desk, request, () => changeFitter(db, request.params.id, request.body.changes)),
   )
 
+  api.get('/api/foretold', () => foretoldPairs(db))
   api.get('/api/reminders', { schema: { querystring: z.object({ on: Day }) } }, (request) => remindersOn(db, request.query.on))
 
   api.post('/api/kennel-list', { bodyLimit: LIST_LIMIT, schema: { body: KennelImport } }, (request) =>

@@ -10,6 +10,7 @@ import {
   type DogSheet,
   type DogsPage,
   type Fitter,
+  type ForetoldPair,
   type Found,
   type Owner,
   type Piece,
@@ -76,6 +77,7 @@ export const useFittersQuery = shown<Fitter[], undefined>('fitters', shopApi.use
 export const useShopQuery = shown<ShopFields, undefined>('shop', shopApi.useShopQuery)
 export const useSupplyQuery = shown<Supply[], undefined>('supply', shopApi.useSupplyQuery)
 export const useFindQuery = shown<Found[], string>('find', shopApi.useFindQuery)
+export const useForetoldQuery = shown<ForetoldPair[], undefined>('foretold', shopApi.useForetoldQuery)
 export const useCopiesQuery = shown<Drawer, undefined>('copies', shopApi.useCopiesQuery)
 export const useRemindersQuery = shown<{ again: Reminder[]; back: ComingBack[] }, string>('reminders', shopApi.useRemindersQuery)
 

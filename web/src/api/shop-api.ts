@@ -6,6 +6,7 @@ import type {
   DogSheet,
   DogsPage,
   Fitter,
+  ForetoldPair,
   Found,
   Owner,
   Piece,
@@ -104,6 +105,7 @@ const PATHS = {
   fitters: (_: undefined) => '/fitters',
   reminders: (on: string) => `/reminders?on=${on}`,
   copies: (_: undefined) => '/copies',
+  foretold: (_: undefined) => '/foretold',
 }
 export type QueryName = keyof typeof PATHS
 
@@ -145,6 +147,7 @@ export const shopApi = createApi({
       shop: question<ShopFields, undefined>('shop', ['Shop']),
       fitters: question<Fitter[], undefined>('fitters', ['Fitters']),
       copies: question<Drawer, undefined>('copies', ['Copies']),
+      foretold: question<ForetoldPair[], undefined>('foretold', ['Tickets']),
       reminders: question<{ again: Reminder[]; back: ComingBack[] }, string>('reminders', ['Reminders']),
 
       act: write('act'),

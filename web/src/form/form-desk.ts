@@ -1,14 +1,20 @@
 import {
   crateOffer,
+  foretell,
   rankAll,
   readForm,
   settleByForm,
+  startSettings,
   type About,
   type Body,
   type FormQuestion,
   type FamilyId,
+  type Foretold,
   type Form,
   type FormReading,
+  type ForetellQuestion,
+  type StartQuestion,
+  type StartSettings,
   type Settled,
   type SettleTable,
   type Offer,
@@ -192,6 +198,39 @@ export async function rankBeside({ tables, body, families, views, pieces = [], l
     () => rankAll(tables, sized, null, options),
   )
 }
+
+const foretoldOrNot = (question: ForetellQuestion): Foretold | null => {
+  try {
+    return foretell(question)
+  } catch (problem) {
+    if (problem instanceof RangeError) return null
+    throw problem
+  }
+}
+
+/**
+ * Foretells one or more things on a dog, in the worker, or in place without one.
+ *
+ * @param channel a newer question on it cancels an older one still waiting
+ * @returns one answer a question, `null` where nothing is known of it; `null` for all when it was cancelled
+ */
+export async function foretellBeside(channel: string, questions: readonly ForetellQuestion[]): Promise<(Foretold | null)[] | null> {
+  turn += 1
+  const mine = turn
+  return beside<(Foretold | null)[] | null>(
+    'bench',
+    (work) => work.foretell(channel, mine, questions),
+    () => questions.map(foretoldOrNot),
+  )
+}
+
+/** Where to set the straps before it is put on, in the worker, or in place without one. */
+export const startBeside = (question: StartQuestion): Promise<StartSettings> =>
+  beside(
+    'bench',
+    (work) => work.startSettings(question),
+    () => startSettings(question),
+  )
 
 /** Starts the worker while the page is still being drawn: its tables are ready before the first dog. */
 export const prepareForms = (): void => void desk('bench')

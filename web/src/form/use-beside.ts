@@ -1,6 +1,6 @@
-import type { Offer, Settled } from '@merry-tailor/core'
+import type { Foretold, Offer, ForetellQuestion, Settled, StartQuestion, StartSettings } from '@merry-tailor/core'
 import { useEffect, useState } from 'react'
-import { rankBeside, settleBeside, type RankQuestion, type SettleQuestion } from './form-desk'
+import { foretellBeside, rankBeside, settleBeside, startBeside, type RankQuestion, type SettleQuestion } from './form-desk'
 
 /** What is worked out beside the page; the last answer stays until the next is there. `null` asks nothing yet. */
 function useBeside<Q, A>(question: Q | null, ask: (question: Q) => Promise<A>): A | null {
@@ -23,3 +23,32 @@ export const useRankAll = (question: RankQuestion | null): Offer[] | null => use
 
 /** What would settle the doubt between the sizes of one table. */
 export const useSettled = (question: SettleQuestion | null): Settled | null => useBeside(question, settleBeside)
+
+interface AskedForetold {
+  questions: readonly ForetellQuestion[]
+  answers: (Foretold | null)[]
+}
+
+/**
+ * What is foretold of several things on one dog, in the order asked. The last answers stay until the next are there, and
+ * say which questions they are of; `null` until the first.
+ *
+ * @param channel newer questions of one channel cancel older ones
+ */
+export function useForetold(channel: string, questions: readonly ForetellQuestion[] | null): AskedForetold | null {
+  const [answer, setAnswer] = useState<AskedForetold | null>(null)
+  useEffect(() => {
+    if (questions === null) return
+    let wanted = true
+    void foretellBeside(channel, questions).then((answers) => {
+      if (wanted && answers) setAnswer({ questions, answers })
+    })
+    return () => {
+      wanted = false
+    }
+  }, [channel, questions])
+  return answer
+}
+
+/** Where to set the straps to begin with. */
+export const useStartSettings = (question: StartQuestion | null): StartSettings | null => useBeside(question, startBeside)

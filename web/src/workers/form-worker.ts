@@ -1,13 +1,19 @@
 import {
+  foretell,
   rankAll,
   settleByForm,
+  startSettings,
   readForm,
   typicalForm,
   type About,
   type Body,
   type FormQuestion,
+  type Foretold,
   type Form,
   type FormReading,
+  type ForetellQuestion,
+  type StartQuestion,
+  type StartSettings,
   type Settled,
   type SettleTable,
   type ShopFields,
@@ -23,6 +29,16 @@ const newest = new Map<string, number>()
 
 /** Lets messages that wait come in before the work begins, so that a newer question can cancel this one. */
 const breathe = (): Promise<void> => new Promise((done) => setTimeout(done, 0))
+
+/** What nothing is known of cannot be foretold. */
+function foretoldOrNot(question: ForetellQuestion): Foretold | null {
+  try {
+    return foretell(question)
+  } catch (problem) {
+    if (problem instanceof RangeError) return null
+    throw problem
+  }
+}
 
 /** Solves forms beside the page, so that a keystroke never waits. */
 const work = {
@@ -40,6 +56,17 @@ const work = {
   /** What would settle the doubt between the sizes of one table. */
   settle(table: SettleTable, body: SizedBody, form: Form | null, views: ShopFields['views'], growing: boolean): Settled {
     return settleByForm(table, body, form, views, growing)
+  },
+  /** Where gear would lie on a dog and what its checks would show; a newer question of the same channel cancels it. */
+  async foretell(channel: string, turn: number, questions: readonly ForetellQuestion[]): Promise<(Foretold | null)[] | null> {
+    newest.set(channel, Math.max(turn, newest.get(channel) ?? 0))
+    await breathe()
+    if (newest.get(channel) !== turn) return null
+    return questions.map(foretoldOrNot)
+  },
+  /** Where to set the straps before it is put on. */
+  startSettings(question: StartQuestion): StartSettings {
+    return startSettings(question)
   },
   /** Sets the tables up that the first solve needs. */
   warm(): void {

@@ -15,6 +15,7 @@ import {
   ringsFor,
   RULES_VERSION,
   sizeOf,
+  strapsOf,
   tableIn,
   type Picked,
   type Piece,
@@ -45,6 +46,7 @@ import { titleWords } from '../../words/titles'
 import { useBenchForm, NoItem, OnTheDog, useOut, useOpenTicket, useActs, ItemPanel, ItemsInHand, ItemTabs, useItemInHand, useRanked } from '../../bench'
 import { becauseWords } from './because-words'
 import { ChooseWords } from './ChooseWords'
+import { LaidBlock } from './LaidBlock'
 import { CrateNote } from './CrateNote'
 import { MakerSays } from '../../sizes/MakerSays'
 import { MeasureCard } from './MeasureCard'
@@ -152,6 +154,7 @@ export function ChooseStage() {
   if (!item) return <NoItem title="Nothing to size yet">Choose an item under Ask, then every size of it shows here.</NoItem>
   const shownSizes = offer ? (labels.length === 2 ? labels : [size?.label]).flatMap((one) => sizeOf(offer, one) ?? []) : []
   const second = shownSizes.find((one) => one !== size)
+  const isLaid = strapsOf(item.family).length > 0
   // The record's weight is no tape.
   const known = Object.entries(body).filter(([id, each]) => id !== 'M00' && each?.mm != null && !each.guess).length
   // The yellow action never goes against the advice: what cannot be had in time is offered in plain.
@@ -286,8 +289,18 @@ export function ChooseStage() {
             {offer && table && size && (
               // The dog and the first size’s tapes on the left, what to make of them on the right; the second size below.
               <div className="grid gap-4 xl:grid-cols-2 xl:grid-rows-[repeat(9,auto)_1fr]">
-                <OnTheDog form={drawn} family={item.family} name={name} fits={size.perMeasure} />
-                <div className="flex flex-col gap-4 xl:col-start-2 xl:row-span-10 xl:row-start-1">
+                {!isLaid && <OnTheDog form={drawn} family={item.family} name={name} fits={size.perMeasure} />}
+                <LaidBlock
+                  key={item.id}
+                  item={item}
+                  offer={offer}
+                  size={size}
+                  second={second}
+                  piece={ranked.find((each) => each.kind === 'gear' && each !== offer)}
+                  form={drawn}
+                  look={look}
+                />
+                <div className={`flex flex-col gap-4 xl:col-start-2 xl:row-span-10 ${isLaid ? '' : 'xl:row-start-1'}`}>
                   <SettleBlock table={table} body={body} form={form} near={advice?.labels ?? []} />
                   <PawsBlock offer={offer} />
                   <MakersBlock ranked={ranked} offer={offer} body={body} look={look} />
