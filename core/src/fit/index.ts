@@ -18,3 +18,4 @@ export { startSettings, type Adjuster, type StartQuestion, type StartSettings } 
 export { rankCauses, type CauseAnswer, type RankedCauses, type RankedRemedy } from './rank-causes.ts'
 export { FIT_RULES_VERSION, foretell, predictionOf, type ForetellQuestion, type Foretold } from './foretell.ts'
 export { CHECK_READS } from './check-reads.ts'
+export { settingsNow } from './settings-now.ts'

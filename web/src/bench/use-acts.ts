@@ -12,6 +12,7 @@ import {
   type NewObservation,
   type NewReading,
   type NewSymptomNote,
+  type NewSetting,
   type NewTryOn,
 } from '@merry-tailor/core'
 import { useMemo } from 'react'
@@ -40,6 +41,7 @@ export interface Acts {
   choose: (body: Unsigned<NewChoice>, id?: string) => Done
   hitch: (body: Unsigned<NewHitch>) => Done
   tryOn: (body: Unsigned<NewTryOn>, id?: string) => Done
+  set: (body: Unsigned<NewSetting>) => Done
   observe: (roundId: string, body: Unsigned<NewObservation>) => Done
   symptom: (roundId: string, body: Unsigned<NewSymptomNote>) => Done
   undo: (() => void) | null
@@ -92,6 +94,10 @@ export function useActs(): Acts {
         return act({ act: 'hitch', id, body: { ...body, at, by } })
       },
       tryOn: (body, id = uuid()) => act({ act: 'try-on', id, body: { ...body, at: signed().at, by } }),
+      set: (body) => {
+        const { id, at } = signed()
+        return act({ act: 'set', id, body: { ...body, at, by } })
+      },
       observe: (roundId, body) => {
         const { id, at } = signed()
         return act({ act: 'observe', id, roundId, body: { ...body, at, by } })

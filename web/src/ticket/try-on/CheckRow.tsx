@@ -3,6 +3,8 @@ import { useState } from 'react'
 import { useFittersQuery } from '../../api/queries'
 import { useAppSelector } from '../../state/store'
 import { Mark } from '../../ui/marks/Mark'
+import { VerdictWord } from '../../said/VerdictWord'
+import { strapName } from '../../words/foretold'
 import { problemWords } from '../../words/problems'
 import { verdictWord } from '../../words/verdicts'
 import { useActs, useOpenTicket } from '../../bench'
@@ -31,7 +33,20 @@ function useAtTheDog(): AtTheDog {
 }
 
 /** One check in one state, answered by a verdict or by a number. */
-export function CheckRow({ check, state, round, answer }: { check: Check; state: PullState; round: TryOn; answer: Observation | undefined }) {
+export function CheckRow({
+  n,
+  check,
+  state,
+  round,
+  answer,
+}: {
+  /** Its number on the dog. */
+  n: number
+  check: Check
+  state: PullState
+  round: TryOn
+  answer: Observation | undefined
+}) {
   const { unit } = useAppSelector((store) => store.settings)
   const at = useAtTheDog()
   const small = check.gauge?.kind === 'wide' && fingersWide(check.gauge, at).small
@@ -62,7 +77,7 @@ export function CheckRow({ check, state, round, answer }: { check: Check; state:
       <div className="grid gap-x-4 gap-y-1.5 2xl:grid-cols-[1fr_auto]">
         <div className="min-w-0">
           <h3 className="flex items-center gap-2 font-text text-[17px] leading-[21px] font-bold">
-            {check.name}
+            <span className="text-mute">{n}</span> {check.name}
             {answer?.asTyped && (
               <span className="font-normal text-mute">
                 {/^\d+$/.test(answer.asTyped) && answer.fingers !== null
@@ -75,6 +90,7 @@ export function CheckRow({ check, state, round, answer }: { check: Check; state:
             {check.how} <b className="text-ink">{check.pass}</b>
             {small && <b className="text-ink"> So small a dog: 1½ to 2.</b>}
           </p>
+          <Expected round={round} check={check.id} state={state} />
         </div>
         <div className="flex flex-wrap items-start gap-2" role="group" aria-label={`${check.name}, ${state}`}>
           <div className="flex gap-1.5 phone:gap-2">
@@ -125,5 +141,18 @@ export function CheckRow({ check, state, round, answer }: { check: Check; state:
         </p>
       )}
     </li>
+  )
+}
+
+/** What was foretold when the round began, in its own hollow word; it never changes. */
+function Expected({ round, check, state }: { round: TryOn; check: string; state: PullState }) {
+  const own = round.foretold?.checks.filter((each) => each.check === check && each.state === state && each.grade !== 'none') ?? []
+  const worst = own.find(({ grade }) => grade === 'fails') ?? own.find(({ grade }) => grade === 'doubt') ?? own[0]
+  if (!worst) return null
+  return (
+    <p className="mt-0.5 text-[14px]">
+      <VerdictWord grade={worst.grade} basis="predicted" size={16} />
+      {worst.strap && own.length > 1 && <span className="text-mute">, {strapName(worst.strap).toLowerCase()}</span>}
+    </p>
   )
 }

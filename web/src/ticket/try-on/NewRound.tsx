@@ -1,4 +1,18 @@
-import { isOf, labelsOf, offerKey, presentSymptoms, remedyOf, tableIn, type Choice, type Item, type Offer, type TryOn } from '@merry-tailor/core'
+import {
+  isOf,
+  labelsOf,
+  offerKey,
+  predictionOf,
+  presentSymptoms,
+  remedyOf,
+  settingsNow,
+  tableIn,
+  type Choice,
+  type Item,
+  type Offer,
+  type Prediction,
+  type TryOn,
+} from '@merry-tailor/core'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { v7 as uuid } from 'uuid'
@@ -8,6 +22,9 @@ import { TextField } from '../../ui/controls/TextField'
 import { faceOf } from '../../words/offer-face'
 import { problemWords } from '../../words/problems'
 import { useRanked, useOpenTicket, useActs } from '../../bench'
+import { foretellBeside } from '../../form'
+import { movesBetween } from './StrapStrip'
+import { useWornQuestion } from './use-round-lay'
 
 /** Something that can be put on: what it is called, whose it is, and what the round will name. */
 interface Wearable {
@@ -41,6 +58,7 @@ export function NewRound({ item, onMade }: { item: Item; onMade: (id: string) =>
   const { ranked, choice } = useRanked(item)
   const acts = useActs()
   const once = useOnce()
+  const questionFor = useWornQuestion(item.family)
   const rounds = sheet.tryOns.filter((round) => round.itemId === item.id && !round.struck)
   const [picked, setPicked] = useState<string | null>(null)
   const [other, setOther] = useState('')
@@ -65,6 +83,23 @@ export function NewRound({ item, onMade }: { item: Item; onMade: (id: string) =>
     last.label === label &&
     presentSymptoms(last.symptoms).some((note) => note.remedy !== null && remedyOf(note.symptom, note.remedy)?.kind === 'resize')
 
+  /** How the straps stand, or stood in a round. */
+  const straps = (ids: readonly string[] | null) =>
+    settingsNow(ids === null ? sheet.settings : sheet.settings.filter((each) => ids.includes(each.id)), { itemId: item.id }, sheet.dog?.id ?? null)
+  /** Kept before the first answer: what it is expected to show, as it is set now. */
+  const foretoldNow = async (of: TryOn['of']): Promise<Prediction | null> => {
+    const question = questionFor(of, label)
+    if (!question) return null
+    const answer = (await foretellBeside(`begin ${item.id}`, [question]))?.[0]
+    if (!answer) return null
+    const set = Object.fromEntries(
+      Object.entries(straps(null)).flatMap(([id, { leftMm, rightMm }]) => (id in answer.straps ? [[id, (leftMm + (rightMm ?? leftMm)) / 2]] : [])),
+    )
+    if (Object.keys(set).length === 0) return predictionOf(answer)
+    const { form, family, gauge, pull } = question
+    const asSet = (await foretellBeside(`begin ${item.id}`, [{ form, family, gauge, pull, straps: { ...answer.straps, ...set } }]))?.[0]
+    return predictionOf(asSet ?? answer)
+  }
   const begin = async (): Promise<boolean> => {
     if (!label) {
       setProblem('Name the size that is on the dog.')
@@ -72,7 +107,20 @@ export function NewRound({ item, onMade }: { item: Item; onMade: (id: string) =>
     }
     const id = uuid()
     const settings = sheet.settings.filter((each) => !each.struck && 'itemId' in each.of && each.of.itemId === item.id).map((each) => each.id)
-    const { error } = await acts.tryOn({ itemId: item.id, of: size?.of ?? { named: true }, label: label.slice(0, 40), settings, changed: changed.trim() }, id)
+    const of = size?.of ?? { named: true as const }
+    const { error } = await acts.tryOn(
+      {
+        itemId: item.id,
+        of,
+        label: label.slice(0, 40),
+        settings,
+        changed: changed.trim(),
+        foretold: await foretoldNow(of),
+        moves: last ? movesBetween(item.family, straps(last.settings), straps(null)) : [],
+        seconds: last ? Math.max(0, Math.min(86_400, Math.round((Date.now() - Date.parse(last.at)) / 1000))) : null,
+      },
+      id,
+    )
     if (error) {
       setProblem(`Not saved. ${problemWords(error)}`)
       return false

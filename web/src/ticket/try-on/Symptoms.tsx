@@ -1,5 +1,9 @@
 import {
   checkById,
+  rankCauses,
+  remedyOf,
+  type PredictedCheck,
+  type PullState,
   latestObservations,
   presentSymptoms,
   symptomsFor,
@@ -10,15 +14,21 @@ import {
   type TryOn,
 } from '@merry-tailor/core'
 import { useState } from 'react'
+import { useAppSelector } from '../../state/store'
+import { valueStyle } from '../../state/settings'
+import { lengthText } from '../../ui/length/length-text'
+import { Worded } from '../../ui/length/Worded'
 import { Mark } from '../../ui/marks/Mark'
+import { strapName } from '../../words/foretold'
+import { verdictWord } from '../../words/verdicts'
 import { problemWords } from '../../words/problems'
 import { useActs } from '../../bench'
-import { lowerFirst } from '../../words/first-letter'
+import { lowerFirst, upperFirst } from '../../words/first-letter'
 
 const KINDS: Readonly<Record<RemedyKind, string>> = { adjust: 'Adjust', resize: 'Resize', change: 'Change style', procedure: 'Do' }
 
 /** What is seen on the dog that should not be, and what to try, in order. */
-export function Symptoms({ family, round }: { family: FamilyId; round: TryOn }) {
+export function Symptoms({ family, round, predicted }: { family: FamilyId; round: TryOn; predicted: readonly PredictedCheck[] }) {
   const failing = [...latestObservations(round.observations).values()].filter((answer) => answer.grade !== 'holds')
   const hinted = [...new Set(failing.flatMap((answer) => checkById(answer.check)?.symptoms ?? []))]
   const present = presentSymptoms(round.symptoms)
@@ -38,7 +48,14 @@ export function Symptoms({ family, round }: { family: FamilyId; round: TryOn }) 
       )}
       <ul>
         {shown.map((symptom) => (
-          <SymptomRow key={symptom.id} symptom={symptom} note={present.find((each) => each.symptom === symptom.id)} round={round} />
+          <SymptomRow
+            key={symptom.id}
+            symptom={symptom}
+            note={present.find((each) => each.symptom === symptom.id)}
+            round={round}
+            family={family}
+            predicted={predicted}
+          />
         ))}
       </ul>
       <button type="button" onClick={() => setAll(!all)} className="min-h-11 px-[18px] font-semibold underline">
@@ -48,8 +65,19 @@ export function Symptoms({ family, round }: { family: FamilyId; round: TryOn }) 
   )
 }
 
-function SymptomRow({ symptom, note, round }: { symptom: Symptom; note: SymptomNote | undefined; round: TryOn }) {
+interface SymptomRowProps {
+  symptom: Symptom
+  note: SymptomNote | undefined
+  round: TryOn
+  family: FamilyId
+  predicted: readonly PredictedCheck[]
+}
+
+function SymptomRow({ symptom, note, round, family, predicted }: SymptomRowProps) {
+  const ranked = note ? rankCauses({ symptom: symptom.id, family, predicted, answers: [...latestObservations(round.observations).values()] }) : null
   const acts = useActs()
+  const settings = useAppSelector((state) => state.settings)
+  const style = { ...valueStyle(settings), unit: settings.unit }
   const [refused, setRefused] = useState<string | null>(null)
   const keep = (present: boolean, remedy: string | null): void =>
     void acts.symptom(round.id, { symptom: symptom.id, remedy, present }).then(({ error }) => setRefused(error ? `Not saved. ${problemWords(error)}` : null))
@@ -78,9 +106,21 @@ function SymptomRow({ symptom, note, round }: { symptom: Symptom; note: SymptomN
           <Mark grade="fails" basis="seen" size={18} /> Stop and refit now. If it goes on without gear, ask the vet.
         </p>
       )}
-      {note && (
-        <ol className="mt-1 space-y-1 pl-8">
-          {symptom.remedies.map((remedy, i) => (
+      {note && ranked?.normal && <p className="pl-8 text-mute">The normal look while slack: nothing to mend. Judge it in the pull.</p>}
+      {note && ranked && ranked.causes.length > 1 && (
+        <ol className="mt-1 pl-8" aria-label="Likely causes">
+          {ranked.causes.slice(0, 3).map(({ code, weight }, i) => (
+            <li key={code} className={i === 0 ? 'font-bold' : 'text-mute'}>
+              {i + 1}. {causeWords(code)}
+              {weight > 0.7 ? ', most likely' : ''}
+            </li>
+          ))}
+        </ol>
+      )}
+      {note && ranked?.ask && <PartingCheck round={round} ask={ranked.ask} />}
+      {note && ranked && (
+        <ol className="mt-1 space-y-1 pl-8" aria-label="What to do, in order">
+          {ranked.remedies.map((remedy, i) => (
             <li key={remedy.code}>
               <button
                 type="button"
@@ -90,7 +130,13 @@ function SymptomRow({ symptom, note, round }: { symptom: Symptom; note: SymptomN
               >
                 <span className="text-mute">{i + 1}.</span>
                 <span>
-                  <b>{KINDS[remedy.kind]}:</b> {lowerFirst(remedy.do)}
+                  <b>{KINDS[remedy.kind]}:</b> {lowerFirst(remedyOf(symptom.id, remedy.code)?.do ?? 'another size')}
+                  {remedy.strap && remedy.byMm !== undefined && Math.abs(remedy.byMm) >= 2 && (
+                    <b className="block">
+                      {remedy.byMm < 0 ? 'Draw in' : 'Let out'} {strapName(remedy.strap).toLowerCase()}{' '}
+                      <Worded text={lengthText(Math.abs(remedy.byMm), style, true)} />
+                    </b>
+                  )}
                   {note.remedy === remedy.code && <span className="text-mute"> (done)</span>}
                 </span>
               </button>
@@ -99,5 +145,35 @@ function SymptomRow({ symptom, note, round }: { symptom: Symptom; note: SymptomN
         </ol>
       )}
     </li>
+  )
+}
+
+/** A cause by its code, as it is said. */
+const causeWords = (code: string): string => upperFirst(code.replaceAll('-', ' '))
+
+/** The one check that tells the two likeliest causes apart, answered where it stands. */
+function PartingCheck({ round, ask }: { round: TryOn; ask: { check: string; state: PullState } }) {
+  const acts = useActs()
+  const check = checkById(ask.check)
+  if (!check) return null
+  return (
+    <div className="mt-1.5 border-l-4 border-ink bg-bench py-1.5 pr-2 pl-3">
+      <p className="text-[14.5px] leading-[18px]">
+        <b>One check parts 1 and 2:</b> {check.name}, {ask.state}. {check.how}
+      </p>
+      <div className="mt-1 flex flex-wrap gap-2">
+        {(['holds', 'fails'] as const).map((grade) => (
+          <button
+            key={grade}
+            type="button"
+            onClick={() => void acts.observe(round.id, { check: ask.check, state: ask.state, grade, asTyped: '', mm: null, fingers: null })}
+            className="inline-flex min-h-11 items-center gap-1.5 rounded-[2px] border-2 border-edge bg-panel px-2.5 text-[14.5px] font-bold hover:bg-bench"
+          >
+            <Mark grade={grade} basis="seen" size={17} />
+            {verdictWord(grade, 'seen')}
+          </button>
+        ))}
+      </div>
+    </div>
   )
 }

@@ -30,6 +30,9 @@ import { CheckRow } from './CheckRow'
 import { FittersWord } from './FittersWord'
 import { HowItGoesOn } from './HowItGoesOn'
 import { NewRound } from './NewRound'
+import { RoundMat } from './RoundMat'
+import { StrapStrip } from './StrapStrip'
+import { useRoundLay } from './use-round-lay'
 import { Symptoms } from './Symptoms'
 
 const STATES: readonly { value: PullState; label: string }[] = [
@@ -65,6 +68,7 @@ export function TryOnStage() {
   const states = STATES.filter(({ value }) => checks.some((check) => check.states.includes(value)))
   const state = states.some(({ value }) => value === wish) ? wish : 'slack'
   const next = states[(states.findIndex(({ value }) => value === state) + 1) % Math.max(1, states.length)]
+  const lay = useRoundLay(item?.family ?? 'H01', item?.id ?? '', round)
   // Slack and pulling, to and fro; where nothing pulls, on to the next.
   useKeys({ p: () => setState(states.some(({ value }) => value === 'pulling') ? (state === 'slack' ? 'pulling' : 'slack') : (next?.value ?? 'slack')) })
 
@@ -135,6 +139,8 @@ export function TryOnStage() {
           </header>
           {round ? (
             <div className="quiet-scroll min-h-0 flex-1 bg-panel">
+              {lay.now && <RoundMat round={round} state={state} checks={shown} newest={newest} foretold={lay.now} riseRad={lay.riseRad} label={round.label} />}
+              {lay.own?.laid && <StrapStrip item={item} own={lay.own} settings={lay.settings} />}
               <HowItGoesOn family={item.family} build={build} />
               {state === 'slack' && families[item.family].shelf === 'pulling' && (
                 <p className="border-b border-rule bg-bench px-5 py-2">
@@ -148,8 +154,9 @@ export function TryOnStage() {
                 <p className="border-b border-rule bg-bench px-5 py-2">Swing the foreleg by hand, then let the dog walk a few steps.</p>
               )}
               <ul>
-                {shown.map((check) => (
+                {shown.map((check, i) => (
                   <CheckRow
+                    n={i + 1}
                     key={`${round.id}-${check.id}-${state}`}
                     check={checkByMaker(check, rules)}
                     state={state}
@@ -177,7 +184,7 @@ export function TryOnStage() {
           )}
         </ItemPanel>
       </section>
-      {round && <Symptoms family={item.family} round={round} />}
+      {round && <Symptoms family={item.family} round={round} predicted={lay.now?.checks ?? []} />}
     </ItemsInHand>
   )
 }
