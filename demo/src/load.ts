@@ -1,22 +1,29 @@
 import {
   bodyOf,
+  foretell,
   measures,
   offerKey,
   parseLength,
   parseWeight,
   PLAIN_CIRCUMSTANCES,
   predictedOf,
+  predictionOf,
   proposedChoice,
   rankAll,
   RULES_VERSION,
+  sliderMoves,
+  solveForm,
   type NewObservation,
+  type Prediction,
   type SizeTable,
+  type StrapSides,
 } from '@merry-tailor/core'
 import { pathToFileURL } from 'node:url'
 import { v7 as uuid } from 'uuid'
 import { dogs, fitters, gauges, notes, owners, tickets } from './scenario.ts'
-import type { ReadingStory, TicketStory } from './stories.ts'
+import type { ItemStory, ReadingStory, TicketStory } from './stories.ts'
 import { pieces } from './pieces.ts'
+import { season } from './season.ts'
 import { sizeTables } from './size-tables.ts'
 
 const DAY_MS = 86_400_000
@@ -62,13 +69,14 @@ export async function loadScenario(address: string, now: Date): Promise<{ dogs: 
     if (note.overDaysAgo !== undefined) await put(path, { changes: [{ field: 'over', from: null, to: dayFromNow(-note.overDaysAgo) }] }, 'PATCH')
   }
   for (const { wearer, crashed, flat = {}, ...piece } of pieces) {
-    const path = `/api/pieces/${uuid()}`
+    const path = `/api/pieces/${idOf(`piece ${piece.tag}`)}`
     await put(path, { ...piece, flat, wearerId: wearer ? idOf(wearer) : null, at })
     if (crashed) await put(path, { changes: [{ field: 'retired', from: null, to: { on: dayFromNow(-9), why: 'crash' } }] }, 'PATCH')
   }
-  const inOrder = [...tickets].sort((a, b) => b.daysAgo - a.daysAgo || a.clock.localeCompare(b.clock))
+  const told = [...tickets, ...season]
+  const inOrder = told.sort((a, b) => b.daysAgo - a.daysAgo || a.clock.localeCompare(b.clock))
   for (const ticket of inOrder) await loadTicket(ticket, now, put, idOf, dayFromNow)
-  return { dogs: dogs.length, owners: owners.length, tickets: tickets.length }
+  return { dogs: dogs.length, owners: owners.length, tickets: told.length }
 }
 
 type Put = (path: string, body: unknown, method?: string) => Promise<void>
@@ -135,19 +143,52 @@ async function loadTicket(story: TicketStory, now: Date, put: Put, idOf: (key: s
       const chosen = chosenFrom(table, item.choice.labels, story)
       await put(`${base}/choices/${choiceId}`, { ...chosen, itemId, overruled: item.choice.overruled ?? null, at: next(), by })
     }
+    if (item.piece)
+      await put(`${base}/choices/${choiceId}`, {
+        kind: 'gear', pieceId: idOf(`piece ${item.piece}`), itemId, predicted: [], rulesVersion: RULES_VERSION, overruled: null, at: next(), by,
+      }) // prettier-ignore
+    const settings: string[] = []
+    const straps: Record<string, StrapSides> = {}
+    let before: Record<string, StrapSides> = {}
+    let last = ''
     for (const round of item.rounds ?? []) {
       const roundId = uuid()
       const roundAt = after(round.after)
+      for (const [strap, side, typed] of round.set ?? []) {
+        const read = parseLength(typed, story.unit)
+        if (!read.ok) throw new Error(`the scenario's "${typed}" for ${strap} is ${read.problem}`)
+        const settingId = uuid()
+        await put(`${base}/settings/${settingId}`, {
+          of: { itemId },
+          dogId: story.dog ? idOf(story.dog) : null,
+          part: strap,
+          side,
+          mm: read.mm,
+          mark: '',
+          at: roundAt,
+          by,
+        })
+        settings.push(settingId)
+        const now = straps[strap] ?? { leftMm: read.mm, rightMm: read.mm }
+        straps[strap] = { leftMm: side === 'right' ? now.leftMm : read.mm, rightMm: side === 'left' ? now.rightMm : read.mm }
+      }
+      const foretold = foretoldFor(story, item, table, round.label, straps)
       await put(`${base}/try-ons/${roundId}`, {
         itemId,
-        of: item.choice && table ? { choiceId } : { named: true },
-        settings: [],
+        of: (item.choice && table) || item.piece ? { choiceId } : { named: true },
+        settings,
         label: round.label,
         changed: round.changed ?? '',
+        foretold,
+        moves: last === '' ? [] : sliderMoves(item.family, before, straps).map(({ strap, side, byMm }) => ({ strap, side, byMm })),
+        seconds: last === '' ? null : Math.round((Date.parse(roundAt) - Date.parse(last)) / 1000),
         at: roundAt,
         by,
       })
-      for (const [check, state, grade, typed = ''] of round.seen) {
+      before = structuredClone(straps)
+      last = roundAt
+      const seen = round.seen === 'as-foretold' ? aboutForetold(foretold, `${story.dog ?? ''} ${story.daysAgo} ${round.after}`) : round.seen
+      for (const [check, state, grade, typed = ''] of seen) {
         await put(`${base}/try-ons/${roundId}/observations/${uuid()}`, { check, state, grade, ...answered(typed, story.unit), at: roundAt, by })
       }
       for (const [symptom, remedy] of round.symptoms ?? []) {
@@ -159,6 +200,58 @@ async function loadTicket(story: TicketStory, now: Date, put: Put, idOf: (key: s
     await change({ nextLookOn: [null, story.nextLook === undefined ? null : dayFromNow(story.nextLook)] })
     await change({ state: ['open', 'closed'], closedAt: [null, after(120)] })
   }
+}
+
+/** What a round of the story was begun with: what the bench would have foretold of it that day. */
+function foretoldFor(
+  story: TicketStory,
+  item: ItemStory,
+  table: SizeTable | undefined,
+  label: string,
+  set: Readonly<Record<string, StrapSides>>,
+): Prediction | null {
+  const size = table?.sizes.find((each) => each.label === label)
+  const piece = pieces.find((each) => each.tag === item.piece)
+  if (!size && !piece) return null
+  const readings = story.readings.filter((reading) => !reading.struck)
+  const dog = dogs.find((each) => each.key === story.dog)
+  // Fittings of other seasons go by the tapes of this one.
+  const tapes = readings.length > 0 ? { readings, unit: story.unit } : tickets.find((each) => each.dog === story.dog && each.readings.length > 0)
+  const body = Object.fromEntries(
+    (tapes?.readings ?? []).map((reading) => {
+      const { mm } = readingOf(reading, tapes?.unit ?? 'cm')
+      const whole = reading.one ? 2 * mm : mm
+      return [reading.measure, { mm: whole, sigmaMm: Math.max(0.3, 0.012 * whole) }]
+    }),
+  )
+  const form = solveForm(body, { breed: dog?.breed ?? null, crossWith: dog?.crossWith ?? null, sex: dog?.sex ?? null, weightKg: dog?.weightKg ?? null })
+  const asked = {
+    form,
+    family: item.family,
+    pull: { riseRad: 0 },
+    gauge: null,
+    build: table?.build ?? null,
+    ...(table?.strapWords ? { strapWords: table.strapWords } : {}),
+  }
+  const first = foretell({ ...asked, ...(size ? { size } : {}), ...(piece ? { piece: { flat: piece.flat ?? {} } } : {}) })
+  const stands = Object.fromEntries(
+    Object.entries(set).flatMap(([id, { leftMm, rightMm }]) => (id in first.straps ? [[id, (leftMm + (rightMm ?? leftMm)) / 2]] : [])),
+  )
+  return predictionOf(Object.keys(stands).length === 0 ? first : foretell({ ...asked, straps: { ...first.straps, ...stands } }))
+}
+
+/** Of a hundred checks foretold to hold, to go either way or to miss, so many were seen to hold. Invented. */
+const HELD = { holds: 91, doubt: 57, fails: 9 } as const
+
+/** Answers made up about a prediction, the same at every loading. */
+function aboutForetold(foretold: Prediction | null, seed: string): [string, NewObservation['state'], NewObservation['grade']][] {
+  let turn = Array.from(seed, (letter) => letter.charCodeAt(0)).reduce((sum, code) => (sum * 31 + code) % 9973, 7)
+  return (foretold?.checks ?? []).flatMap(({ check, state, strap, grade }) => {
+    if (grade === 'none' || (strap !== undefined && strap !== 'neck')) return []
+    turn = (turn * 75 + 74) % 65_537
+    const held = turn % 100 < HELD[grade]
+    return [[check, state, held ? 'holds' : turn % 3 === 0 ? 'doubt' : 'fails']]
+  })
 }
 
 /** What the story settles on: made to measure by its readings, boots paw by paw, or a size; with what the rules predict. */

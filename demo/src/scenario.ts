@@ -483,13 +483,33 @@ export const tickets: readonly TicketStory[] = [
           {
             label: 'Gull',
             after: 35,
+            set: [
+              ['neck', 'both', '18 3/4'],
+              ['girth', 'both', '24'],
+              ['keel', 'both', '8 3/4'],
+            ],
             seen: [['under-every-strap', 'slack', 'fails', '0 fingers']],
             symptoms: [['S26', 'lengthen']],
           },
           {
             label: 'Gull',
+            after: 42,
+            changed: 'Girth strap let out, left more than right',
+            set: [
+              ['girth', 'left', '25 1/8'],
+              ['girth', 'right', '24 13/16'],
+            ],
+            seen: [
+              ['under-every-strap', 'slack', 'holds', '2 fingers'],
+              ['sides-equal', 'slack', 'fails', '5/16'],
+            ],
+            symptoms: [['S25', 'equalise-left-and-right']],
+          },
+          {
+            label: 'Gull',
             after: 50,
             changed: 'Girth strap let out on both sides',
+            set: [['girth', 'both', '24 15/16']],
             seen: [
               ['y-on-breastbone', 'slack', 'holds', '-1/4'],
               ['y-on-breastbone', 'pulling', 'holds', '0'],
@@ -706,6 +726,106 @@ export const tickets: readonly TicketStory[] = [
       { letters: 'neck', asWritten: '26,5 cm', came: 'mail', wanted: 'M03', remark: '' },
       { letters: 'length', asWritten: '41', came: 'phone', wanted: null, remark: 'Said over the phone, from where to where not known' },
     ],
+  },
+  // Seen lately on the dog: a short pull, an assist harness, the car, two crates; and a piece that another dog’s ticket wants too.
+  {
+    dog: 'anvil',
+    daysAgo: 12,
+    clock: '09:15',
+    activities: ['tracking'],
+    unit: 'cm',
+    closed: true,
+    items: [
+      {
+        family: 'H21',
+        way: 'stock',
+        choice: { table: 'harbour-hems-short-pull', labels: ['Islet'] },
+        rounds: [
+          {
+            label: 'Islet',
+            after: 25,
+            set: [['girth', 'both', '78,4 cm']],
+            seen: [
+              ['pulling-neck', 'pulling', 'holds', '2 fingers'],
+              ['v-on-breastbone', 'pulling', 'doubt', '-1,9 cm'],
+              ['girth-on-bone', 'pulling', 'holds'],
+            ],
+            symptoms: [['S02', 'shorten-the-girth-strap']],
+          },
+        ],
+      },
+      {
+        family: 'H09',
+        way: 'stock',
+        rounds: [
+          {
+            label: 'Lent assist',
+            after: 44,
+            seen: [
+              ['sits-below-neck', 'slack', 'holds'],
+              ['girth-and-belly-fingers', 'slack', 'holds', '2 fingers'],
+              ['belly-strap-behind-ribs', 'slack', 'holds'],
+            ],
+          },
+        ],
+      },
+    ],
+    readings: [],
+  },
+  {
+    dog: 'dulse',
+    daysAgo: 9,
+    clock: '16:30',
+    activities: ['car'],
+    unit: 'in',
+    closed: true,
+    items: [
+      {
+        family: 'H24',
+        way: 'stock',
+        choice: { table: 'wickandawl-car', labels: ['Saloon'] },
+        rounds: [
+          {
+            label: 'Saloon',
+            after: 18,
+            seen: [
+              ['under-every-strap', 'slack', 'holds', '2 fingers'],
+              ['neck-not-tight', 'slack', 'holds', '2 fingers'],
+              ['buckles-tugged', 'slack', 'holds'],
+            ],
+          },
+        ],
+      },
+      {
+        family: 'K1',
+        way: 'stock',
+        rounds: [
+          { label: 'Long crate', after: 30, seen: [['stands-in-it', 'slack', 'fails']], symptoms: [['S70', 'a-higher-one']] },
+          {
+            label: 'High crate',
+            after: 38,
+            seen: [
+              ['stands-in-it', 'slack', 'holds'],
+              ['turns-in-it', 'slack', 'holds'],
+              ['lies-in-it', 'slack', 'holds'],
+            ],
+          },
+        ],
+      },
+    ],
+    readings: [],
+  },
+  {
+    dog: 'oakum',
+    daysAgo: 3,
+    clock: '17:05',
+    activities: ['sled-team'],
+    needed: 20,
+    promised: 4,
+    unit: 'cm',
+    items: [{ family: 'H11', way: 'stock', piece: 'Peg 5' }],
+    readings: [],
+    notes: 'Peg 5 to try on the trail until the new one is sewn.',
   },
   ...spinnaker.tickets,
 ]

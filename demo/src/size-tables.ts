@@ -302,6 +302,8 @@ export const sizeTables: readonly SizeTable[] = [
       { label: 'Wagon', bands: { M07: [755, 945], M02: [530, 665] }, straps: { Chest: [720, 990] }, testedKg: 38.5 },
     ],
     rules: { cut: 'true' },
+    build: 'panel',
+    strapWords: { Chest: 'girth' },
     price: [84, 97],
     lead: { minWeeks: 0.5, maxWeeks: 1.5 },
   },

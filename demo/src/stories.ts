@@ -40,7 +40,10 @@ export interface RoundStory {
   changed?: string
   /** Minutes after the ticket's clock. */
   after: number
-  seen: [check: string, state: NewObservation['state'], grade: NewObservation['grade'], typed?: string][]
+  /** Straps set before it: part, side, and how long as typed. */
+  set?: [strap: string, side: 'left' | 'right' | 'both', typed: string][]
+  /** Answers; `as-foretold`: made up about what was foretold, as often right as the shop's are. */
+  seen: [check: string, state: NewObservation['state'], grade: NewObservation['grade'], typed?: string][] | 'as-foretold'
   symptoms?: [id: string, remedy: string | null][]
 }
 
@@ -48,6 +51,8 @@ export interface ItemStory {
   family: FamilyId
   way: ItemWay
   school?: School
+  /** A piece of the shop's own, by its tag. */
+  piece?: string
   choice?: { table: string; labels: string[]; overruled?: { advised: string; why: string } }
   rounds?: RoundStory[]
 }

@@ -15,6 +15,7 @@ import { Tape } from '../ui/tape/Tape'
 import { problemOf, problemWords } from '../words/problems'
 import { Fitters } from './Fitters'
 import { LineBands } from './LineBands'
+import { Predicted } from './Predicted'
 import { Views } from './Views'
 import { Drawer } from './Drawer'
 import { WholeBook } from './WholeBook'
@@ -219,6 +220,7 @@ export function SettingsPage() {
             />
           </Line>
           <SwitchBox label="Voice when measuring alone" checked={settings.voice} onChange={(voice) => set({ voice })} className="w-full" />
+          <Predicted />
           <Drawer onBack={afterBringingBack} />
           <WholeBook onBack={afterBringingBack} />
         </section>

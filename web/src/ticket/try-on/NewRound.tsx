@@ -52,6 +52,8 @@ const wearables = (ranked: readonly Offer[], choice: Choice | undefined): Wearab
     })
   })
 
+const secondsSince = (at: string): number => Math.max(0, Math.min(86_400, Math.round((Date.now() - Date.parse(at)) / 1000)))
+
 /** Begins a round: what is put on, and what was changed since the one before. */
 export function NewRound({ item, onMade }: { item: Item; onMade: (id: string) => void }) {
   const { sheet, name } = useOpenTicket()
@@ -117,7 +119,7 @@ export function NewRound({ item, onMade }: { item: Item; onMade: (id: string) =>
         changed: changed.trim(),
         foretold: await foretoldNow(of),
         moves: last ? movesBetween(item.family, straps(last.settings), straps(null)) : [],
-        seconds: last ? Math.max(0, Math.min(86_400, Math.round((Date.now() - Date.parse(last.at)) / 1000))) : null,
+        seconds: last ? secondsSince(last.at) : null,
       },
       id,
     )

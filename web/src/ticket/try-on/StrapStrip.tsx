@@ -38,10 +38,12 @@ interface StrapStripProps {
   item: Item
   own: Foretold
   settings: Readonly<Record<string, StrapSides>>
+  /** Every check was seen to hold: the hand has decided, nothing is moved any more. */
+  holds: boolean
 }
 
 /** The straps that can be set, in the order they are set: where each stands, how far it goes, and the next move. */
-export function StrapStrip({ item, own, settings }: StrapStripProps) {
+export function StrapStrip({ item, own, settings, holds }: StrapStripProps) {
   const { family } = item
   const { form } = useBenchForm()
   const gauge = useGauge()
@@ -49,6 +51,7 @@ export function StrapStrip({ item, own, settings }: StrapStripProps) {
   const style = { ...valueStyle(look), unit: look.unit }
   const say = (mm: number): string => lengthText(mm, style, true)
   const [apart, setApart] = useState(false)
+  const [open, setOpen] = useState(false)
   const { set, problem } = useSet(item)
   const once = useOnce()
   const straps = settingOrder(family).flatMap((id) => strapsOf(family).find((strap) => strap.id === id && strap.adjusts) ?? [])
@@ -69,35 +72,43 @@ export function StrapStrip({ item, own, settings }: StrapStripProps) {
     straps.map(({ id }) => id),
     settings,
   )
-  const moves = goal ? sliderMoves(family, settings, goal) : []
-  const [next] = moves
-  const unset = start !== null && straps.some(({ id }) => settings[id] === undefined)
+  const moves = goal && !holds ? sliderMoves(family, settings, goal) : []
+  const [next, after] = moves
+  // Both sides alike are one move.
+  const both = !apart && next?.side === 'left' && after?.strap === next.strap && after.side === 'right' && Math.abs(after.byMm - next.byMm) < 0.5
+  const unset = !holds && start !== null && straps.some(({ id }) => settings[id] === undefined)
   const uneven = unevenSides(Object.fromEntries(Object.entries(settings).filter(([id]) => straps.some((strap) => strap.id === id))))
   const press = async (): Promise<boolean> => {
-    if (unset && start) {
+    if (unset) {
       for (const { id } of straps) if (settings[id] === undefined && !(await set(id, 'both', start.straps[id] ?? own.straps[id] ?? 0))) return false
       return true
     }
     if (!next) return false
     const now = settings[next.strap] as StrapSides
     const from = next.side === 'right' ? (now.rightMm ?? now.leftMm) : now.leftMm
-    return set(next.strap, next.side ?? 'both', from + next.byMm)
+    return set(next.strap, both ? 'both' : (next.side ?? 'both'), from + next.byMm)
   }
   return (
     <section aria-label="Straps" className="border-b-2 border-ink bg-panel px-4 py-2">
       <header className="flex flex-wrap items-center gap-x-4 gap-y-1">
-        <h2 className="text-[17px] leading-6">Straps, in the order they are set</h2>
-        <label className="inline-flex min-h-11 items-center gap-2">
-          <input type="checkbox" checked={!apart} onChange={() => setApart(!apart)} className="h-5 w-5 accent-ink" />
-          left = right
-        </label>
+        <h2 className="text-[17px] leading-6">
+          <button type="button" aria-expanded={open} onClick={() => setOpen(!open)} className="min-h-11 font-bold underline">
+            {open ? 'Fold the straps' : `Straps: ${straps.map(({ id }) => strapName(id).toLowerCase()).join(', ')}`}
+          </button>
+        </h2>
+        {open && (
+          <label className="inline-flex min-h-11 items-center gap-2">
+            <input type="checkbox" checked={!apart} onChange={() => setApart(!apart)} className="h-5 w-5 accent-ink" />
+            left = right
+          </label>
+        )}
         {uneven[0] && (
           <b className="text-chalk">
             {strapName(uneven[0].strap)}: {uneven[0].longer} is longer by <Worded text={say(uneven[0].byMm)} />
           </b>
         )}
       </header>
-      <ul className="grid gap-x-5 gap-y-2 sm:grid-cols-2">
+      <ul className="grid gap-x-5 gap-y-2 sm:grid-cols-2" hidden={!open}>
         {straps.map(({ id, ring }, i) => (
           <li key={id}>
             {(apart && settings[id] ? (['left', 'right'] as const) : (['both'] as const)).map((side) => {
@@ -132,11 +143,13 @@ export function StrapStrip({ item, own, settings }: StrapStripProps) {
           onClick={() => void once(press)}
           className="mt-1.5 flex min-h-14 w-full items-center rounded-[2px] border-2 border-ink bg-tape px-4 py-1 text-left text-[17px] font-bold text-tape-ink"
         >
-          {unset ? 'Start here: set every strap to its mark' : next && <Worded text={moveWords(next, say)} />}
+          {unset
+            ? 'Start here: set every strap to its mark'
+            : next && <Worded text={moveWords(both ? { ...next, side: null } : next, say) + (both ? ', left and right' : '')} />}
         </button>
       )}
-      {!unset && goal && moves.length === 0 && <p className="py-1.5 text-mute">Every strap stands where it is foretold to hold. The hand decides.</p>}
-      {start && start.misses.length > 0 && (
+      {!unset && goal && moves.length === 0 && !holds && <p className="py-1.5 text-mute">Every strap stands where it is foretold to hold. The hand decides.</p>}
+      {start && start.misses.length > 0 && !holds && (
         <p className="pb-1 text-[14px] text-mute">
           Set as well as it goes, it would still miss {start.misses.length === 1 ? 'one check' : `${start.misses.length} checks`}: another size may do better.
         </p>

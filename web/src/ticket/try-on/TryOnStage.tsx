@@ -25,6 +25,7 @@ import { KeyCap } from '../../ui/controls/KeyCap'
 import { VerdictWord } from '../../said/VerdictWord'
 import { roundWord } from '../../words/verdicts'
 import { Empty } from '../../ui/State'
+import { useMedia } from '../../ui/use-media'
 import { ItemPanel, ItemsInHand, ItemTabs, NoItem, useItemInHand, useOpenTicket } from '../../bench'
 import { CheckRow } from './CheckRow'
 import { FittersWord } from './FittersWord'
@@ -68,6 +69,7 @@ export function TryOnStage() {
   const states = STATES.filter(({ value }) => checks.some((check) => check.states.includes(value)))
   const state = states.some(({ value }) => value === wish) ? wish : 'slack'
   const next = states[(states.findIndex(({ value }) => value === state) + 1) % Math.max(1, states.length)]
+  const phone = useMedia('(max-width: 767px)')
   const lay = useRoundLay(item?.family ?? 'H01', item?.id ?? '', round)
   // Slack and pulling, to and fro; where nothing pulls, on to the next.
   useKeys({ p: () => setState(states.some(({ value }) => value === 'pulling') ? (state === 'slack' ? 'pulling' : 'slack') : (next?.value ?? 'slack')) })
@@ -78,6 +80,13 @@ export function TryOnStage() {
   const verdict = round ? roundVerdict(item.family, round, about) : null
   const held = [...newest.values()].filter((each: { grade: string }) => each.grade === 'holds').length
   const toLook = (of: PullState): number => checks.filter((check) => check.states.includes(of) && !newest.has(`${check.id}/${of}`)).length
+  // On a phone the checks come first: the dog and its straps are under them.
+  const laid = round && (
+    <>
+      {lay.now && <RoundMat round={round} state={state} checks={shown} newest={newest} foretold={lay.now} riseRad={lay.riseRad} label={round.label} />}
+      {lay.own?.laid && <StrapStrip item={item} own={lay.own} settings={lay.settings} holds={verdict?.grade === 'holds'} />}
+    </>
+  )
   const elsewhere = states.map((each) => each.value).find((of) => of !== state && toLook(of) > 0)
   const answered = (of: PullState): number => checks.filter((check) => check.states.includes(of) && newest.has(`${check.id}/${of}`)).length
 
@@ -139,8 +148,7 @@ export function TryOnStage() {
           </header>
           {round ? (
             <div className="quiet-scroll min-h-0 flex-1 bg-panel">
-              {lay.now && <RoundMat round={round} state={state} checks={shown} newest={newest} foretold={lay.now} riseRad={lay.riseRad} label={round.label} />}
-              {lay.own?.laid && <StrapStrip item={item} own={lay.own} settings={lay.settings} />}
+              {!phone && laid}
               <HowItGoesOn family={item.family} build={build} />
               {state === 'slack' && families[item.family].shelf === 'pulling' && (
                 <p className="border-b border-rule bg-bench px-5 py-2">
@@ -172,6 +180,7 @@ export function TryOnStage() {
                   </Button>
                 </div>
               )}
+              {phone && laid}
               {verdict && (!hasOwnChecks(item.family) || verdict.word) && <FittersWord family={item.family} round={round} word={verdict.word} />}
             </div>
           ) : (
