@@ -23,7 +23,7 @@ import { Tape } from '../ui/tape/Tape'
 import { tapeRange } from '../ui/tape/scale'
 import { useMedia } from '../ui/use-media'
 import { useWidth } from '../ui/use-width'
-import { expectedWords, foretoldName, strapName } from '../words/foretold'
+import { expectedWords, foretoldName, foretoldTitle, strapName } from '../words/foretold'
 import { familyName } from '../words/stages'
 
 type LaidState = 'slack' | 'pulling'
@@ -112,12 +112,16 @@ export function LayMat({ form, family, name, foretold, riseRad, look, onStrap, c
     <section aria-label="Where it would lie" className="border-[1.5px] border-ink bg-panel xl:col-span-2">
       <header className="flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-ink px-4 py-2">
         <h2 className="min-w-0 flex-1 text-[19px] leading-6 max-phone:basis-full">
-          {misses.length === 0
-            ? `Where it would lie on ${name}`
-            : `${misses
+          On {name} it {foretoldTitle(checks)}
+          {misses[0] && (
+            <span className="block font-text text-[15px] font-normal text-snag">
+              Likely misses:{' '}
+              {misses
                 .map((row) => foretoldName(row))
                 .slice(0, 2)
-                .join(', ')}: likely misses`}
+                .join('; ')}
+            </span>
+          )}
         </h2>
         <div className="flex items-center gap-2">
           <Segmented label="Slack or pulling" value={state} options={STATES} onChange={setState} />

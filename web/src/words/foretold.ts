@@ -75,5 +75,5 @@ export function foretoldTitle(checks: readonly PredictedCheck[]): string {
     ...(doubt > 0 ? [`could go either way in ${doubt}`] : []),
     ...(fails > 0 ? [`likely misses ${fails}`] : []),
   ]
-  return parts.length === 0 ? 'nothing can be foretold; try it on' : parts.join(', ')
+  return parts.length === 0 ? 'can only be tried on: nothing is foretold' : parts.join(', ')
 }
