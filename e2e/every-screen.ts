@@ -52,7 +52,9 @@ export async function lookAtEveryScreen(page: Page, theme: 'light' | 'evening', 
     for (const screen of screens) {
       await page.goto(screen)
       await expect(page.getByRole('heading').first()).toBeVisible()
-      const { violations } = await new AxeBuilder({ page }).options({ resultTypes: ['violations'], ...(theme === 'evening' ? { runOnly: ['color-contrast'] } : {}) }).analyze()
+      const { violations } = await new AxeBuilder({ page })
+        .options({ resultTypes: ['violations'], ...(theme === 'evening' ? { runOnly: ['color-contrast'] } : {}) })
+        .analyze()
       const serious = violations.filter((violation) => ['serious', 'critical'].includes(violation.impact ?? ''))
       expect(
         serious.map((violation) => `${violation.id}: ${violation.nodes.map((node) => node.target.join(' ')).join(' | ')}`),

@@ -18,6 +18,8 @@ export interface Foretold {
   lengths: Partial<Record<string, StrapLength>>
   /** Maker's straps tied to none of the family's. */
   untied: string[]
+  /** Of straps worked out for this dog: what each may be off by, mm. */
+  madeSigmaMm?: Record<string, number>
   /** `null` for clothes, boots and crates. */
   laid: { slack: GearLay; pulling: GearLay } | null
   checks: PredictedCheck[]
@@ -36,7 +38,11 @@ export function foretell(question: ForetellQuestion): Foretold {
   if (question.made && strapsOf(family).length > 0) {
     const made = Object.entries(madeToMeasure({ form, family, gauge }).straps)
     const straps = Object.fromEntries(made.map(([id, { mm }]) => [id, mm]))
-    return foretell({ ...question, made: undefined, straps, strapSigmaMm: Object.fromEntries(made.map(([id]) => [id, SEWN_MM])) })
+    const { made: _made, ...asked } = question
+    return {
+      ...foretell({ ...asked, straps, strapSigmaMm: Object.fromEntries(made.map(([id]) => [id, SEWN_MM])) }),
+      madeSigmaMm: Object.fromEntries(made.map(([id, { sigmaMm }]) => [id, sigmaMm])),
+    }
   }
   if (strapsOf(family).length === 0) return { straps: {}, lengths: {}, untied: [], laid: null, checks: predictChecks(question) }
   const source = { family, ...(size ? { size } : {}), ...(piece ? { piece } : {}), ...(strapWords ? { strapWords } : {}) }

@@ -17,5 +17,7 @@ export {
   type KennelList,
 } from './kennel-list.ts'
 export { formSheetToCsv, formSheetToJson, sidePlateSvg, type FormSheetHead } from './form-sheet.ts'
+export { roundsToCsv, roundsToJson, type RoundsHead } from './rounds-sheet.ts'
+export { laySvg, type LaySheetHead } from './lay-sheet.ts'
 export { stripPhoto, type StrippedPhoto } from './strip-photo.ts'
 export type { ReadDocument, DocumentProblem } from './read-document.ts'

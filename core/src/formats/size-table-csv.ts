@@ -10,7 +10,7 @@ import type { DocumentProblem, ReadDocument } from './read-document.ts'
 const LONGEST = 200
 const HEAD = ['id', 'version', 'name', 'maker', 'family', 'way', 'school', 'between'] as const
 /** Facts a maker may state; empty where nothing is said. */
-const MORE = ['fingers', 'cut', 'price', 'unjudged', 'retired'] as const
+const MORE = ['fingers', 'cut', 'price', 'build', 'strap words', 'unjudged', 'retired'] as const
 const LEAD = ['lead weeks', 'peak months', 'peak weeks'] as const
 
 /** A length in the table's unit with as many digits as bring the same millimetre value back. */
@@ -52,11 +52,16 @@ export function sizeTableToCsv(table: SizeTable): string {
   return `${writeCsv(facts)}\r\n${writeCsv(sizes)}`
 }
 
-function moreText({ rules, price, unjudged, retired }: SizeTable, key: (typeof MORE)[number]): string {
+function moreText({ rules, price, build, strapWords, unjudged, retired }: SizeTable, key: (typeof MORE)[number]): string {
   if (key === 'fingers') return rules?.fingers?.join('-') ?? ''
   if (key === 'cut') return rules?.cut ?? ''
   if (key === 'price') return price?.join('-') ?? ''
   if (key === 'retired') return retired ?? ''
+  if (key === 'build') return build ?? ''
+  if (key === 'strap words')
+    return Object.entries(strapWords ?? {})
+      .map(([word, strap]) => `${word} = ${strap ?? ''}`.trim())
+      .join(' | ')
   return unjudged?.join(' | ') ?? ''
 }
 
@@ -169,6 +174,13 @@ export function sizeTableFromCsv(text: string): ReadDocument<SizeTable> {
     .map((title) => title.trim())
     .filter(Boolean)
 
+  const strapWords = Object.fromEntries(
+    (facts.get('strap words') ?? '')
+      .split('|')
+      .map((pair) => pair.split('=').map((side) => side.trim()))
+      .flatMap(([word, strap]): [string, string | null][] => (word ? [[word, strap ? strap : null]] : [])),
+  )
+
   const read = SizeTable.safeParse({
     ...Object.fromEntries(HEAD.map((key) => [key, facts.get(key) ?? ''])),
     version: Number(facts.get('version') || '1'),
@@ -178,6 +190,8 @@ export function sizeTableFromCsv(text: string): ReadDocument<SizeTable> {
     sizes,
     ...(fingers || cut ? { rules: { ...(fingers ? { fingers } : {}), ...(cut ? { cut } : {}) } } : {}),
     ...(price ? { price } : {}),
+    ...(facts.get('build') ? { build: facts.get('build') } : {}),
+    ...(Object.keys(strapWords).length > 0 ? { strapWords } : {}),
     ...(unjudged.length > 0 ? { unjudged } : {}),
     retired: facts.get('retired') || undefined,
     lead: {

@@ -11,9 +11,12 @@ import {
   type StrapId,
   type View,
 } from '@merry-tailor/core'
+import { laySvg } from '@merry-tailor/core/formats'
 import { useState, type ReactNode } from 'react'
 import { VerdictWord } from '../said/VerdictWord'
+import { today } from '../state/today'
 import { useKeys } from '../state/use-keys'
+import { SaveText } from '../ui/controls/SaveText'
 import { KeyCap } from '../ui/controls/KeyCap'
 import { Segmented } from '../ui/controls/Segmented'
 import { lengthText } from '../ui/length/length-text'
@@ -146,13 +149,16 @@ export function LayMat({ form, family, name, foretold, riseRad, look, onStrap, c
             height={tall}
             label={`${familyName(family)} on ${name}, ${state}, ${VIEWS.find((each) => each.value === view)?.label.toLowerCase()} view, as foretold`}
           />
-          <p className="flex flex-wrap gap-x-5 px-4 pb-2 text-[14px] text-mute">
+          <div className="flex flex-wrap items-center gap-x-5 px-4 pb-1 text-[14px] text-mute">
             <span>dotted: {state === 'pulling' ? 'slack' : 'pulling'}</span>
             {state === 'slack' && pulls && <span>Slack, sides and end lie anywhere: no verdict there.</span>}
+            <SaveText name={`lay-${family}.svg`} type="image/svg+xml" text={() => laySvg(form, lay, { dog: name, gear: familyName(family), on: today() })}>
+              SVG
+            </SaveText>
             {lay.short.length > 0 && (
               <b className="text-snag">Too short to close: {lay.short.map(({ strap }) => strapName(strap).toLowerCase()).join(', ')}.</b>
             )}
-          </p>
+          </div>
         </div>
         <ul
           className="quiet-scroll grid content-start gap-px border-ink bg-rule max-lg:border-t lg:border-l"

@@ -7,7 +7,7 @@ import { Picker } from '../ui/controls/Picker'
 import { SavedField } from '../ui/controls/SavedField'
 import { Segmented } from '../ui/controls/Segmented'
 import { GearSketch } from '../ui/plates/GearSketch'
-import { HOMES, RETIRED, STATES } from '../words/pieces'
+import { BUILDS, HOMES, RETIRED, STATES } from '../words/pieces'
 import { problemWords } from '../words/problems'
 import { familyName } from '../words/stages'
 import { saveField } from '../state/save-field'
@@ -88,6 +88,17 @@ export function PieceView({ piece }: { piece: Piece }) {
             text('label', 'Size on its label', 40)
           )}
         </div>
+        {piece.family === 'H24' && (
+          <div className="space-y-2">
+            <span className="block text-[13.5px] font-semibold text-mute">How it is built</span>
+            <Segmented
+              label="How it is built"
+              value={piece.build ?? ''}
+              options={[{ value: '', label: 'Not said' }, ...BUILDS]}
+              onChange={(build) => void set('build', build === '' ? null : build)}
+            />
+          </div>
+        )}
         <FlatMeasures piece={piece} onSave={(flat) => set('flat', flat)} />
         <div className="grid gap-4 border-t-2 border-ink pt-3 sm:grid-cols-2">
           <div className="space-y-2">

@@ -11,6 +11,7 @@ import { useOnce } from '../state/use-once'
 import { MakerSays } from '../sizes/MakerSays'
 import { SizeTape } from '../sizes/SizeTape'
 import { Button } from '../ui/controls/Button'
+import { SaveText } from '../ui/controls/SaveText'
 import { Empty, Snag, Unrolling } from '../ui/State'
 import { lengthText } from '../ui/length/length-text'
 import { Worded } from '../ui/length/Worded'
@@ -97,12 +98,12 @@ function TableView({ table, versions }: { table: SizeTable; versions: number }) 
             Change it
           </Link>
           <PutAway table={table} />
-          <Save name={`${table.id}-v${table.version}.csv`} type="text/csv" text={() => sizeTableToCsv(table)}>
+          <SaveText name={`${table.id}-v${table.version}.csv`} type="text/csv" text={() => sizeTableToCsv(table)}>
             CSV
-          </Save>
-          <Save name={`${table.id}-v${table.version}.json`} type="application/json" text={() => sizeTableToJson(table)}>
+          </SaveText>
+          <SaveText name={`${table.id}-v${table.version}.json`} type="application/json" text={() => sizeTableToJson(table)}>
             JSON
-          </Save>
+          </SaveText>
         </div>
       </header>
       <div className="space-y-5 bg-panel px-5 py-4">
@@ -172,20 +173,6 @@ function PutAway({ table: { retired, ...table } }: { table: SizeTable }) {
         </p>
       )}
     </>
-  )
-}
-
-function Save({ name, type, text, children }: { name: string; type: string; text: () => string; children: string }) {
-  const save = (): void => {
-    const url = URL.createObjectURL(new Blob([text()], { type }))
-    const link = Object.assign(document.createElement('a'), { href: url, download: name })
-    link.click()
-    URL.revokeObjectURL(url)
-  }
-  return (
-    <Button tone="quiet" onClick={save} aria-label={`Take out as ${children}`}>
-      Take out {children}
-    </Button>
   )
 }
 

@@ -1,10 +1,14 @@
-import { families, FAMILY_IDS, hasSchools } from '@merry-tailor/core'
+import { families, FAMILY_IDS, hasSchools, strapsOf } from '@merry-tailor/core'
 import type { ReactNode } from 'react'
 import { Picker } from '../ui/controls/Picker'
 import { Segmented } from '../ui/controls/Segmented'
 import { TextField } from '../ui/controls/TextField'
+import { strapName } from '../words/foretold'
+import { BUILDS } from '../words/pieces'
 import { wayName } from '../words/stages'
 import type { DraftProblem, TableDraft } from './table-draft'
+
+const NONE = 'none'
 
 interface TableFactsProps {
   draft: TableDraft
@@ -85,6 +89,29 @@ export function TableFacts({ draft, problems, onChange }: TableFactsProps) {
       {text('price', 'Price, from and to', 'In the shop’s own money.', 20)}
       {text('weeks', 'Weeks', '0: at hand.', 12)}
       {text('peakWeeks', 'Weeks in the season', 'September to January, where no other months are kept.', 12)}
+      {draft.family === 'H24' && (
+        <Labelled label="How it is built">
+          <Segmented
+            label="How it is built"
+            value={draft.build ?? ''}
+            options={[{ value: '', label: 'Not said' }, ...BUILDS]}
+            onChange={(build) => onChange({ build })}
+          />
+        </Labelled>
+      )}
+      {draft.columns
+        .filter(({ kind }) => kind === 'strap')
+        .map(({ id: word }) => (
+          <Labelled key={word} label={`The maker’s “${word}” is`}>
+            <Picker
+              label={`The maker’s “${word}” is`}
+              value={tiedTo(draft, word)}
+              options={[{ value: NONE, label: 'None of its straps' }, ...strapsOf(draft.family).map(({ id }) => ({ value: id, label: strapName(id) }))]}
+              onChange={(id) => onChange({ strapWords: { ...draft.strapWords, [word]: id === NONE ? null : id } })}
+              className="w-full"
+            />
+          </Labelled>
+        ))}
       {hasSchools(draft.family) && (
         <Labelled label="Measuring school">
           <Segmented
@@ -101,6 +128,12 @@ export function TableFacts({ draft, problems, onChange }: TableFactsProps) {
       )}
     </div>
   )
+}
+
+/** The strap a maker’s word stands for: as it was tied, or the one of that very name. */
+function tiedTo({ family, strapWords = {} }: TableDraft, word: string): string {
+  const id = word in strapWords ? strapWords[word] : word
+  return strapsOf(family).some((strap) => strap.id === id) ? (id as string) : NONE
 }
 
 function Labelled({ label, children }: { label: string; children: ReactNode }) {

@@ -48,6 +48,10 @@ export interface TableDraft {
   rows: readonly DraftRow[]
   unjudged: readonly string[]
   peakMonths: readonly number[]
+  /** How a car harness is built; of drafts kept before it was asked, left out. */
+  build?: NonNullable<SizeTable['build']> | ''
+  /** The maker’s strap names, tied to the family’s straps. */
+  strapWords?: Readonly<Record<string, string | null>>
 }
 
 /** Was this kept by the editor? */
@@ -108,6 +112,8 @@ export function draftOf(table: SizeTable, version: number): TableDraft {
     })),
     unjudged: table.unjudged ?? [],
     peakMonths: table.lead.peak?.months ?? [],
+    build: table.build ?? '',
+    strapWords: table.strapWords ?? {},
   }
 }
 
@@ -192,6 +198,10 @@ const pairOf = (text: string): [number, number] | null => {
   const number = (digits: string): number => Number(digits.replace(',', '.'))
   return [number(match[1]), number(match[2] ?? match[1])]
 }
+
+/** Words of the straps that are still columns; what was tied for another is let go. */
+const tiedWords = ({ strapWords = {}, columns }: TableDraft): [string, string | null][] =>
+  Object.entries(strapWords).filter(([word]) => columns.some(({ kind, id }) => kind === 'strap' && id === word))
 
 /** Reads a draft: what stands, and at which field what is wrong. */
 export function judgeDraft(draft: TableDraft): JudgedDraft {
@@ -279,6 +289,8 @@ export function judgeDraft(draft: TableDraft): JudgedDraft {
     },
     ...(fingers || draft.cut ? { rules: { ...(fingers ? { fingers } : {}), ...(draft.cut ? { cut: draft.cut } : {}) } } : {}),
     ...(price ? { price } : {}),
+    ...(draft.build ? { build: draft.build } : {}),
+    ...(tiedWords(draft).length > 0 ? { strapWords: Object.fromEntries(tiedWords(draft)) } : {}),
     ...(draft.unjudged.length > 0 ? { unjudged: [...draft.unjudged] } : {}),
   })
   if (read.success) return { sizes, problems, table: read.data }

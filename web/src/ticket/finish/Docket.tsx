@@ -54,7 +54,7 @@ import { ageInMonths } from '@merry-tailor/core'
 import { format, parseISO } from 'date-fns'
 import { useRef } from 'react'
 import { usePageCount } from './use-page-count'
-import { useOpenTicket } from '../../bench'
+import { StrapList, useOpenTicket } from '../../bench'
 import { HitchPart } from './HitchPart'
 import { RugPieces } from './RugPieces'
 import './docket.css'
@@ -291,6 +291,7 @@ function ItemPart({ item, sheet }: { item: Item; sheet: TicketSheet }) {
           .
         </p>
       )}
+      {choice?.kind === 'made' && <StrapList family={item.family} />}
       {choice?.kind === 'series' && (
         <p>
           <b>Inside:</b> {choice.insideMm.map((mm) => lengthText(mm, readingStyle(settings), true)).join(' x ')}.

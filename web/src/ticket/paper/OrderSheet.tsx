@@ -1,7 +1,7 @@
-import { DUE, formatLength, formatWeight, measures, newestFor, readingsOf, type Choice, type SizeTable } from '@merry-tailor/core'
+import { DUE, formatLength, formatWeight, measures, newestFor, readingsOf, type Choice, type FamilyId, type SizeTable } from '@merry-tailor/core'
 import { Link } from 'react-router'
 import { useSizeTablesQuery } from '../../api/queries'
-import { useOpenTicket } from '../../bench'
+import { StrapList, useOpenTicket } from '../../bench'
 import { PaperRoom } from '../../frame/PaperRoom'
 import { longDay } from '../../state/today'
 import { dogLine } from '../../words/dogs'
@@ -54,7 +54,7 @@ export function OrderSheet() {
   )
 }
 
-function Order({ family, choice, table }: { family: string; choice: Made; table: SizeTable | undefined }) {
+function Order({ family, choice, table }: { family: FamilyId; choice: Made; table: SizeTable | undefined }) {
   const { sheet, name } = useOpenTicket()
   const { dog, ticket, owner } = sheet
   const taken = readingsOf(sheet.readings)
@@ -125,6 +125,9 @@ function Order({ family, choice, table }: { family: string; choice: Made; table:
           })}
         </tbody>
       </table>
+      <div className="mt-3">
+        <StrapList family={family} />
+      </div>
       <dl className="mt-3">
         {Object.entries(options).map(([title, value]) => (
           <div key={title} className="flex gap-2">

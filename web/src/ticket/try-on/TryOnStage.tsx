@@ -14,12 +14,14 @@ import {
   type WornAbout,
   wornAbout,
 } from '@merry-tailor/core'
+import { roundsToCsv, roundsToJson } from '@merry-tailor/core/formats'
 import { useState } from 'react'
 import { useSizeTablesQuery } from '../../api/queries'
 import { useAppSelector } from '../../state/store'
 import { clock } from '../../state/today'
 import { useKeys } from '../../state/use-keys'
 import { Button } from '../../ui/controls/Button'
+import { SaveText } from '../../ui/controls/SaveText'
 import { Segmented } from '../../ui/controls/Segmented'
 import { KeyCap } from '../../ui/controls/KeyCap'
 import { VerdictWord } from '../../said/VerdictWord'
@@ -80,6 +82,7 @@ export function TryOnStage() {
   const verdict = round ? roundVerdict(item.family, round, about) : null
   const held = [...newest.values()].filter((each: { grade: string }) => each.grade === 'holds').length
   const toLook = (of: PullState): number => checks.filter((check) => check.states.includes(of) && !newest.has(`${check.id}/${of}`)).length
+  const head = { dog: name, ticket: String(sheet.ticket.number), family: item.family }
   // On a phone the checks come first: the dog and its straps are under them.
   const laid = round && (
     <>
@@ -108,6 +111,16 @@ export function TryOnStage() {
             <RoundRow key={each.id} round={each} number={i + 1} family={item.family} current={each === round} onPick={() => setRoundId(each.id)} />
           ))}
           {rounds.length === 0 && <li className="px-4 py-3 text-mute">No size on the dog yet.</li>}
+          {rounds.length > 0 && (
+            <li className="flex flex-wrap gap-1 px-4 py-2">
+              <SaveText name={`rounds-${sheet.ticket.number}.csv`} type="text/csv" text={() => roundsToCsv(rounds, head)}>
+                CSV
+              </SaveText>
+              <SaveText name={`rounds-${sheet.ticket.number}.json`} type="application/json" text={() => roundsToJson(rounds, head)}>
+                JSON
+              </SaveText>
+            </li>
+          )}
         </ol>
         <NewRound key={item.id} item={item} onMade={setRoundId} />
       </section>
