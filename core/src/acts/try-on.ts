@@ -6,7 +6,7 @@ import { settleMarks } from './settle-marks.ts'
 /** Something was put on the dog: a round began. */
 export const tryOn: ActKind<'try-on'> = {
   apply: (sheet, { id, body }) => {
-    keepOne<TryOn>(sheet.tryOns, { ...body, id, observations: [], symptoms: [] })
+    keepOne<TryOn>(sheet.tryOns, { foretold: null, moves: null, seconds: null, ...body, id, observations: [], symptoms: [] })
     settleMarks(sheet, 'try-on', id)
   },
   ...takenBack('try-on'),

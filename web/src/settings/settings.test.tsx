@@ -158,3 +158,30 @@ describe('the whole book', () => {
     expect((await screen.findByRole('alert')).textContent).toContain('does not fit. Nothing was changed.')
   })
 })
+
+describe('what was foretold, and seen', () => {
+  const pair = (i: number, predicted: string, seen: string) => ({
+    round: `r${i}`, ticketId: nextId(), dog: 'Gannet', label: 'Cedar', at: AT, family: 'H11', check: 'v-on-breastbone', state: 'pulling', predicted, seen,
+  }) // prettier-ignore
+  const answer = (pairs: unknown[]): void => {
+    testShop().answers['GET /foretold'] = () => new Response(JSON.stringify(pairs), { headers: { 'content-type': 'application/json' } })
+  }
+
+  it('says how often it came true, with its interval, and that too few rounds only order what to try', async () => {
+    answer([pair(1, 'holds', 'holds'), pair(2, 'holds', 'fails'), pair(3, 'fails', 'fails')])
+    open()
+    const table = await screen.findByRole('table', { name: 'Full cross-back: how often it came true' })
+    expect(within(table).getByText('1 of 2')).toBeDefined()
+    expect(within(table).getByText('0 of 1')).toBeDefined()
+    expect(within(table).getByText('never asked')).toBeDefined()
+    expect(screen.getByText('27 more before they count')).toBeDefined()
+    fireEvent.click(screen.getByRole('button', { name: 'All 3 pairs' }))
+    expect(screen.getAllByRole('link', { name: /V on the breastbone/ })).toHaveLength(3)
+  })
+
+  it('lets predictions count from thirty rounds on, where they came true', async () => {
+    answer(Array.from({ length: 34 }, (_, i) => pair(i, i % 2 === 0 ? 'holds' : 'fails', i % 2 === 0 ? 'holds' : 'fails')))
+    open()
+    expect(await screen.findByText('its predictions count')).toBeDefined()
+  })
+})

@@ -90,6 +90,24 @@ describe('the size-table editor', () => {
     await waitFor(() => expect((testShop().sent[0]?.body as SizeTable).sizes[0]?.straps).toEqual({ Belly: [400, 520] }))
   })
 
+  it('ties a maker’s strap to one of the family’s, and keeps it with the build through the next version', async () => {
+    testShop().sizeTables = [
+      {
+        ...table(),
+        family: 'H24',
+        build: 'panel',
+        strapWords: { Chest: null },
+        sizes: [{ label: 'S', bands: { M07: [500, 600] }, straps: { Chest: [520, 640] } }],
+      },
+    ]
+    open()
+    expect((await screen.findByRole('radio', { name: 'Panel' })).getAttribute('aria-checked')).toBe('true')
+    expect(screen.getByRole('combobox', { name: 'The maker’s “Chest” is' }).textContent).toContain('None of its straps')
+    fireEvent.click(screen.getByRole('radio', { name: 'Two buckles' }))
+    fireEvent.click(screen.getByRole('button', { name: 'Publish table' }))
+    await waitFor(() => expect(testShop().sent[0]?.body).toMatchObject({ build: 'two-buckle', strapWords: { Chest: null } }))
+  })
+
   it('says what the server refuses and keeps what was typed', async () => {
     testShop().sizeTables = [table()]
     testShop().answers['PUT /size-tables'] = () => new Response('{"code":"id-taken","detail":"Version 4 is kept with other sizes."}', { status: 409 })
