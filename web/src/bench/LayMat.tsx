@@ -12,7 +12,7 @@ import {
   type View,
 } from '@merry-tailor/core'
 import { laySvg } from '@merry-tailor/core/formats'
-import { useState, type ReactNode } from 'react'
+import { useState } from 'react'
 import { VerdictWord } from '../said/VerdictWord'
 import { today } from '../state/today'
 import { useKeys } from '../state/use-keys'
@@ -26,6 +26,7 @@ import { Tape } from '../ui/tape/Tape'
 import { tapeRange } from '../ui/tape/scale'
 import { useMedia } from '../ui/use-media'
 import { useWidth } from '../ui/use-width'
+import { useOpenTicket } from './open-ticket'
 import { expectedWords, foretoldName, foretoldTitle, strapName } from '../words/foretold'
 import { familyName } from '../words/stages'
 
@@ -55,7 +56,6 @@ interface LayMatProps {
   /** Straps were changed here: what they were before comes back with one press. */
   changed?: boolean
   onReset?: () => void
-  children?: ReactNode
 }
 
 /** Where a check shows on the dog. */
@@ -88,7 +88,8 @@ const rowsIn = (checks: readonly PredictedCheck[], state: LaidState, pulls: bool
 const BORDER: Readonly<Record<Grade, string>> = { holds: 'border-ink', doubt: 'border-chalk', fails: 'border-snag', none: 'border-edge' }
 
 /** A dog with gear laid on it, slack or pulling, and what each check of that state is expected to show. */
-export function LayMat({ form, family, name, foretold, riseRad, look, onStrap, changed = false, onReset, children }: LayMatProps) {
+export function LayMat({ form, family, name, foretold, riseRad, look, onStrap, changed = false, onReset }: LayMatProps) {
+  const { sheet } = useOpenTicket()
   const pulls = (foretold?.laid?.pulling.nodes.tug ?? null) !== null || family === 'H21'
   const [chosen, setState] = useState<LaidState | null>(null)
   const state = chosen ?? (pulls ? 'pulling' : 'slack')
@@ -192,9 +193,9 @@ export function LayMat({ form, family, name, foretold, riseRad, look, onStrap, c
       <p className="border-t border-rule px-4 py-2 text-[14px] text-mute">
         Foretold from the tapes, nothing seen yet; only a hand on the dog says that it holds.{' '}
         {Object.values(lengths).some((each) => each?.from === 'bands') && 'The maker gives no strap lengths: they are inferred from his bands.'}
+        {sheet.ticket.traits.includes('three-legs') && ' On three legs straps slide to the empty side: it says nothing of left and right.'}
         {untied.length > 0 && ` Not laid, tied to no strap: ${untied.join(', ')}.`}
       </p>
-      {children}
     </section>
   )
 }
