@@ -2,7 +2,7 @@ import { strapsOf, type GearLay } from '../lay/index.ts'
 import type { Prediction } from '../model/index.ts'
 import { madeToMeasure } from './made-to-measure.ts'
 import { laysOf, predictChecks, strapsAsked } from './predict-checks.ts'
-import type { PredictedCheck, PredictQuestion } from './predicted-check.ts'
+import { gradeOf, type PredictedCheck, type PredictQuestion } from './predicted-check.ts'
 import { strapLengths, untiedStraps, type StrapLength } from './strap-lengths.ts'
 
 /** The rules checks are foretold by; a change of what passes, or of the lay, is another. */
@@ -26,7 +26,11 @@ export interface Foretold {
 }
 
 /** What is asked of one thing: a size, a piece, straps, or what would be made to measure. */
-export type ForetellQuestion = PredictQuestion & { made?: true }
+export type ForetellQuestion = PredictQuestion & {
+  made?: true
+  /** Spreads taken from an earlier answer on the same dog, while a strap is drawn: only places are worked out anew. */
+  spreadAs?: readonly PredictedCheck[]
+}
 
 /**
  * Everything the bench shows of one thing on one dog, in one go.
@@ -48,9 +52,24 @@ export function foretell(question: ForetellQuestion): Foretold {
   const source = { family, ...(size ? { size } : {}), ...(piece ? { piece } : {}), ...(strapWords ? { strapWords } : {}) }
   const lengths = question.straps ? {} : strapLengths(source)
   const { straps, sigmaMm } = strapsAsked(question)
-  const asked: PredictQuestion = { ...question, straps, strapSigmaMm: sigmaMm }
+  const asked: PredictQuestion = { ...question, straps, strapSigmaMm: sigmaMm, ...(question.spreadAs ? { withoutSpread: true } : {}) }
   const laid = laysOf(asked)
-  return { straps, lengths, untied: untiedStraps(source), laid, checks: predictChecks({ ...asked, laid }) }
+  const checks = predictChecks({ ...asked, laid })
+  return {
+    straps,
+    lengths,
+    untied: untiedStraps(source),
+    laid,
+    checks: question.spreadAs ? checks.map((row) => spreadLike(row, question.spreadAs ?? [])) : checks,
+  }
+}
+
+/** A row with the spread of its like in an earlier answer. */
+function spreadLike(row: PredictedCheck, before: readonly PredictedCheck[]): PredictedCheck {
+  const like = before.find((each) => each.check === row.check && each.state === row.state && each.strap === row.strap)
+  if (row.mm === null || row.rangeMm === null || like?.sigmaMm == null) return row
+  const grade = gradeOf(row.mm, like.sigmaMm, row.rangeMm)
+  return { ...row, sigmaMm: like.sigmaMm, grade, symptom: grade === 'holds' ? null : (row.symptom ?? like.symptom) }
 }
 
 /** What of it a round keeps. */

@@ -62,19 +62,20 @@ export function LaidBlock({ item, offer, size, second, piece, form, look }: Laid
   }, [offer, size, second, piece, laid])
   const questions = useMemo(() => ways.map(({ worn }) => questionOf(form, item.family, gauge, riseRad, worn)), [ways, form, item.family, gauge, riseRad])
   const asked = useForetold(`laid ${item.id}`, questions)
+  const first = asked?.answers[0] ?? null
   const inHand = useMemo(
-    () => (own ? [questionOf(form, item.family, gauge, riseRad, { kind: 'straps', straps: own })] : null),
-    [own, form, item.family, gauge, riseRad],
+    () => (own && first ? [{ ...questionOf(form, item.family, gauge, riseRad, { kind: 'straps', straps: own }), spreadAs: first.checks }] : null),
+    [own, first, form, item.family, gauge, riseRad],
   )
   const moved = useForetold(`drawn ${item.id}`, inHand)
-  const first = asked?.answers[0] ?? null
   const shown = (own && moved?.answers[0]) || first
   if (!asked || ways.length === 0) return laid ? <div className="mat h-[430px] border-[1.5px] border-ink xl:col-span-2" aria-busy="true" /> : null
   const onStrap = (id: StrapId, mm: number): void => {
     const straps = own ?? first?.straps
     if (straps) setDrawn({ of: key, straps: { ...straps, [id]: mm } })
   }
-  const rows = ways.flatMap(({ label }, i) => {
+  // Answers to what was asked before are not set under today’s names.
+  const rows = (asked.questions === questions ? ways : []).flatMap(({ label }, i) => {
     const foretold = asked.answers[i]
     return foretold && foretold.checks.some(({ grade }) => grade !== 'none') ? [{ label, foretold }] : []
   })
