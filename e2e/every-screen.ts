@@ -55,7 +55,11 @@ export async function lookAtEveryScreen(page: Page, theme: 'light' | 'evening', 
       await page.goto(screen)
       await expect(page.getByRole('heading').first()).toBeVisible()
       const { violations } = await new AxeBuilder({ page })
-        .options({ resultTypes: ['violations'], ...(theme === 'evening' ? { runOnly: ['color-contrast'] } : {}) })
+        // Contrast is asked for once a theme, on the wide screen: a phone's colours are the same.
+        .options({
+          resultTypes: ['violations'],
+          ...(theme === 'evening' ? { runOnly: ['color-contrast'] } : size.width < 500 ? { rules: { 'color-contrast': { enabled: false } } } : {}),
+        })
         .analyze()
       const serious = violations.filter((violation) => ['serious', 'critical'].includes(violation.impact ?? ''))
       expect(
