@@ -37,7 +37,7 @@ const TRUNK: readonly ParameterName[] = [
   'neckBase', 'collarDepth', 'collarWidth', 'elbow', 'elbowBack', 'elbowOver', 'shoulder', 'stance', 'forearm', 'exponent', 'coat',
 ] // prettier-ignore
 /** A body varies with its parameters in shares; those that are none by a back length or a radian. */
-const LEFT_OUT = 0.03
+const LEFT_OUT = 0.01
 
 /**
  * The leading ways in which a form may yet differ, one standard deviation each: a pivoted factor of its covariance, cut
@@ -63,7 +63,10 @@ function leading(covariance: Float64Array, most: number): Float64Array[] {
     for (let i = 0; i < n; i++) rest[i] = Math.max(0, (rest[i] ?? 0) - (column[places[i] as number] ?? 0) ** 2)
     out.push(column)
   }
-  return out
+  // What is left out is spread over what is kept: nobody is told less than there is.
+  const left = rest.reduce((sum, each) => sum + Math.max(0, each), 0)
+  const by = whole > left ? Math.sqrt(whole / (whole - left)) : 1
+  return out.map((column) => column.map((value) => value * by))
 }
 
 export interface TrunkVariation {
@@ -78,7 +81,7 @@ export interface TrunkVariation {
  *
  * @param ids tapes whose change is wanted too; the strings among them held still
  */
-export function trunkVariations(form: Form, ids: readonly string[], most = 14): TrunkVariation[] {
+export function trunkVariations(form: Form, ids: readonly string[], most = 12): TrunkVariation[] {
   const base = shapeOf(form.parameters, form)
   const lays = laysFor(base, ids)
   const here = readTapes(base, ids, lays)

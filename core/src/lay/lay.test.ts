@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { skinOfCuts, tautAlong, tautAround, trunkOf, typicalForm, type SkinStation } from '../form/index.ts'
+import { skinOfCuts, solveForm, tautAlong, tautAround, trunkOf, typicalForm, type SkinStation } from '../form/index.ts'
 import { families, type RigStrap } from '../gear/index.ts'
 import { FAMILY_IDS, type FamilyId } from '../model/index.ts'
 import { aimedLengths, layGear, strapsOf } from './index.ts'
@@ -150,10 +150,24 @@ describe('a lay', () => {
     expect(room(1, 5)).toBeLessThan(room(1) - 5)
   })
 
-  it('knows less of a dog nobody taped than of one with nine tapes', () => {
+  it('the more tapes, the less spread; the same dog on both sides', () => {
     const straps = made('H11')
-    const guessed = layGear({ form, family: 'H11', straps, pull: { riseRad: 0 } })
-    for (const id of ['v', 'ribs', 'tug'] as const) expect(guessed.figures[id]?.sigmaMm).toBeGreaterThan(3)
+    const taped = (ids: readonly string[]) =>
+      solveForm(Object.fromEntries(ids.map((id) => [id, { mm: form.measures[id]?.mm ?? 0, sigmaMm: 0.013 * (form.measures[id]?.mm ?? 0) }])), {
+        build: 'nordic',
+      })
+    const spread = (of: typeof form, id: 'v' | 'ribs' | 'tug'): number =>
+      layGear({ form: of, family: 'H11', straps, pull: { riseRad: 0 } }).figures[id]?.sigmaMm ?? 0
+    const [none, three, nine] = [form, taped(['M01', 'M07', 'M13']), taped(['M01', 'M02', 'M06', 'M07', 'M10', 'M11', 'M12', 'M13', 'M14'])]
+    for (const id of ['v', 'ribs', 'tug'] as const) {
+      expect(spread(three, id)).toBeLessThan(spread(none, id))
+      // Its leading ways are counted, not all of them: a hair either way is no more knowledge.
+      expect(spread(nine, id)).toBeLessThan(1.03 * spread(three, id))
+      expect(spread(nine, id)).toBeGreaterThan(1)
+    }
+    // The lay is the left side of a dog that is alike on both: nothing of it lies right of the middle.
+    const laid = layGear({ form, family: 'H11', straps, pull: { riseRad: 0 }, withoutSpread: true })
+    for (const strap of Object.values(laid.straps)) for (const [, y] of strap.points) expect(y).toBeGreaterThan(-1e-6)
   })
 
   it('U17: two sizes of one kind are drawn as two: each strap runs by its own length', () => {

@@ -115,7 +115,7 @@ export function LayMat({ form, family, name, foretold, riseRad, look, onStrap, c
   return (
     <section aria-label="Where it would lie" className="border-[1.5px] border-ink bg-panel xl:col-span-2">
       <header className="flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-ink px-4 py-2">
-        <h2 className="min-w-0 flex-1 text-[19px] leading-6 max-phone:basis-full">
+        <h2 className="min-w-0 flex-1 text-[19px] leading-6 max-xl:basis-full">
           On {name} it {foretoldTitle(checks)}
           {misses[0] && (
             <span className="block font-text text-[15px] font-normal text-snag">
