@@ -35,10 +35,10 @@ const views = [
   ['measure', at('Fathom', 'measure'), bench, 'light', onNeck],
   ['measure-evening', at('Bilberry', 'measure'), bench, 'evening'],
   ['measure-phone', at('Harebell', 'measure'), phone, 'light', (page) => page.getByRole('button', { name: '8', exact: true }).tap()],
-  ['choose', at('Bilberry', 'choose'), bench],
+  ['choose', at('Bilberry', 'choose'), bench, 'light', (page) => page.getByRole('region', { name: 'Where it would lie' }).waitFor()],
   ['kinds', at('Lodestar', 'kinds'), bench],
   ['hitch', at('Oakum', 'hitch'), bench],
-  ['try-on', at('Marlin', 'try-on'), bench, 'light', (page) => page.keyboard.press('p')],
+  ['try-on', at('Marlin', 'try-on'), bench, 'light', (page) => page.getByRole('img', { name: /hollow numbers/ }).waitFor()],
   ['finish', at('Dulse', 'finish'), bench],
   ['docket', at('Dulse', 'docket'), bench],
   ['dog', `/dogs/${spinnaker.id}`, bench],
@@ -47,7 +47,7 @@ const views = [
   ['sizes', '/sizes', bench],
   ['size-editor', '/sizes/rimefold-cross-back/edit', bench],
   ['gear', '/gear', bench],
-  ['shop', '/shop', bench],
+  ['shop', '/shop', bench, 'light', (page) => page.getByRole('heading', { name: /^Predicted/ }).scrollIntoViewIfNeeded()],
 ]
 const browser = await chromium.launch({
   executablePath: chromiumPath(),
