@@ -94,7 +94,7 @@ function FramedStage() {
 }
 
 /** Rooms that change nothing, and the one that opens a ticket again. */
-const READ_ONLY_ROOMS: ReadonlySet<string> = new Set(['finish', 'docket', 'order', 'form'])
+const READ_ONLY_ROOMS: ReadonlySet<string> = new Set(['finish', 'docket', 'order', 'form', 'cards'])
 
 /** Over every stage of a closed ticket: since when, and the way to open it again. */
 function ClosedBar({ closedAt }: { closedAt: string | null }) {

@@ -8,7 +8,7 @@ import { hitch } from './hitch'
 import { kinds } from './kinds'
 import { letters } from './letters'
 import { measure } from './measure'
-import { order, paper } from './paper'
+import { cards, order, paper } from './paper'
 import { solo } from './solo'
 import { tryOn } from './try-on'
 
@@ -17,7 +17,7 @@ export const STAGE_ROOMS: Readonly<Record<Stage, readonly RouteObject[]>> = {
   ask,
   measure: [...measure, ...solo, ...paper, ...letters],
   choose: [...choose, ...kinds, ...hitch, ...allSizes, ...order],
-  'try-on': tryOn,
+  'try-on': [...tryOn, ...cards],
   finish,
 }
 

@@ -10,3 +10,6 @@ export const paper: RouteObject[] = [
 
 /** The order to a maker, by paper. */
 export const order: RouteObject[] = [{ path: 'order', lazy: lazyRoom(() => import('./OrderSheet'), 'OrderSheet') }]
+
+/** How what was chosen goes on, to take home. */
+export const cards: RouteObject[] = [{ path: 'cards', lazy: lazyRoom(() => import('./DressingCards'), 'DressingCards') }]

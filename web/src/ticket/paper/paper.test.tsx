@@ -5,6 +5,7 @@ import { anItem, aReading, aTicket, AT, nextId, renderStage, testShop, withTestS
 import { notPinned } from '../../bench'
 import { AskBack } from './AskBack'
 import { MeasuringForm } from './MeasuringForm'
+import { DressingCards } from './DressingCards'
 import { OrderSheet } from './OrderSheet'
 import { QuickEntry } from './QuickEntry'
 
@@ -37,6 +38,22 @@ describe('U03: the order sheet', () => {
   it('says where an order comes from while none is made', async () => {
     renderStage(aTicket(), 'order', <OrderSheet />)
     expect(await screen.findByText('Nothing is ordered yet')).toBeDefined()
+  })
+})
+
+describe('the cards to take home', () => {
+  it('are a page for each item: on, set, off and out at once, in the kind’s own order', async () => {
+    renderStage(aTicket({ items: [anItem({ family: 'H09' }), anItem({ family: 'H11' })] }), 'cards', <DressingCards />)
+    const assist = await screen.findByRole('region', { name: 'Multi-strap assist' })
+    expect(assist.className).toContain('break-after-page')
+    const set = within(assist).getByRole('region', { name: /Set in this order/ })
+    const order = within(set)
+      .getAllByRole('listitem')
+      .map((step) => step.textContent.toLowerCase())
+    expect(order.findIndex((step) => step.includes('belly'))).toBeLessThan(order.findIndex((step) => step.includes('neck')))
+    const cross = screen.getByRole('region', { name: 'Full cross-back' })
+    expect(within(within(cross).getByRole('region', { name: 'Off' })).getAllByRole('listitem')[0]?.textContent).toMatch(/line/i)
+    expect(cross.className).not.toContain('break-after-page')
   })
 })
 

@@ -1,42 +1,19 @@
-import { dressingCard, families, type DressingCard, type FamilyId } from '@merry-tailor/core'
-import { useOpenTicket } from '../../bench'
-import { dressingWords } from '../../words/dressing'
+import type { FamilyId } from '@merry-tailor/core'
+import { Link } from 'react-router'
+import { DressingSteps, useOpenTicket } from '../../bench'
 
-const PARTS: readonly [keyof DressingCard, string][] = [
-  ['on', 'On'],
-  ['set', 'Set in this order, a little left, a little right'],
-  ['off', 'Off'],
-  ['release', 'Out at once'],
-  ['seat', 'In the car'],
-  ['habituation', 'Getting used to it'],
-  ['first', 'First time out'],
-]
-
-/** How this kind goes on this dog and comes off, folded until it is wanted. */
+/** How this kind goes on this dog and comes off, folded until it is wanted; on paper a page a kind. */
 export function HowItGoesOn({ family, build }: { family: FamilyId; build: string | null }) {
   const { sheet, name } = useOpenTicket()
-  const card = dressingCard({ family, dog: { coat: sheet.dog?.coat ?? null, traits: sheet.ticket.traits }, gear: { build } })
   return (
     <details className="border-b border-rule">
       <summary className="flex min-h-12 cursor-pointer items-center px-5 font-bold">How it goes on {name}, and off</summary>
-      {build === null && families[family].dressingOfBuild && (
-        <p className="px-5 pb-2 text-mute">So with a panel. One of two buckles goes on otherwise: the first check of its build tells which it is.</p>
-      )}
-      <div className="grid gap-x-6 gap-y-3 px-5 pb-4 sm:grid-cols-2">
-        {PARTS.map(([part, title]) => {
-          const steps = card[part] ?? []
-          return steps.length === 0 ? null : (
-            <section key={part} aria-label={title}>
-              <h3 className="text-[16px] leading-[20px]">{title}</h3>
-              <ol className="mt-1 list-decimal space-y-0.5 pl-5">
-                {steps.map((step, i) => (
-                  <li key={`${step.code}${i}`}>{dressingWords(step)}</li>
-                ))}
-              </ol>
-            </section>
-          )
-        })}
-      </div>
+      <DressingSteps family={family} build={build} />
+      <p className="px-5 pb-2">
+        <Link to={`/tickets/${sheet.ticket.id}/cards`} className="inline-flex min-h-11 items-center font-bold underline">
+          As a card to take home
+        </Link>
+      </p>
     </details>
   )
 }
