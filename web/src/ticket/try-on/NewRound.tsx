@@ -24,7 +24,7 @@ import { problemWords } from '../../words/problems'
 import { useRanked, useOpenTicket, useActs } from '../../bench'
 import { foretellBeside } from '../../form'
 import { movesBetween } from './StrapStrip'
-import { useWornQuestion } from './use-round-lay'
+import { useLayAhead, useWornQuestion } from './use-round-lay'
 
 /** Something that can be put on: what it is called, whose it is, and what the round will name. */
 interface Wearable {
@@ -80,6 +80,8 @@ export function NewRound({ item, onMade }: { item: Item; onMade: (id: string) =>
   const size = sizes.find((each) => each.value === value)
   const label = size?.label ?? other.trim()
   const last = rounds.at(-1)
+  // Foretold while it is being picked: the round opens at the press, and not a moment after.
+  const ahead = useLayAhead(item.family, item.id, JSON.stringify(size?.of ?? { named: true }), label)
   const resized =
     last !== undefined &&
     last.label === label &&
@@ -117,7 +119,7 @@ export function NewRound({ item, onMade }: { item: Item; onMade: (id: string) =>
         label: label.slice(0, 40),
         settings,
         changed: changed.trim(),
-        foretold: await foretoldNow(of),
+        foretold: ahead.isFresh ? ahead.now && predictionOf(ahead.now) : await foretoldNow(of),
         moves: last ? movesBetween(item.family, straps(last.settings), straps(null)) : [],
         seconds: last ? secondsSince(last.at) : null,
       },

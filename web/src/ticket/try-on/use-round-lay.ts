@@ -13,6 +13,8 @@ export interface RoundLay {
   now: Foretold | null
   settings: Readonly<Record<string, StrapSides>>
   riseRad: number
+  /** Nothing of it is still being worked out. */
+  isFresh: boolean
 }
 
 /** What a thing’s round is asked: the question of what is worn. */
@@ -29,8 +31,12 @@ export function useWornQuestion(family: FamilyId): (of: TryOn['of'], label: stri
   }
 }
 
-/** Where what a round has on the dog lies, as it is set now. */
-export function useRoundLay(family: FamilyId, itemId: string, round: TryOn | undefined): RoundLay {
+/**
+ * Where what a round has on the dog lies, as it is set now.
+ *
+ * @param desk whose question it is: questions of one desk cancel each other
+ */
+export function useRoundLay(family: FamilyId, itemId: string, round: Pick<TryOn, 'of' | 'label'> | undefined, desk = 'round'): RoundLay {
   const { sheet } = useOpenTicket()
   const { form } = useBenchForm()
   const gauge = useGauge()
@@ -43,7 +49,8 @@ export function useRoundLay(family: FamilyId, itemId: string, round: TryOn | und
     [of, label, sheet.choices, tables, pieces],
   )
   const asked = useMemo(() => (worn ? [questionOf(form, family, gauge, riseRad, worn)] : null), [worn, form, family, gauge, riseRad])
-  const own = useForetold(`round ${itemId}`, asked)?.answers[0] ?? null
+  const first = useForetold(`${desk} ${itemId}`, asked)
+  const own = first?.answers[0] ?? null
   const settings = useMemo(() => settingsNow(sheet.settings, { itemId }, sheet.dog?.id ?? null), [sheet.settings, itemId, sheet.dog])
   const set = useMemo(() => {
     if (!own?.laid || Object.keys(settings).length === 0) return null
@@ -61,6 +68,14 @@ export function useRoundLay(family: FamilyId, itemId: string, round: TryOn | und
     )
     return [questionOf(form, family, gauge, riseRad, { kind: 'straps', straps })]
   }, [own, settings, family, form, gauge, riseRad])
-  const now = useForetold(`set ${itemId}`, set)?.answers[0] ?? null
-  return { worn, own, now: set ? (now ?? own) : own, settings, riseRad }
+  const second = useForetold(`${desk}, set ${itemId}`, set)
+  const now = second?.answers[0] ?? null
+  const isFresh = (asked === null || first?.questions === asked) && (set === null || second?.questions === set)
+  return { worn, own, now: set ? (now ?? own) : own, settings, riseRad, isFresh }
+}
+
+/** The same of what is only picked yet, named as text. */
+export function useLayAhead(family: FamilyId, itemId: string, named: string, label: string): RoundLay {
+  const picked = useMemo(() => ({ of: JSON.parse(named) as TryOn['of'], label }), [named, label])
+  return useRoundLay(family, itemId, picked, 'pick')
 }
