@@ -233,11 +233,7 @@ function foretoldFor(
     build: table?.build ?? null,
     ...(table?.strapWords ? { strapWords: table.strapWords } : {}),
   }
-  const first = foretell({ ...asked, ...(size ? { size } : {}), ...(piece ? { piece: { flat: piece.flat ?? {} } } : {}) })
-  const stands = Object.fromEntries(
-    Object.entries(set).flatMap(([id, { leftMm, rightMm }]) => (id in first.straps ? [[id, (leftMm + (rightMm ?? leftMm)) / 2]] : [])),
-  )
-  return predictionOf(Object.keys(stands).length === 0 ? first : foretell({ ...asked, straps: { ...first.straps, ...stands } }))
+  return predictionOf(foretell({ ...asked, ...(size ? { size } : {}), ...(piece ? { piece: { flat: piece.flat ?? {} } } : {}), set }))
 }
 
 /** Of a hundred checks foretold to hold, to go either way or to miss, so many were seen to hold. Invented. */

@@ -1,9 +1,10 @@
 import { strapsOf, type GearLay } from '../lay/index.ts'
-import type { Prediction } from '../model/index.ts'
+import type { FamilyId, Prediction } from '../model/index.ts'
 import { madeToMeasure } from './made-to-measure.ts'
 import { laysOf, predictChecks, strapsAsked } from './predict-checks.ts'
 import { gradeOf, type PredictedCheck, type PredictQuestion } from './predicted-check.ts'
 import { strapLengths, untiedStraps, type StrapLength } from './strap-lengths.ts'
+import type { StrapSides } from './uneven-sides.ts'
 
 /** The rules checks are foretold by; a change of what passes, or of the lay, is another. */
 export const FIT_RULES_VERSION = 1
@@ -28,8 +29,25 @@ export interface Foretold {
 /** What is asked of one thing: a size, a piece, straps, or what would be made to measure. */
 export type ForetellQuestion = PredictQuestion & {
   made?: true
+  /** Straps as they were set by hand, by id; the others are as long as the thing has them. */
+  set?: Readonly<Record<string, StrapSides>>
   /** Spreads taken from an earlier answer on the same dog, while a strap is drawn: only places are worked out anew. */
   spreadAs?: readonly PredictedCheck[]
+}
+
+/** A ring is set by both its sides together; another strap lies as its longer side lets it. */
+const lengthSet = (ring: boolean, { leftMm, rightMm }: StrapSides): number => {
+  const otherMm = rightMm ?? leftMm
+  return ring ? (leftMm + otherMm) / 2 : Math.max(leftMm, otherMm)
+}
+
+/** The lengths of a thing with those that were set by hand, which are known and not inferred. */
+function asSet(family: FamilyId, asked: ReturnType<typeof strapsAsked>, set: NonNullable<ForetellQuestion['set']>): ReturnType<typeof strapsAsked> {
+  const byHand = strapsOf(family).flatMap(({ id, ring }) => (set[id] ? [[id, lengthSet(ring, set[id])] as const] : []))
+  return {
+    straps: { ...asked.straps, ...Object.fromEntries(byHand) },
+    sigmaMm: { ...asked.sigmaMm, ...Object.fromEntries(byHand.map(([id]) => [id, 0])) },
+  }
 }
 
 /**
@@ -51,7 +69,7 @@ export function foretell(question: ForetellQuestion): Foretold {
   if (strapsOf(family).length === 0) return { straps: {}, lengths: {}, untied: [], laid: null, checks: predictChecks(question) }
   const source = { family, ...(size ? { size } : {}), ...(piece ? { piece } : {}), ...(strapWords ? { strapWords } : {}) }
   const lengths = question.straps ? {} : strapLengths(source)
-  const { straps, sigmaMm } = strapsAsked(question)
+  const { straps, sigmaMm } = asSet(family, strapsAsked(question), question.set ?? {})
   const asked: PredictQuestion = { ...question, straps, strapSigmaMm: sigmaMm, ...(question.spreadAs ? { withoutSpread: true } : {}) }
   const laid = laysOf(asked)
   const checks = predictChecks({ ...asked, laid })
@@ -61,6 +79,16 @@ export function foretell(question: ForetellQuestion): Foretold {
     untied: untiedStraps(source),
     laid,
     checks: question.spreadAs ? checks.map((row) => spreadLike(row, question.spreadAs ?? [])) : checks,
+  }
+}
+
+/** The same, and `null` where nothing is known of the thing: it cannot be foretold. */
+export function foretellOrNull(question: ForetellQuestion): Foretold | null {
+  try {
+    return foretell(question)
+  } catch (problem) {
+    if (problem instanceof RangeError) return null
+    throw problem
   }
 }
 

@@ -5,6 +5,7 @@ import { strapsOf } from '../lay/index.ts'
 import { FAMILY_IDS, type Setting } from '../model/index.ts'
 import {
   foretell,
+  foretellOrNull,
   madeToMeasure,
   predictChecks,
   predictionOf,
@@ -87,6 +88,34 @@ describe('checks foretold', () => {
     expect(kept.version).toBeGreaterThan(0)
     expect(Object.keys(kept.straps).sort()).toEqual(['cross', 'neck', 'rear', 'side'])
     expect(kept.checks.every(({ mm }) => mm === null || Math.abs(mm * 10 - Math.round(mm * 10)) < 1e-6)).toBe(true)
+  })
+})
+
+describe('straps as they were set', () => {
+  const size = { bands: { M01: [520, 560] as [number, number], M07: [680, 740] as [number, number] } }
+  const asked = { form, family: 'H01', size, build: 'walking', pull: LEVEL, gauge: null } as const
+  const plain = foretell(asked)
+  const sides = (leftMm: number, rightMm: number | null) => ({ leftMm, rightMm })
+
+  it('go before the thing’s own, a ring by the mean of its sides, another strap by the longer; the rest stays', () => {
+    const set = foretell({ ...asked, set: { girth: sides(700, 720), keel: sides(150, 170), tag: sides(9, 9) } })
+    expect(set.straps).toEqual({ ...plain.straps, girth: 710, keel: 170 })
+    expect(set.lengths).toEqual(plain.lengths)
+    expect(foretell({ ...asked, set: {} })).toEqual(plain)
+    expect(foretell({ ...asked, set: { girth: sides(700, null) } }).straps.girth).toBe(700)
+  })
+
+  it('are known: what hangs on them alone spreads less than when they are inferred', () => {
+    const spread = (of: typeof plain) => of.checks.find(({ check, strap }) => check === 'under-every-strap' && strap === 'girth')?.sigmaMm ?? 0
+    const girth = plain.straps.girth ?? 0
+    expect(spread(plain)).toBeGreaterThan(0)
+    expect(spread(foretell({ ...asked, set: { girth: sides(girth, null) } }))).toBeLessThan(spread(plain))
+  })
+
+  it('are laid over one made to measure too, and nothing known of the thing stays unforetold', () => {
+    const made = foretell({ form, family: 'H11', made: true, pull: LEVEL, gauge: null, set: { rear: sides(400, null) } })
+    expect(made.straps).toEqual({ ...strapsFor('H11'), rear: 400 })
+    expect(foretellOrNull({ form, family: 'H11', pull: LEVEL, gauge: null })).toBeNull()
   })
 })
 

@@ -1,7 +1,8 @@
 import type { Form } from '../form/index.ts'
-import type { CheckId, StrapId } from '../gear/index.ts'
+import type { StrapId } from '../gear/index.ts'
 import { aimedLengths, strapsOf } from '../lay/index.ts'
 import type { FamilyId, FingerGauge } from '../model/index.ts'
+import { missesOf, type Miss } from './misses.ts'
 import { predictChecks } from './predict-checks.ts'
 import type { CheckRules, PredictedCheck } from './predicted-check.ts'
 import { usualRoom } from './room.ts'
@@ -27,13 +28,12 @@ export interface StartSettings {
   /** Straps that stand at the end of their range. */
   atEnd: StrapId[]
   /** Checks it would still miss, and by how much. */
-  misses: { check: CheckId; byMm: number }[]
+  misses: Miss[]
 }
 
 /** A hand lays a slider no finer; the last hole is left free where it can be. Ours. */
 const STEP_MM = 1
 const END_MM = 6
-const BY_HAND_MM = 3
 const ROUNDS = 2
 /** Open ends of what passes count as this far, mm. */
 const OPEN_MM = 500
@@ -101,17 +101,11 @@ export function startSettings({ form, family, adjusters, gauge, rules, build = n
       const range = adjusters[id] as Adjuster
       for (const end of [range.leastMm, range.mostMm]) attempt(id, end)
     }
-  const misses = new Map<CheckId, number>()
-  for (const { check, mm, rangeMm } of judge(now)) {
-    if (mm === null || rangeMm === null) continue
-    const byMm = Math.max(rangeMm[0] - mm, mm - rangeMm[1])
-    if (byMm > BY_HAND_MM) misses.set(check, Math.max(byMm, misses.get(check) ?? 0))
-  }
   return {
     straps: now,
     atEnd: movable
       .filter(({ id }) => now[id] - (adjusters[id] as Adjuster).leastMm < END_MM / 2 || (adjusters[id] as Adjuster).mostMm - now[id] < END_MM / 2)
       .map(({ id }) => id),
-    misses: [...misses].map(([check, byMm]) => ({ check, byMm })),
+    misses: missesOf(judge(now)),
   }
 }

@@ -43,8 +43,9 @@ export interface AimedLengths {
   sigmaMm: Record<StrapId, number>
 }
 
-/** Millimetres as shares of the dog: a toy’s aims are smaller. */
-const scaled = (on: Rigging, mm: number): number => mm * Math.min(1.15, Math.max(0.35, on.trunk.backMm / 540))
+/** Millimetres of a middling dog, on this one: a toy’s are smaller. */
+export const scaledToBack = (mm: number, backMm: number): number => mm * Math.min(1.15, Math.max(0.35, backMm / 540))
+const scaled = (on: Rigging, mm: number): number => scaledToBack(mm, on.trunk.backMm)
 
 /** Where the straight tape crosses a place ahead of the rib’s edge: a cut and an angle. */
 function junction(on: Rigging): { cut: number; angle: number } {

@@ -71,8 +71,8 @@ export interface Rigging {
   endCut: number
 }
 
-const BEARS_NOT = new Set(['loopDrop', 'belly of a loop'])
-const bears = ({ id, from }: RigStrap): boolean => !BEARS_NOT.has(id) && from !== 'loop'
+/** Loops and what is tied to them hang on other straps: measured, not seated. */
+const bears = ({ id, from }: RigStrap): boolean => id !== 'loopDrop' && from !== 'loop'
 
 const UNDER: readonly RigNode[] = ['v', 'low', 'bellyLow', 'loopLow']
 const OVER: readonly RigNode[] = ['top', 'girthTop', 'bellyTop']

@@ -22,7 +22,6 @@ export interface SeatProblem {
   evaluate: (at: Float64Array) => Evaluated
   /** A length the dog is long by: steps and curvature are judged by it. */
   sizeMm: number
-  /** Forces are one; a strap is worth this many. */
 }
 
 export interface Seat {

@@ -35,17 +35,12 @@ export function useLineRise(family: FamilyId): number {
 }
 
 /** Something to lay on the dog. */
-export type Worn =
-  | { kind: 'size'; table: SizeTable; label: string }
-  | { kind: 'piece'; piece: Piece; table: SizeTable | null }
-  | { kind: 'made' }
-  | { kind: 'straps'; straps: Readonly<Record<string, number>> }
+export type Worn = { kind: 'size'; table: SizeTable; label: string } | { kind: 'piece'; piece: Piece; table: SizeTable | null } | { kind: 'made' }
 
 /** The question a thing asks of the dog in hand. */
 export function questionOf(form: Form, family: FamilyId, gauge: FingerGauge | null, riseRad: number, worn: Worn): ForetellQuestion {
   const asked = { form, family, gauge, pull: { riseRad } }
   if (worn.kind === 'made') return { ...asked, made: true }
-  if (worn.kind === 'straps') return { ...asked, straps: worn.straps }
   const { table } = worn
   const size = table?.sizes.find((each) => each.label === (worn.kind === 'size' ? worn.label : worn.piece.label))
   const build = predictedBuild(worn.kind === 'piece' ? worn.piece : null, table)

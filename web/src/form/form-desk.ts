@@ -1,6 +1,6 @@
 import {
   crateOffer,
-  foretell,
+  foretellOrNull,
   rankAll,
   readForm,
   settleByForm,
@@ -199,15 +199,6 @@ export async function rankBeside({ tables, body, families, views, pieces = [], l
   )
 }
 
-const foretoldOrNot = (question: ForetellQuestion): Foretold | null => {
-  try {
-    return foretell(question)
-  } catch (problem) {
-    if (problem instanceof RangeError) return null
-    throw problem
-  }
-}
-
 /**
  * Foretells one or more things on a dog, in the worker, or in place without one.
  *
@@ -220,7 +211,7 @@ export async function foretellBeside(channel: string, questions: readonly Forete
   return beside<(Foretold | null)[] | null>(
     'bench',
     (work) => work.foretell(channel, mine, questions),
-    () => questions.map(foretoldOrNot),
+    () => questions.map(foretellOrNull),
   )
 }
 

@@ -1,5 +1,5 @@
 import {
-  foretell,
+  foretellOrNull,
   rankAll,
   settleByForm,
   startSettings,
@@ -30,16 +30,6 @@ const newest = new Map<string, number>()
 /** Lets messages that wait come in before the work begins, so that a newer question can cancel this one. */
 const breathe = (): Promise<void> => new Promise((done) => setTimeout(done, 0))
 
-/** What nothing is known of cannot be foretold. */
-function foretoldOrNot(question: ForetellQuestion): Foretold | null {
-  try {
-    return foretell(question)
-  } catch (problem) {
-    if (problem instanceof RangeError) return null
-    throw problem
-  }
-}
-
 /** Solves forms beside the page, so that a keystroke never waits. */
 const work = {
   /** @returns `null` when a newer question of the same channel came in meanwhile */
@@ -62,7 +52,7 @@ const work = {
     newest.set(channel, Math.max(turn, newest.get(channel) ?? 0))
     await breathe()
     if (newest.get(channel) !== turn) return null
-    return questions.map(foretoldOrNot)
+    return questions.map(foretellOrNull)
   },
   /** Where to set the straps before it is put on. */
   startSettings(question: StartQuestion): StartSettings {

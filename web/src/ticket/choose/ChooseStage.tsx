@@ -331,7 +331,7 @@ export function ChooseStage() {
                 </div>
                 {offer.kind === 'made' && <OrderForm options={options} table={table} onChange={setOptions} />}
                 {size.perMeasure.map((fit, at) => (
-                  <MeasureCard key={fit.measure} n={at + 1} fit={fit} size={size} table={table} body={body} first look={look} />
+                  <MeasureCard key={fit.measure} n={isLaid ? null : at + 1} fit={fit} size={size} table={table} body={body} first look={look} />
                 ))}
                 {size.perMeasure.length === 1 && (
                   <p className="max-w-[420px]">This maker sizes by one measure alone. It is a first filter; the rest shows on the dog.</p>
@@ -345,7 +345,7 @@ export function ChooseStage() {
                 </h2>
                 <div className="grid gap-4 xl:grid-cols-2">
                   {second.perMeasure.map((fit, at) => (
-                    <MeasureCard key={fit.measure} n={at + 1} fit={fit} size={second} table={table} body={body} first={false} look={look} />
+                    <MeasureCard key={fit.measure} n={isLaid ? null : at + 1} fit={fit} size={second} table={table} body={body} first={false} look={look} />
                   ))}
                 </div>
               </>

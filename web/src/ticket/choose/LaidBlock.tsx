@@ -9,10 +9,12 @@ import {
   type RankedSize,
   type SizeTable,
   type StrapId,
+  type StrapSides,
 } from '@merry-tailor/core'
 import { useMemo, useState } from 'react'
-import { LayMat, questionOf, useGauge, useLineRise, useOpenTicket, type Worn } from '../../bench'
+import { questionOf, useGauge, useLineRise, useOpenTicket, type Worn } from '../../bench'
 import { useForetold } from '../../form'
+import { LayMat } from './LayMat'
 import { sizeName } from '../../sizes/size-name'
 import { Mark } from '../../ui/marks/Mark'
 import type { LengthStyle } from '@merry-tailor/core'
@@ -46,9 +48,9 @@ export function LaidBlock({ item, offer, size, second, piece, form, look }: Laid
   const { name } = useOpenTicket()
   const gauge = useGauge()
   const riseRad = useLineRise(item.family)
-  const [drawn, setDrawn] = useState<{ of: string; straps: Record<string, number> } | null>(null)
+  const [drawn, setDrawn] = useState<{ of: string; set: Record<string, StrapSides> } | null>(null)
   const key = `${item.id} ${faceOf(offer).id} ${size.label}`
-  const own = drawn?.of === key ? drawn.straps : null
+  const set = drawn?.of === key ? drawn.set : null
   const laid = strapsOf(item.family).length > 0
   const ways = useMemo(() => {
     const list: { label: string; worn: Worn }[] = []
@@ -63,16 +65,12 @@ export function LaidBlock({ item, offer, size, second, piece, form, look }: Laid
   const questions = useMemo(() => ways.map(({ worn }) => questionOf(form, item.family, gauge, riseRad, worn)), [ways, form, item.family, gauge, riseRad])
   const asked = useForetold(`laid ${item.id}`, questions)
   const first = asked?.answers[0] ?? null
-  const inHand = useMemo(
-    () => (own && first ? [{ ...questionOf(form, item.family, gauge, riseRad, { kind: 'straps', straps: own }), spreadAs: first.checks }] : null),
-    [own, first, form, item.family, gauge, riseRad],
-  )
+  const inHand = useMemo(() => (set && first && questions[0] ? [{ ...questions[0], set, spreadAs: first.checks }] : null), [set, first, questions])
   const moved = useForetold(`drawn ${item.id}`, inHand)
-  const shown = (own && moved?.answers[0]) || first
+  const shown = (set && moved?.answers[0]) || first
   if (!asked || ways.length === 0) return laid ? <div className="mat h-[430px] border-[1.5px] border-ink xl:col-span-2" aria-busy="true" /> : null
   const onStrap = (id: StrapId, mm: number): void => {
-    const straps = own ?? first?.straps
-    if (straps) setDrawn({ of: key, straps: { ...straps, [id]: mm } })
+    setDrawn({ of: key, set: { ...set, [id]: { leftMm: mm, rightMm: null } } })
   }
   // Answers to what was asked before are not set under today’s names.
   const rows = (asked.questions === questions ? ways : []).flatMap(({ label }, i) => {
@@ -81,16 +79,16 @@ export function LaidBlock({ item, offer, size, second, piece, form, look }: Laid
   })
   return (
     <>
-      {shown?.laid && (
+      {first && shown?.laid && (
         <LayMat
           form={form}
           family={item.family}
           name={name}
           foretold={shown}
+          own={first}
           riseRad={riseRad}
           look={look}
           onStrap={onStrap}
-          changed={own !== null}
           onReset={() => setDrawn(null)}
         />
       )}

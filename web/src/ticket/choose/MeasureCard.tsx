@@ -14,8 +14,8 @@ import { lowerFirst } from '../../words/first-letter'
 const DISC = { holds: 'bg-holds', doubt: 'bg-chalk', fails: 'bg-snag', none: 'bg-mute' } as const
 
 interface MeasureCardProps {
-  /** Its number on the dog. */
-  n: number
+  /** Its number on the dog; `null` where the dog carries other numbers. */
+  n: number | null
   fit: MeasureFit
   size: RankedSize
   table: OfferFace
@@ -37,11 +37,13 @@ export function MeasureCard({ n, fit, size, table, body, first, look }: MeasureC
     >
       <div className="mb-0.5 flex flex-wrap items-center justify-between gap-x-3">
         <h3 className="flex items-center gap-2 text-[18px] leading-[22px]">
-          <span
-            className={`inline-flex h-[19px] w-[19px] items-center justify-center rounded-full font-text text-[14px] leading-none font-bold text-panel ${DISC[fit.grade]}`}
-          >
-            {n}
-          </span>
+          {n !== null && (
+            <span
+              className={`inline-flex h-[19px] w-[19px] items-center justify-center rounded-full font-text text-[14px] leading-none font-bold text-panel ${DISC[fit.grade]}`}
+            >
+              {n}
+            </span>
+          )}
           {measureName(fit.measure)}
         </h3>
         <VerdictWord grade={fit.grade} basis="predicted" size={19} />

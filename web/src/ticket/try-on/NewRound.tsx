@@ -24,7 +24,7 @@ import { problemWords } from '../../words/problems'
 import { useRanked, useOpenTicket, useActs } from '../../bench'
 import { foretellBeside } from '../../form'
 import { movesBetween } from './StrapStrip'
-import { useLayAhead, useWornQuestion } from './use-round-lay'
+import { useLayAhead } from './use-round-lay'
 
 /** Something that can be put on: what it is called, whose it is, and what the round will name. */
 interface Wearable {
@@ -60,7 +60,6 @@ export function NewRound({ item, onMade }: { item: Item; onMade: (id: string) =>
   const { ranked, choice } = useRanked(item)
   const acts = useActs()
   const once = useOnce()
-  const questionFor = useWornQuestion(item.family)
   const rounds = sheet.tryOns.filter((round) => round.itemId === item.id && !round.struck)
   const [picked, setPicked] = useState<string | null>(null)
   const [other, setOther] = useState('')
@@ -91,18 +90,9 @@ export function NewRound({ item, onMade }: { item: Item; onMade: (id: string) =>
   const straps = (ids: readonly string[] | null) =>
     settingsNow(ids === null ? sheet.settings : sheet.settings.filter((each) => ids.includes(each.id)), { itemId: item.id }, sheet.dog?.id ?? null)
   /** Kept before the first answer: what it is expected to show, as it is set now. */
-  const foretoldNow = async (of: TryOn['of']): Promise<Prediction | null> => {
-    const question = questionFor(of, label)
-    if (!question) return null
-    const answer = (await foretellBeside(`begin ${item.id}`, [question]))?.[0]
-    if (!answer) return null
-    const set = Object.fromEntries(
-      Object.entries(straps(null)).flatMap(([id, { leftMm, rightMm }]) => (id in answer.straps ? [[id, (leftMm + (rightMm ?? leftMm)) / 2]] : [])),
-    )
-    if (Object.keys(set).length === 0) return predictionOf(answer)
-    const { form, family, gauge, pull } = question
-    const asSet = (await foretellBeside(`begin ${item.id}`, [{ form, family, gauge, pull, straps: { ...answer.straps, ...set } }]))?.[0]
-    return predictionOf(asSet ?? answer)
+  const foretoldNow = async (): Promise<Prediction | null> => {
+    const now = ahead.isFresh ? ahead.now : ahead.asked && (await foretellBeside(`begin ${item.id}`, ahead.asked))?.[0]
+    return now ? predictionOf(now) : null
   }
   const begin = async (): Promise<boolean> => {
     if (!label) {
@@ -111,15 +101,14 @@ export function NewRound({ item, onMade }: { item: Item; onMade: (id: string) =>
     }
     const id = uuid()
     const settings = sheet.settings.filter((each) => !each.struck && 'itemId' in each.of && each.of.itemId === item.id).map((each) => each.id)
-    const of = size?.of ?? { named: true as const }
     const { error } = await acts.tryOn(
       {
         itemId: item.id,
-        of,
+        of: size?.of ?? { named: true },
         label: label.slice(0, 40),
         settings,
         changed: changed.trim(),
-        foretold: ahead.isFresh ? ahead.now && predictionOf(ahead.now) : await foretoldNow(of),
+        foretold: await foretoldNow(),
         moves: last ? movesBetween(item.family, straps(last.settings), straps(null)) : [],
         seconds: last ? secondsSince(last.at) : null,
       },

@@ -1,51 +1,11 @@
-import { CHECK_READS, type Check, type Foretold, type Form, type Observation, type Point3, type PullState, type TryOn } from '@merry-tailor/core'
+import type { Check, Foretold, Observation, PullState, TryOn } from '@merry-tailor/core'
 import { useState } from 'react'
-import { useBenchForm, useOpenTicket } from '../../bench'
+import { placeOfCheck, useBenchForm, useOpenTicket, type LaidState } from '../../bench'
 import { GearPlate, type PlateTag } from '../../ui/plates/GearPlate'
 import { useMedia } from '../../ui/use-media'
 import { useWidth } from '../../ui/use-width'
 import { useKeys } from '../../state/use-keys'
 import { KeyCap } from '../../ui/controls/KeyCap'
-
-type Laid = 'slack' | 'pulling'
-
-/** Where a check’s finger goes. */
-export function placeOf(check: string, { laid }: Foretold, form: Form, state: Laid): Point3 | null {
-  const lay = laid?.[state]
-  if (!lay) return null
-  const on = (id: 'neck' | 'front' | 'girth' | 'cinch' | 'belly' | 'side'): Point3 | null => {
-    const points = lay.straps[id]?.points ?? []
-    return points[Math.floor(points.length * 0.55)] ?? null
-  }
-  if (check === 'under-every-strap') return on('girth') ?? on('neck') ?? on('front')
-  if (check === 'sides-equal' || check === 'cross-sides-equal') return on('side') ?? on('girth')
-  switch (CHECK_READS[check as Check['id']]?.figure) {
-    case 'v':
-      return lay.nodes.v?.at ?? null
-    case 'top':
-      return lay.nodes.top?.at ?? null
-    case 'ribs':
-      return lay.nodes.rib?.at ?? null
-    case 'tug':
-      return lay.nodes.tug?.at ?? null
-    case 'elbow':
-    case 'trueRib':
-      return lay.nodes.low?.at ?? null
-    case 'armpit':
-      return form.landmarks.L07 ?? null
-    case 'blade':
-      return form.landmarks.L05 ?? null
-    case 'neckRoom':
-      return on('neck') ?? on('front')
-    case 'girthRoom':
-      return on('girth') ?? on('cinch')
-    case 'bellyRoom':
-    case 'belly':
-      return on('belly')
-    default:
-      return null
-  }
-}
 
 interface RoundMatProps {
   round: TryOn
@@ -71,9 +31,9 @@ export function RoundMat({ round, state, checks, newest, foretold, riseRad, labe
   const { laid } = foretold
   if (!laid) return null
   const pulls = laid.pulling.nodes.tug !== undefined || laid.pulling.family === 'H21'
-  const as: Laid = state === 'pulling' || (state === 'moving' && pulls) ? 'pulling' : 'slack'
+  const as: LaidState = state === 'pulling' || (state === 'moving' && pulls) ? 'pulling' : 'slack'
   const tags = checks.flatMap((check, i): PlateTag[] => {
-    const at = placeOf(check.id, foretold, form, as)
+    const at = placeOfCheck({ check: check.id }, foretold, form, as)
     const seen = newest.get(`${check.id}/${state}`)
     const expected = round.foretold?.checks.find((each) => each.check === check.id && each.state === state && each.grade !== 'none')
     return at ? [{ n: i + 1, at, grade: seen?.grade ?? expected?.grade ?? 'none', seen: seen !== undefined }] : []

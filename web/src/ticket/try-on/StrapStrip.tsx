@@ -7,6 +7,7 @@ import {
   type Foretold,
   type Item,
   type SliderMove,
+  type StartQuestion,
   type StartSettings,
   type StrapId,
   type StrapSides,
@@ -36,14 +37,14 @@ export function moveWords(move: SliderMove, say: (mm: number) => string): string
 
 interface StrapStripProps {
   item: Item
-  own: Foretold
+  foretold: Foretold
   settings: Readonly<Record<string, StrapSides>>
   /** Every check was seen to hold: the hand has decided, nothing is moved any more. */
   holds: boolean
 }
 
 /** The straps that can be set, in the order they are set: where each stands, how far it goes, and the next move. */
-export function StrapStrip({ item, own, settings, holds }: StrapStripProps) {
+export function StrapStrip({ item, foretold, settings, holds }: StrapStripProps) {
   const { family } = item
   const { form } = useBenchForm()
   const gauge = useGauge()
@@ -55,13 +56,11 @@ export function StrapStrip({ item, own, settings, holds }: StrapStripProps) {
   const { set, problem } = useSet(item)
   const once = useOnce()
   const straps = settingOrder(family).flatMap((id) => strapsOf(family).find((strap) => strap.id === id && strap.adjusts) ?? [])
-  const adjusters = useMemo(
-    () =>
-      Object.fromEntries(
-        strapsOf(family).flatMap(({ id }) => (own.lengths[id] ? [[id, { leastMm: own.lengths[id].leastMm, mostMm: own.lengths[id].mostMm }]] : [])),
-      ),
-    [own, family],
+  // How far its straps go stays the same while they are set: asked as text, it is worked out once.
+  const ranges = JSON.stringify(
+    Object.fromEntries(Object.entries(foretold.lengths).flatMap(([id, each]) => (each ? [[id, { leastMm: each.leastMm, mostMm: each.mostMm }]] : []))),
   )
+  const adjusters = useMemo(() => JSON.parse(ranges) as StartQuestion['adjusters'], [ranges])
   const canSet = straps.length > 0 && Object.keys(adjusters).length > 0
   const question = useMemo(() => (canSet ? { form, family, adjusters, gauge } : null), [canSet, form, family, adjusters, gauge])
   const start = useStartSettings(question)
@@ -80,7 +79,7 @@ export function StrapStrip({ item, own, settings, holds }: StrapStripProps) {
   const uneven = unevenSides(Object.fromEntries(Object.entries(settings).filter(([id]) => straps.some((strap) => strap.id === id))))
   const press = async (): Promise<boolean> => {
     if (unset) {
-      for (const { id } of straps) if (settings[id] === undefined && !(await set(id, 'both', start.straps[id] ?? own.straps[id] ?? 0))) return false
+      for (const { id } of straps) if (settings[id] === undefined && !(await set(id, 'both', start.straps[id] ?? foretold.straps[id] ?? 0))) return false
       return true
     }
     if (!next) return false
@@ -123,9 +122,9 @@ export function StrapStrip({ item, own, settings, holds }: StrapStripProps) {
                   ring={ring}
                   mm={mm ?? null}
                   goalMm={start?.straps[id] ?? null}
-                  range={own.lengths[id] ?? null}
+                  range={foretold.lengths[id] ?? null}
                   look={style}
-                  onMove={(by) => void once(() => set(id, side, (mm ?? start?.straps[id] ?? own.straps[id] ?? 0) + by))}
+                  onMove={(by) => void once(() => set(id, side, (mm ?? start?.straps[id] ?? foretold.straps[id] ?? 0) + by))}
                 />
               )
             })}

@@ -87,7 +87,7 @@ export function TryOnStage() {
   const laid = round && (
     <>
       {lay.now && <RoundMat round={round} state={state} checks={shown} newest={newest} foretold={lay.now} riseRad={lay.riseRad} label={round.label} />}
-      {lay.own?.laid && <StrapStrip item={item} own={lay.own} settings={lay.settings} holds={verdict?.grade === 'holds'} />}
+      {lay.now?.laid && <StrapStrip item={item} foretold={lay.now} settings={lay.settings} holds={verdict?.grade === 'holds'} />}
     </>
   )
   const elsewhere = states.map((each) => each.value).find((of) => of !== state && toLook(of) > 0)

@@ -1,36 +1,33 @@
 import {
-  CHECK_READS,
   strapsOf,
   type FamilyId,
   type Foretold,
   type Form,
   type Grade,
   type LengthStyle,
-  type Point3,
   type PredictedCheck,
   type StrapId,
   type View,
 } from '@merry-tailor/core'
 import { laySvg } from '@merry-tailor/core/formats'
 import { useState } from 'react'
-import { VerdictWord } from '../said/VerdictWord'
-import { today } from '../state/today'
-import { useKeys } from '../state/use-keys'
-import { SaveText } from '../ui/controls/SaveText'
-import { KeyCap } from '../ui/controls/KeyCap'
-import { Segmented } from '../ui/controls/Segmented'
-import { lengthText } from '../ui/length/length-text'
-import { Worded } from '../ui/length/Worded'
-import { GearPlate, type PlateTag } from '../ui/plates/GearPlate'
-import { Tape } from '../ui/tape/Tape'
-import { tapeRange } from '../ui/tape/scale'
-import { useMedia } from '../ui/use-media'
-import { useWidth } from '../ui/use-width'
-import { useOpenTicket } from './open-ticket'
-import { expectedWords, foretoldName, foretoldTitle, strapName } from '../words/foretold'
-import { familyName } from '../words/stages'
+import { VerdictWord } from '../../said/VerdictWord'
+import { today } from '../../state/today'
+import { useKeys } from '../../state/use-keys'
+import { SaveText } from '../../ui/controls/SaveText'
+import { KeyCap } from '../../ui/controls/KeyCap'
+import { Segmented } from '../../ui/controls/Segmented'
+import { lengthText } from '../../ui/length/length-text'
+import { Worded } from '../../ui/length/Worded'
+import { GearPlate, type PlateTag } from '../../ui/plates/GearPlate'
+import { Tape } from '../../ui/tape/Tape'
+import { tapeRange } from '../../ui/tape/scale'
+import { useMedia } from '../../ui/use-media'
+import { useWidth } from '../../ui/use-width'
+import { placeOfCheck, useOpenTicket, type LaidState } from '../../bench'
+import { expectedWords, foretoldName, foretoldTitle, strapName } from '../../words/foretold'
+import { familyName } from '../../words/stages'
 
-type LaidState = 'slack' | 'pulling'
 const STATES: readonly { value: LaidState; label: string }[] = [
   { value: 'slack', label: 'Slack' },
   { value: 'pulling', label: 'Pulling' },
@@ -48,37 +45,15 @@ interface LayMatProps {
   form: Form
   family: FamilyId
   name: string
-  foretold: Foretold | null
+  /** As it is shown, with straps drawn by hand or not, and as it has its straps itself. */
+  foretold: Foretold
+  own: Foretold
   riseRad: number
   look: LengthStyle & { unit: 'in' | 'cm' }
-  /** A strap is drawn longer or shorter, mm; left out where nothing may be changed here. */
-  onStrap?: (id: StrapId, mm: number) => void
-  /** Straps were changed here: what they were before comes back with one press. */
-  changed?: boolean
-  onReset?: () => void
-}
-
-/** Where a check shows on the dog. */
-function placeOfCheck(row: PredictedCheck, { laid }: Foretold, form: Form, state: LaidState): Point3 | null {
-  const lay = laid?.[state]
-  if (!lay) return null
-  const middle = (id: StrapId): Point3 | null => {
-    const points = lay.straps[id]?.points ?? []
-    return points[Math.floor(points.length * 0.55)] ?? null
-  }
-  if (row.strap) return middle(row.strap)
-  const figure = CHECK_READS[row.check]?.figure
-  if (figure === 'v') return lay.nodes.v?.at ?? null
-  if (figure === 'top') return lay.nodes.top?.at ?? null
-  if (figure === 'ribs') return lay.nodes.rib?.at ?? null
-  if (figure === 'tug') return lay.nodes.tug?.at ?? null
-  if (figure === 'elbow' || figure === 'trueRib') return lay.nodes.low?.at ?? null
-  if (figure === 'armpit') return form.landmarks.L07 ?? null
-  if (figure === 'blade') return form.landmarks.L05 ?? null
-  if (figure === 'neckRoom') return middle('neck') ?? middle('front')
-  if (figure === 'girthRoom') return middle('girth') ?? middle('cinch')
-  if (figure === 'bellyRoom') return middle('belly')
-  return lay.nodes.bellyLow?.at ?? null
+  /** A strap is drawn longer or shorter, mm. */
+  onStrap: (id: StrapId, mm: number) => void
+  /** Its own lengths come back. */
+  onReset: () => void
 }
 
 /** Rows that say something in a state; one check foretold in both is shown in each. */
@@ -88,9 +63,9 @@ const rowsIn = (checks: readonly PredictedCheck[], state: LaidState, pulls: bool
 const BORDER: Readonly<Record<Grade, string>> = { holds: 'border-ink', doubt: 'border-chalk', fails: 'border-snag', none: 'border-edge' }
 
 /** A dog with gear laid on it, slack or pulling, and what each check of that state is expected to show. */
-export function LayMat({ form, family, name, foretold, riseRad, look, onStrap, changed = false, onReset }: LayMatProps) {
+export function LayMat({ form, family, name, foretold, own, riseRad, look, onStrap, onReset }: LayMatProps) {
   const { sheet } = useOpenTicket()
-  const pulls = (foretold?.laid?.pulling.nodes.tug ?? null) !== null || family === 'H21'
+  const pulls = (foretold.laid?.pulling.nodes.tug ?? null) !== null || family === 'H21'
   const [chosen, setState] = useState<LaidState | null>(null)
   const state = chosen ?? (pulls ? 'pulling' : 'slack')
   const [view, setView] = useState<View>('side')
@@ -101,7 +76,7 @@ export function LayMat({ form, family, name, foretold, riseRad, look, onStrap, c
     p: () => setState(state === 'slack' ? 'pulling' : 'slack'),
     f: () => setView(VIEWS[(VIEWS.findIndex((each) => each.value === view) + 1) % VIEWS.length]?.value ?? 'side'),
   })
-  if (!foretold?.laid) return null
+  if (!foretold.laid) return null
   const { laid, checks, lengths, untied } = foretold
   const lay = laid[state]
   const rows = rowsIn(checks, state, pulls)
@@ -178,18 +153,7 @@ export function LayMat({ form, family, name, foretold, riseRad, look, onStrap, c
           )}
         </ul>
       </div>
-      {onStrap && (
-        <StrapSliders
-          family={family}
-          foretold={foretold}
-          look={look}
-          lit={lit}
-          onLit={setLit}
-          onStrap={onStrap}
-          changed={changed}
-          {...(onReset ? { onReset } : {})}
-        />
-      )}
+      <StrapSliders family={family} foretold={foretold} own={own} look={look} lit={lit} onLit={setLit} onStrap={onStrap} onReset={onReset} />
       <p className="border-t border-rule px-4 py-2 text-[14px] text-mute">
         Foretold from the tapes, nothing seen yet; only a hand on the dog says that it holds.{' '}
         {Object.values(lengths).some((each) => each?.from === 'bands') && 'The maker gives no strap lengths: they are inferred from his bands.'}
@@ -239,26 +203,13 @@ function ForetoldTag({ n, row, look }: { n: number; row: PredictedCheck; look: L
 
 const STEP_MM: Readonly<Record<'in' | 'cm', number>> = { in: 25.4 / 8, cm: 5 }
 
-/** The straps, each by its length: drawn longer or shorter, the webbing follows. */
-function StrapSliders({
-  family,
-  foretold,
-  look,
-  lit,
-  onLit,
-  onStrap,
-  changed,
-  onReset,
-}: {
-  family: FamilyId
-  foretold: Foretold
-  look: LayMatProps['look']
+type StrapSlidersProps = Pick<LayMatProps, 'family' | 'foretold' | 'own' | 'look' | 'onStrap' | 'onReset'> & {
   lit: StrapId | null
   onLit: (id: StrapId | null) => void
-  onStrap: (id: StrapId, mm: number) => void
-  changed: boolean
-  onReset?: () => void
-}) {
+}
+
+/** The straps, each by its length: drawn longer or shorter, the webbing follows. */
+function StrapSliders({ family, foretold, own, look, lit, onLit, onStrap, onReset }: StrapSlidersProps) {
   const step = STEP_MM[look.unit]
   return (
     <details className="border-t border-rule px-4 py-1">
@@ -266,6 +217,7 @@ function StrapSliders({
       <ul className="grid gap-x-6 sm:grid-cols-2">
         {strapsOf(family).map(({ id, ring }) => {
           const mm = foretold.straps[id] ?? 0
+          const ownMm = own.straps[id] ?? mm
           const usual = foretold.lengths[id]
           return (
             <li key={id} className="py-1">
@@ -279,8 +231,8 @@ function StrapSliders({
                 <input
                   type="range"
                   className="h-11 w-full accent-ink"
-                  min={Math.round(mm * 0.8)}
-                  max={Math.round(mm * 1.2)}
+                  min={Math.round(ownMm * 0.8)}
+                  max={Math.round(ownMm * 1.2)}
                   step={step}
                   value={mm}
                   aria-valuetext={lengthOf(mm, look)}
@@ -298,7 +250,7 @@ function StrapSliders({
           )
         })}
       </ul>
-      {changed && onReset && (
+      {own !== foretold && (
         <button type="button" onClick={onReset} className="mb-2 min-h-11 font-bold underline">
           Back to its own lengths
         </button>
