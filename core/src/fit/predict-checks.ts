@@ -1,6 +1,6 @@
 import { trunkVariations, type Form, type TrunkVariation } from '../form/index.ts'
 import { checksFor, families, type Check, type FigureId, type StrapId, type SymptomId } from '../gear/index.ts'
-import { layGear, outlineUnder, PIECE_HEIGHT, scaledToBack, strapsOf, type GearLay } from '../lay/index.ts'
+import { layGear, outlineUnder, pieceHeightMm, strapsOf, type GearLay } from '../lay/index.ts'
 import type { PullState } from '../model/index.ts'
 import { CHECK_READS, type CheckReads } from './check-reads.ts'
 import { clothChecks } from './predict-cloth.ts'
@@ -73,7 +73,7 @@ function readingOf(reads: CheckReads, laid: GearLay, form: Form): Reading | null
   if (!figure) return null
   if (reads.passes.by === 'gauge' && reads.passes.upper) {
     const back = form.sections.withers.tx - form.sections.tail.tx
-    return { mm: figure.mm + scaledToBack(PIECE_HEIGHT, back), sigmaMm: figure.sigmaMm }
+    return { mm: figure.mm + pieceHeightMm(back), sigmaMm: figure.sigmaMm }
   }
   return figure
 }

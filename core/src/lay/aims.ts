@@ -20,8 +20,8 @@ const TOP_AHEAD = 6
 const AHEAD_OF_RIB_EDGE = 20
 const UNDER_STRAIGHT = 0.06
 const SHORT_OF_TAIL = 3
-/** The piece has height: its upper edge lies this much over the V of its line. */
-export const PIECE_HEIGHT = 12
+/** The piece has height: its upper edge lies this much over the V of its line. A giant’s is no higher, a toy’s is less. */
+export const pieceHeightMm = (backMm: number): number => 12 * Math.min(1, Math.max(0.35, backMm / 540))
 /** How far a lead lets the front piece climb, about. Ours. */
 const CLIMBS = 7
 const BEHIND_RIBS = 25
@@ -43,9 +43,8 @@ export interface AimedLengths {
   sigmaMm: Record<StrapId, number>
 }
 
-/** Millimetres of a middling dog, on this one: a toy’s are smaller. */
-export const scaledToBack = (mm: number, backMm: number): number => mm * Math.min(1.15, Math.max(0.35, backMm / 540))
-const scaled = (on: Rigging, mm: number): number => scaledToBack(mm, on.trunk.backMm)
+/** Millimetres of a middling dog, on this one: a toy’s aims are smaller. */
+const scaled = (on: Rigging, mm: number): number => mm * Math.min(1.15, Math.max(0.35, on.trunk.backMm / 540))
 
 /** Where the straight tape crosses a place ahead of the rib’s edge: a cut and an angle. */
 function junction(on: Rigging): { cut: number; angle: number } {
@@ -116,7 +115,7 @@ export function aimedLengths(form: Form, family: FamilyId, room: AimRoom): Aimed
     // Its upper edge is to stay at the lump, and under it on a lead too.
     const low = placeOf(on, hangs.at, 'v')
     const under = low.kind === 'skin' ? arcTo(on.under, low.cut) - arcTo(on.under, WITHERS) : 0
-    const missing = scaled(on, PIECE_HEIGHT + CLIMBS) - under
+    const missing = pieceHeightMm(on.trunk.backMm) + scaled(on, CLIMBS) - under
     if (rig.end === null && Math.abs(missing) > 1) {
       neckMm = tightMm + Math.max(room.neckLeastMm, Math.min(room.neckMostMm, room.neckMm + missing))
       hangs = hang(neckMm)
