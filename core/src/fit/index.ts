@@ -19,3 +19,6 @@ export { rankCauses, type CauseAnswer, type RankedCauses, type RankedRemedy } fr
 export { FIT_RULES_VERSION, foretell, foretellOrNull, predictionOf, type ForetellQuestion, type Foretold } from './foretell.ts'
 export { CHECK_READS } from './check-reads.ts'
 export { settingsNow } from './settings-now.ts'
+export { fittingLoop, LAST_STEP_STATE, LAST_STEPS, lastStep, type LastStep, type LoopQuestion, type LoopStep, type LoopStepId } from './fitting-loop.ts'
+export { underStrap, type UnderStrap } from './under-strap.ts'
+export { holdingRanges, settingPlan, type SettingPlan } from './holding-ranges.ts'

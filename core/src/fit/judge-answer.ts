@@ -10,6 +10,7 @@ export type JudgedAnswer = Answer
 /** Width of one finger along the body. Source: handbook 7.1, from memory, unverified; fitters differ. */
 const FINGER_WIDTH_MM = 20
 const MOST_FINGERS = 12
+const HAND = 4
 /** Under this girth a strap two to three fingers behind the elbow leaves the true ribs: fewer. Source: handbook 7.1, from memory, unverified. */
 const SMALL_GIRTH_MM = 400
 const SMALL_FINGERS = [1.5, 2] as const
@@ -39,6 +40,8 @@ const FINGERS = /^(\d+(?:[.,]\d+)?|\d+\s+1\/2|\d+½|½)\s*(?:f|fingers?)?$/i
 
 function readFingers(text: string): number | null {
   const plain = text.trim().replace('½', ' 1/2').trim()
+  // The flat hand goes in by the width of its four fingers.
+  if (/^(?:the |a |whole )*hand$/i.test(plain)) return HAND
   const match = FINGERS.exec(plain.replace(/^1\/2/, '0 1/2'))
   if (!match?.[1]) return null
   const [whole, half] = match[1].split(/\s+/)

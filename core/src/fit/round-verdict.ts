@@ -25,6 +25,9 @@ export const FITTERS_WORD = 'fitters-word'
 /** The state it is kept under. */
 const WORD_STATE = 'slack'
 
+/** What held standing and slipped in the safe place does not hold (handbook 8.1). */
+const SAFE_PLACE = 'safe-place/moving'
+
 /** The newest answer for each check and state: the one that came last and counts. */
 export function latestObservations(observations: readonly Observation[]): Map<string, Observation> {
   return new Map(observations.filter((each) => !each.struck).map((each) => [`${each.check}/${each.state}`, each]))
@@ -61,7 +64,8 @@ export function buildSeen(family: FamilyId, observations: readonly Observation[]
 
 /**
  * Brings one round to one finding: fails as soon as one check fails or a symptom is there, doubt while one wants
- * another look or is unanswered though others are, holds only when every check in every state was seen to hold. A kind
+ * another look or is unanswered though others are, holds only when every check in every state was seen to hold and it did
+ * not slip in the safe place. A kind
  * without checks of its own never holds by the general ones: the fitter's word ends it.
  *
  * @param about dog and build, as far as checks depend on them; a build nobody said is taken from what was answered
@@ -80,7 +84,7 @@ export function roundVerdict(family: FamilyId, round: Pick<TryOn, 'observations'
   const stops = present.map((note) => note.symptom).filter((id) => symptoms[id]?.stop)
 
   const grade: Grade =
-    troubles.some((trouble) => trouble.grade === 'fails') || present.length > 0
+    troubles.some((trouble) => trouble.grade === 'fails') || present.length > 0 || newest.get(SAFE_PLACE)?.grade === 'fails'
       ? 'fails'
       : word !== null || !hasOwnChecks(family)
         ? (word?.grade ?? (seen.length === 0 ? 'none' : 'doubt'))

@@ -6,11 +6,13 @@ import { FAMILY_IDS, type Setting } from '../model/index.ts'
 import {
   foretell,
   foretellOrNull,
+  holdingRanges,
   madeToMeasure,
   predictChecks,
   predictionOf,
   rankCauses,
   settingOrder,
+  settingPlan,
   settingsNow,
   sliderMoves,
   startSettings,
@@ -242,5 +244,32 @@ describe('causes', () => {
     expect(first).toMatchObject({ kind: 'adjust', strap: 'girth' })
     expect(first?.byMm).toBeLessThan(-30)
     expect(rankCauses({ symptom: 'S02', family: 'H21', predicted: [], answers: [] }).remedies[0]).toMatchObject({ kind: 'adjust', strap: 'girth' })
+  })
+})
+
+describe('how far a strap may stand from where it holds', () => {
+  const family = 'H01'
+  const straps = strapsFor(family)
+  const adjusters = Object.fromEntries(Object.entries(straps).map(([id, mm]) => [id, { leastMm: mm * 0.85, mostMm: mm * 1.15 }]))
+
+  it('holds its own place, stays within what the strap goes, and ends where a check more would be missed', () => {
+    const plan = settingPlan({ form, family, adjusters, gauge: null })
+    const missed = (lengths: Record<string, number>) =>
+      predictChecks({ form, family, straps: lengths, pull: LEVEL, gauge: null, withoutSpread: true }).filter(
+        ({ mm, rangeMm }) => mm !== null && rangeMm !== null && (mm < rangeMm[0] - 15 || mm > rangeMm[1] + 15),
+      ).length
+    for (const [id, range] of Object.entries(plan.holds)) {
+      const own = adjusters[id] as { leastMm: number; mostMm: number }
+      const mm = plan.straps[id as keyof typeof plan.straps] ?? NaN
+      expect([range[0] <= mm, range[1] >= mm, range[0] >= own.leastMm - 0.01, range[1] <= own.mostMm + 0.01]).toEqual([true, true, true, true])
+    }
+    expect(Object.keys(plan.holds).sort()).toEqual(Object.keys(adjusters).sort())
+    // Far outside its bracket a girth strap misses more than at its end.
+    const girth = plan.holds.girth as readonly [number, number]
+    expect(missed({ ...plan.straps, girth: girth[1] + 120 })).toBeGreaterThan(missed({ ...plan.straps, girth: girth[1] }))
+  })
+
+  it('is nothing for straps that are sewn', () => {
+    expect(holdingRanges({ form, family, adjusters: {}, gauge: null }, straps)).toEqual({})
   })
 })

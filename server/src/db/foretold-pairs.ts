@@ -1,11 +1,8 @@
 import type { ForetoldPair, Grade, Prediction } from '@merry-tailor/core'
 import type { Db } from './open.ts'
+import { standing } from './standing.ts'
 
 type PairRow = Omit<ForetoldPair, 'predicted' | 'dog'> & { dog: string | null; foretold: string }
-
-/** Not taken back: the newest mark on it, if any, restores it. */
-const standing = (id: string): string =>
-  `COALESCE((SELECT marks.kind FROM marks WHERE marks.about = ${id} ORDER BY marks.seq DESC LIMIT 1), 'restored') = 'restored'`
 
 const WORST: readonly Grade[] = ['fails', 'doubt', 'holds']
 

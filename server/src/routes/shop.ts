@@ -1,8 +1,9 @@
-import { Changes, Day, Id, NewFitter } from '@merry-tailor/core/schemas'
+import { Changes, Day, FamilyId, Id, NewFitter } from '@merry-tailor/core/schemas'
 import { KennelImport } from '@merry-tailor/core/formats'
 import { z } from 'zod'
 import { kennelList, takeKennelList } from '../db/kennel.ts'
 import { foretoldPairs } from '../db/foretold-pairs.ts'
+import { setOnDogs } from '../db/set-on-dogs.ts'
 import { remindersOn } from '../db/reminders.ts'
 import { addFitter, changeFitter, changeShop, listFitters, readShop } from '../db/shop.ts'
 import { once, typed, type Routes } from './typed.ts'
@@ -25,6 +26,7 @@ export const shopRoutes: Routes = (app, desk) => {
   )
 
   api.get('/api/foretold', () => foretoldPairs(db))
+  api.get('/api/set-on-dogs', { schema: { querystring: z.object({ family: FamilyId }) } }, (request) => setOnDogs(db, request.query.family))
   api.get('/api/reminders', { schema: { querystring: z.object({ on: Day }) } }, (request) => remindersOn(db, request.query.on))
 
   api.post('/api/kennel-list', { bodyLimit: LIST_LIMIT, schema: { body: KennelImport } }, (request) =>

@@ -10,12 +10,14 @@ import {
   type DogSheet,
   type DogsPage,
   type Fitter,
+  type FamilyId,
   type ForetoldPair,
   type Found,
   type Owner,
   type Piece,
   type Reminder,
   type ShopFields,
+  type SetOnDog,
   type SizeTable,
   type Supply,
   type TicketSheet,
@@ -78,6 +80,7 @@ export const useShopQuery = shown<ShopFields, undefined>('shop', shopApi.useShop
 export const useSupplyQuery = shown<Supply[], undefined>('supply', shopApi.useSupplyQuery)
 export const useFindQuery = shown<Found[], string>('find', shopApi.useFindQuery)
 export const useForetoldQuery = shown<ForetoldPair[], undefined>('foretold', shopApi.useForetoldQuery)
+export const useSetOnDogsQuery = shown<SetOnDog[], FamilyId>('setOnDogs', shopApi.useSetOnDogsQuery)
 export const useCopiesQuery = shown<Drawer, undefined>('copies', shopApi.useCopiesQuery)
 export const useRemindersQuery = shown<{ again: Reminder[]; back: ComingBack[] }, string>('reminders', shopApi.useRemindersQuery)
 

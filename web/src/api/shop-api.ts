@@ -5,12 +5,14 @@ import type {
   Dog,
   DogSheet,
   DogsPage,
+  FamilyId,
   Fitter,
   ForetoldPair,
   Found,
   Owner,
   Piece,
   Reminder,
+  SetOnDog,
   ShopFields,
   SizeTable,
   Supply,
@@ -106,6 +108,7 @@ const PATHS = {
   reminders: (on: string) => `/reminders?on=${on}`,
   copies: (_: undefined) => '/copies',
   foretold: (_: undefined) => '/foretold',
+  setOnDogs: (family: FamilyId) => `/set-on-dogs?family=${family}`,
 }
 export type QueryName = keyof typeof PATHS
 
@@ -148,6 +151,7 @@ export const shopApi = createApi({
       fitters: question<Fitter[], undefined>('fitters', ['Fitters']),
       copies: question<Drawer, undefined>('copies', ['Copies']),
       foretold: question<ForetoldPair[], undefined>('foretold', ['Tickets']),
+      setOnDogs: question<SetOnDog[], FamilyId>('setOnDogs', ['Tickets']),
       reminders: question<{ again: Reminder[]; back: ComingBack[] }, string>('reminders', ['Reminders']),
 
       act: write('act'),

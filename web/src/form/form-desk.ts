@@ -4,7 +4,7 @@ import {
   rankAll,
   readForm,
   settleByForm,
-  startSettings,
+  settingPlan,
   type About,
   type Body,
   type FormQuestion,
@@ -14,7 +14,7 @@ import {
   type FormReading,
   type ForetellQuestion,
   type StartQuestion,
-  type StartSettings,
+  type SettingPlan,
   type Settled,
   type SettleTable,
   type Offer,
@@ -216,11 +216,11 @@ export async function foretellBeside(channel: string, questions: readonly Forete
 }
 
 /** Where to set the straps before it is put on, in the worker, or in place without one. */
-export const startBeside = (question: StartQuestion): Promise<StartSettings> =>
+export const startBeside = (question: StartQuestion): Promise<SettingPlan> =>
   beside(
     'bench',
-    (work) => work.startSettings(question),
-    () => startSettings(question),
+    (work) => work.settingPlan(question),
+    () => settingPlan(question),
   )
 
 /** Starts the worker while the page is still being drawn: its tables are ready before the first dog. */

@@ -1,4 +1,4 @@
-import type { Foretold, Offer, ForetellQuestion, Settled, StartQuestion, StartSettings } from '@merry-tailor/core'
+import type { Foretold, Offer, ForetellQuestion, Settled, SettingPlan, StartQuestion } from '@merry-tailor/core'
 import { useEffect, useState } from 'react'
 import { foretellBeside, rankBeside, settleBeside, startBeside, type RankQuestion, type SettleQuestion } from './form-desk'
 
@@ -50,5 +50,5 @@ export function useForetold(channel: string, questions: readonly ForetellQuestio
   return answer
 }
 
-/** Where to set the straps to begin with. */
-export const useStartSettings = (question: StartQuestion | null): StartSettings | null => useBeside(question, startBeside)
+/** Where to set the straps to begin with, and how far from there each may stand. */
+export const useSettingPlan = (question: StartQuestion | null): SettingPlan | null => useBeside(question, startBeside)

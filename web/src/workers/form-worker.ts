@@ -2,7 +2,7 @@ import {
   foretellOrNull,
   rankAll,
   settleByForm,
-  startSettings,
+  settingPlan,
   readForm,
   typicalForm,
   type About,
@@ -13,7 +13,7 @@ import {
   type FormReading,
   type ForetellQuestion,
   type StartQuestion,
-  type StartSettings,
+  type SettingPlan,
   type Settled,
   type SettleTable,
   type ShopFields,
@@ -55,8 +55,8 @@ const work = {
     return questions.map(foretellOrNull)
   },
   /** Where to set the straps before it is put on. */
-  startSettings(question: StartQuestion): StartSettings {
-    return startSettings(question)
+  settingPlan(question: StartQuestion): SettingPlan {
+    return settingPlan(question)
   },
   /** Sets the tables up that the first solve needs. */
   warm(): void {

@@ -1,20 +1,5 @@
-import {
-  isOf,
-  labelsOf,
-  offerKey,
-  predictionOf,
-  presentSymptoms,
-  remedyOf,
-  settingsNow,
-  tableIn,
-  type Choice,
-  type Item,
-  type Offer,
-  type Prediction,
-  type TryOn,
-} from '@merry-tailor/core'
+import { isOf, labelsOf, offerKey, predictionOf, tableIn, type Choice, type Item, type Offer, type Prediction, type TryOn } from '@merry-tailor/core'
 import { useState } from 'react'
-import { Link } from 'react-router'
 import { v7 as uuid } from 'uuid'
 import { useOnce } from '../../state/use-once'
 import { Picker } from '../../ui/controls/Picker'
@@ -23,7 +8,8 @@ import { faceOf } from '../../words/offer-face'
 import { problemWords } from '../../words/problems'
 import { useRanked, useOpenTicket, useActs } from '../../bench'
 import { foretellBeside } from '../../form'
-import { movesBetween } from './StrapStrip'
+import { NEW_ROUND } from './new-round-id'
+import { movesBetween, settingIds, strapsIn } from './moves'
 import { useLayAhead } from './use-round-lay'
 
 /** Something that can be put on: what it is called, whose it is, and what the round will name. */
@@ -81,14 +67,8 @@ export function NewRound({ item, onMade }: { item: Item; onMade: (id: string) =>
   const last = rounds.at(-1)
   // Foretold while it is being picked: the round opens at the press, and not a moment after.
   const ahead = useLayAhead(item.family, item.id, JSON.stringify(size?.of ?? { named: true }), label)
-  const resized =
-    last !== undefined &&
-    last.label === label &&
-    presentSymptoms(last.symptoms).some((note) => note.remedy !== null && remedyOf(note.symptom, note.remedy)?.kind === 'resize')
-
-  /** How the straps stand, or stood in a round. */
-  const straps = (ids: readonly string[] | null) =>
-    settingsNow(ids === null ? sheet.settings : sheet.settings.filter((each) => ids.includes(each.id)), { itemId: item.id }, sheet.dog?.id ?? null)
+  /** How the straps stand, or stood when the last round began. */
+  const straps = (round?: TryOn) => strapsIn(sheet.settings, ahead.thing, sheet.dog?.id ?? null, round)
   /** Kept before the first answer: what it is expected to show, as it is set now. */
   const foretoldNow = async (): Promise<Prediction | null> => {
     const now = ahead.isFresh ? ahead.now : ahead.asked && (await foretellBeside(`begin ${item.id}`, ahead.asked))?.[0]
@@ -100,16 +80,15 @@ export function NewRound({ item, onMade }: { item: Item; onMade: (id: string) =>
       return false
     }
     const id = uuid()
-    const settings = sheet.settings.filter((each) => !each.struck && 'itemId' in each.of && each.of.itemId === item.id).map((each) => each.id)
     const { error } = await acts.tryOn(
       {
         itemId: item.id,
         of: size?.of ?? { named: true },
         label: label.slice(0, 40),
-        settings,
+        settings: settingIds(sheet.settings, ahead.thing),
         changed: changed.trim(),
         foretold: await foretoldNow(),
-        moves: last ? movesBetween(item.family, straps(last.settings), straps(null)) : [],
+        moves: last ? movesBetween(item.family, straps(last), straps()) : [],
         seconds: last ? secondsSince(last.at) : null,
       },
       id,
@@ -126,6 +105,7 @@ export function NewRound({ item, onMade }: { item: Item; onMade: (id: string) =>
   }
   return (
     <form
+      id={NEW_ROUND}
       className="shrink-0 space-y-2 border-t-2 border-ink p-3"
       onSubmit={(event) => {
         event.preventDefault()
@@ -154,18 +134,9 @@ export function NewRound({ item, onMade }: { item: Item; onMade: (id: string) =>
           {problem}
         </p>
       )}
-      {resized && (
-        // What just failed by its size is not tried a second time: another size is.
-        <Link
-          to={`/tickets/${sheet.ticket.id}/choose`}
-          className="flex min-h-14 w-full items-center rounded-[2px] border-2 border-ink bg-tape px-4 text-[18px] font-bold text-tape-ink"
-        >
-          Choose another size
-        </Link>
-      )}
       <button
         type="submit"
-        className={`min-h-14 w-full rounded-[2px] border-2 border-ink px-4 text-left text-[18px] font-bold ${resized ? 'bg-panel' : 'bg-tape text-tape-ink'}`}
+        className={`min-h-14 w-full rounded-[2px] border-2 border-ink px-4 text-left text-[18px] leading-[21px] font-bold ${rounds.length > 0 ? 'bg-panel hover:bg-bench' : 'bg-tape text-tape-ink'}`}
       >
         {rounds.length === 0 ? `Put ${label || 'it'} on ${name}` : `New round with ${label || 'it'}`}
       </button>

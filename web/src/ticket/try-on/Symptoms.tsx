@@ -27,8 +27,19 @@ import { lowerFirst, upperFirst } from '../../words/first-letter'
 
 const KINDS: Readonly<Record<RemedyKind, string>> = { adjust: 'Adjust', resize: 'Resize', change: 'Change style', procedure: 'Do' }
 
+interface SymptomsProps {
+  family: FamilyId
+  round: TryOn
+  predicted: readonly PredictedCheck[]
+  /** Symptoms of the part of the dog that was pressed; `null`: none was. */
+  part: readonly string[] | null
+  onPart: (part: readonly string[] | null) => void
+  className: string
+  heading?: boolean
+}
+
 /** What is seen on the dog that should not be, and what to try, in order. */
-export function Symptoms({ family, round, predicted }: { family: FamilyId; round: TryOn; predicted: readonly PredictedCheck[] }) {
+export function Symptoms({ family, round, predicted, part, onPart, className, heading = true }: SymptomsProps) {
   const failing = [...latestObservations(round.observations).values()].filter((answer) => answer.grade !== 'holds')
   const hinted = [...new Set(failing.flatMap((answer) => checkById(answer.check)?.symptoms ?? []))]
   const present = presentSymptoms(round.symptoms)
@@ -36,15 +47,23 @@ export function Symptoms({ family, round, predicted }: { family: FamilyId; round
   const list = symptomsFor(family, hinted)
   // A kind whose symptoms are not known has nothing to tick.
   if (list.length === 0) return null
-  const shown = all ? list : list.filter((symptom) => hinted.includes(symptom.id) || present.some((note) => note.symptom === symptom.id))
+  const shown = all
+    ? list
+    : list.filter((symptom) => (part ?? hinted).includes(symptom.id) || symptom.stop === true || present.some((note) => note.symptom === symptom.id))
+  const pressed = part !== null && !all
   return (
-    <aside
-      aria-label="Symptoms"
-      className="quiet-scroll min-h-0 border-ink bg-panel max-bench:border-t-2 max-lg:shrink-0 lg:max-bench:col-span-2 lg:max-bench:max-h-[40vh] bench:border-l-2"
-    >
-      <h2 className="border-b-2 border-ink px-[18px] py-2 text-[19px] leading-6">What you see, what to do</h2>
-      {shown.length === 0 && (
-        <p className="px-[18px] pt-3 text-mute">Nothing failing points here yet. Tick what you see; the remedies come in the order to try them.</p>
+    <aside aria-label="Symptoms" className={`quiet-scroll min-h-0 border-ink bg-panel ${className}`}>
+      {heading && <h2 className="border-b-2 border-ink px-[18px] py-2 text-[19px] leading-6">What you see, what to do</h2>}
+      {pressed && (
+        <p className="flex items-center justify-between gap-2 border-b border-rule bg-bench pl-[18px]">
+          <b>{part.length === 0 ? 'Nothing is known of this part' : 'Where you pressed the dog'}</b>
+          <button type="button" onClick={() => onPart(null)} className="min-h-11 px-3 font-semibold underline">
+            Back
+          </button>
+        </p>
+      )}
+      {!pressed && hinted.length === 0 && present.length === 0 && !all && (
+        <p className="px-[18px] py-3 text-mute">Nothing failing points here yet. Press the dog where something looks wrong, or tick it here.</p>
       )}
       <ul>
         {shown.map((symptom) => (
@@ -58,9 +77,12 @@ export function Symptoms({ family, round, predicted }: { family: FamilyId; round
           />
         ))}
       </ul>
-      <button type="button" onClick={() => setAll(!all)} className="min-h-11 px-[18px] font-semibold underline">
-        {all ? 'Only what the checks point to' : `All ${list.length} symptoms`}
-      </button>
+      <p className="flex flex-wrap items-center justify-between gap-x-3 px-[18px] text-mute">
+        <button type="button" onClick={() => setAll(!all)} className="min-h-11 font-semibold text-ink underline">
+          {all ? 'Only what the checks point to' : `All ${list.length} symptoms`}
+        </button>
+        {!all && 'or press the dog'}
+      </p>
     </aside>
   )
 }

@@ -1,15 +1,18 @@
-import { settingsNow, type FamilyId, type ForetellQuestion, type Foretold, type StrapSides, type TryOn } from '@merry-tailor/core'
+import { type FamilyId, type ForetellQuestion, type Foretold, type StrapSides, type TryOn } from '@merry-tailor/core'
 import { useMemo } from 'react'
 import { usePiecesQuery, useSizeTablesQuery } from '../../api/queries'
 import { questionOf, useBenchForm, useGauge, useLineRise, useOpenTicket, type Worn } from '../../bench'
 import { useForetold } from '../../form'
-import { wornThing } from './worn-thing'
+import { strapsIn, type SetThing } from './moves'
+import { pieceWorn, wornThing } from './worn-thing'
 
 export interface RoundLay {
   worn: Worn | null
   /** As it is set now; `lengths` says how far its straps go. */
   now: Foretold | null
   settings: Readonly<Record<string, StrapSides>>
+  /** What its settings are kept of. */
+  thing: SetThing
   riseRad: number
   /** What is asked of it; `null` where nothing is known of what is worn. */
   asked: readonly ForetellQuestion[] | null
@@ -34,10 +37,12 @@ export function useRoundLay(family: FamilyId, itemId: string, round: Pick<TryOn,
     () => (of && label !== undefined ? wornThing(of, label, { choices: sheet.choices, tables: tables ?? [], pieces: pieces ?? [] }) : null),
     [of, label, sheet.choices, tables, pieces],
   )
-  const settings = useMemo(() => settingsNow(sheet.settings, { itemId }, sheet.dog?.id ?? null), [sheet.settings, itemId, sheet.dog])
+  const pieceId = of ? pieceWorn(of, sheet.choices) : null
+  const thing = useMemo((): SetThing => ({ itemId, pieceId }), [itemId, pieceId])
+  const settings = useMemo(() => strapsIn(sheet.settings, thing, sheet.dog?.id ?? null), [sheet.settings, thing, sheet.dog])
   const asked = useMemo(() => worn && [{ ...questionOf(form, family, gauge, riseRad, worn), set: settings }], [worn, form, family, gauge, riseRad, settings])
   const answered = useForetold(`${desk} ${itemId}`, asked)
-  return { worn, now: answered?.answers[0] ?? null, settings, riseRad, asked, isFresh: asked === null || answered?.questions === asked }
+  return { worn, now: answered?.answers[0] ?? null, settings, thing, riseRad, asked, isFresh: asked === null || answered?.questions === asked }
 }
 
 /** The same of what is only picked yet, named as text. */

@@ -26,3 +26,10 @@ export function wornThing(of: TryOn['of'], label: string, { choices, tables, pie
   if (choice.kind === 'made') return { kind: 'made' }
   return sizeOf(tableOf(choice), labelsOf(choice).includes(label) ? label : (labelsOf(choice)[0] ?? label))
 }
+
+/** The piece of ours a round has on the dog; `null` where it is none. */
+export function pieceWorn(of: TryOn['of'], choices: readonly Choice[]): string | null {
+  if ('pieceId' in of) return of.pieceId
+  const choice = 'choiceId' in of ? choices.find((each) => each.id === of.choiceId) : undefined
+  return choice?.kind === 'gear' ? choice.pieceId : null
+}

@@ -1,17 +1,11 @@
-import { project, strapsOf, type Flat, type Form, type GearLay, type Grade, type Point3, type StrapId, type View } from '@merry-tailor/core'
+import { strapsOf, type Form, type GearLay, type Point3, type StrapId, type View } from '@merry-tailor/core'
 import { useMemo } from 'react'
-import { cutOnce } from './cut'
-import { along, fixed, smoothOpen, type Point } from './geometry'
+import { along, smoothOpen, type Point } from './geometry'
+import { plateScale, type PlateFrame } from './plate-scale'
+import { DogPlates } from './DogPlates'
+import { TagDisc } from './TagDisc'
+import { placed, type PlateTag } from './tag-discs'
 import { useMoved, type Courses, type Place } from './use-moved'
-
-/** A numbered place on the dog: a check, and how it stands. */
-export interface PlateTag {
-  n: number
-  at: Point3
-  grade: Grade
-  /** Seen on the dog: the disc is solid; foretold alone: hollow. */
-  seen?: boolean
-}
 
 interface GearPlateProps {
   form: Form
@@ -26,43 +20,24 @@ interface GearPlateProps {
   lit?: StrapId | null
   width: number
   height: number
+  /** Kept free at the edges; and a place to look at closely. */
+  inset?: PlateFrame['inset']
+  focus?: Point3 | null
   label: string
 }
 
-const lineOf = (points: readonly Point[], closed: boolean): string => `M${points.map((p) => `${fixed(p.x)} ${fixed(p.y)}`).join('L')}${closed ? 'Z' : ''}`
-const upright = (view: View): boolean => view === 'side' || view === 'front'
-const onFloorOf = upright
-
 /** A dog cut from its own form with gear laid on it: webbing over the plates, under the forelegs where it runs between them. */
-export function GearPlate({ form, view, lay, ghost = null, tags = [], riseRad = null, lit = null, width, height, label }: GearPlateProps) {
-  const set = cutOnce(form, view)
+export function GearPlate({ form, view, lay, ghost = null, tags = [], riseRad = null, lit = null, width, height, inset, focus = null, label }: GearPlateProps) {
   const courses = useMemo((): Courses => Object.fromEntries(Object.entries(lay.straps).map(([id, strap]) => [id, strap.points])), [lay])
   const shown = useMoved(courses, true)
   const lined = riseRad !== null && view === 'side'
-  const behind = lined ? 0.2 * (set.box.right - set.box.left) : 0
-  const [left, right] = [set.box.left - behind, set.box.right]
-  const onFloor = onFloorOf(view)
-  const pad = 20
-  const tall = onFloor ? set.box.top : set.box.top - set.box.bottom
-  const by = Math.min((width - 2 * pad) / (right - left), (height - (onFloor ? 28 : 2 * pad)) / tall)
-  const floor = onFloor ? height - 14 : height / 2 + ((set.box.top + set.box.bottom) / 2) * by
-  const x0 = width / 2 - ((left + right) / 2) * by
-  const to = (flat: Flat): Point => ({ x: x0 + flat[0] * by, y: floor - flat[1] * by })
-  const on = (p: Place): Point => to(project(p, view))
-  const wide = Math.max(5, Math.min(15, by * 26))
+  const scale = plateScale(form, view, { width, height, lined, focus, ...(inset ? { inset } : {}) })
+  const { by, on } = scale
+  const wide = Math.max(5, Math.min(focus ? 30 : 15, by * 26))
   const tug = lay.nodes.tug ?? (lay.family === 'H21' ? lay.nodes.girthTop : undefined)
   return (
     <svg role="img" aria-label={label} width={width} height={height} viewBox={`0 0 ${width} ${height}`} className="block overflow-hidden">
-      {onFloor && <line x1={0} x2={width} y1={floor} y2={floor} stroke="var(--ink)" strokeWidth={1.8} />}
-      <g stroke="var(--ink)" strokeWidth={1.6} strokeLinejoin="round">
-        {set.plates.map((plate, i) => (
-          <path key={`${plate.name}${i}`} d={lineOf(plate.points.map(to), true)} fill={plate.far ? 'var(--plate-far)' : 'var(--plate)'} />
-        ))}
-      </g>
-      {set.nose.length > 0 && <path d={lineOf(set.nose.map(to), true)} fill="var(--ink)" />}
-      {set.eyes.map((at, i) => (
-        <circle key={i} cx={to(at).x} cy={to(at).y} r={Math.max(2, set.button * by)} fill="var(--ink)" />
-      ))}
+      <DogPlates form={form} view={view} scale={scale} width={width} />
       {ghost &&
         strapsOf(lay.family).flatMap(({ id }) =>
           sides(ghost.straps[id]?.points ?? [], view).map((points, i) => (
@@ -88,7 +63,7 @@ export function GearPlate({ form, view, lay, ghost = null, tags = [], riseRad = 
         return <rect key={id} x={at.x - 5} y={at.y - 6} width={10} height={12} fill="var(--panel)" stroke="var(--ink)" strokeWidth={1.5} />
       })}
       {tug && <circle cx={on(tug.at).x} cy={on(tug.at).y} r={wide * 0.55} fill="var(--panel)" stroke="var(--ink)" strokeWidth={2.2} />}
-      {placed(tags, on, width, height).map((tag) => (
+      {placed(tags, on, { left: 0, top: 0, right: width, bottom: height }).map((tag) => (
         <TagDisc key={tag.n} {...tag} />
       ))}
     </svg>
@@ -182,55 +157,6 @@ function PullLine({ from, riseRad }: { from: Point; riseRad: number }) {
     <g stroke="var(--ink)">
       <line x1={from.x} y1={from.y} x2={0} y2={from.y} strokeWidth={1} strokeDasharray="5 4" />
       <line x1={from.x} y1={from.y} x2={0} y2={y} strokeWidth={3.6} strokeLinecap="round" />
-    </g>
-  )
-}
-
-const COLOURS: Readonly<Record<Grade, string>> = { holds: 'var(--holds)', doubt: 'var(--chalk)', fails: 'var(--snag)', none: 'var(--mute)' }
-
-interface PlacedTag extends PlateTag {
-  from: Point
-  disc: Point
-}
-
-/** Discs stand off their places, and off each other. */
-function placed(tags: readonly PlateTag[], on: (p: Place) => Point, width: number, height: number): PlacedTag[] {
-  const middle = { x: width / 2, y: height * 0.52 }
-  const out: PlacedTag[] = []
-  for (const tag of tags) {
-    const from = on(tag.at)
-    const away = Math.atan2(from.y - middle.y, from.x - middle.x)
-    let disc = { x: from.x, y: from.y }
-    for (let step = 0; step < 24; step++) {
-      const turn = away + (step % 2 === 0 ? 1 : -1) * Math.ceil(step / 2) * 0.35
-      const reach = 34 + 6 * Math.floor(step / 6)
-      disc = { x: Math.min(width - 14, Math.max(14, from.x + Math.cos(turn) * reach)), y: Math.min(height - 14, Math.max(14, from.y + Math.sin(turn) * reach)) }
-      if (out.every((other) => Math.hypot(other.disc.x - disc.x, other.disc.y - disc.y) > 25)) break
-    }
-    out.push({ ...tag, from, disc })
-  }
-  return out
-}
-
-/** A check’s number beside the place it speaks of: hollow while it is only foretold. */
-function TagDisc({ n, grade, seen = false, from, disc }: PlacedTag) {
-  const colour = COLOURS[grade]
-  return (
-    <g>
-      <line x1={from.x} y1={from.y} x2={disc.x} y2={disc.y} stroke={colour} strokeWidth={1.9} />
-      <circle cx={from.x} cy={from.y} r={4.6} fill="var(--plate)" stroke={colour} strokeWidth={2.2} />
-      <circle
-        cx={disc.x}
-        cy={disc.y}
-        r={11}
-        fill={seen ? colour : 'var(--panel)'}
-        stroke={colour}
-        strokeWidth={2}
-        strokeDasharray={seen ? undefined : '3.5 2.5'}
-      />
-      <text x={disc.x} y={disc.y + 5} textAnchor="middle" fontSize={14.5} fontWeight={700} fill={seen ? 'var(--panel)' : colour}>
-        {n}
-      </text>
     </g>
   )
 }

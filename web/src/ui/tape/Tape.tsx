@@ -58,7 +58,7 @@ export function Tape({
 }: TapeProps) {
   const [ref, width] = useWidth<SVGSVGElement>(usualWidth)
   const scale = tapeScale(look.unit, fromMm, toMm, width)
-  const headRoom = bracket ? 34 : pins.some((pin) => pin.value || pin.label) ? 24 : pins.length > 0 ? 14 : 2
+  const headRoom = bracket?.label ? 34 : bracket ? 18 : pins.some((pin) => pin.value || pin.label) ? 24 : pins.length > 0 ? 14 : 2
   const bandGap = spread ? 11 : 2
   const total = headRoom + height + (bands.length > 0 ? BAND_HEIGHT + bandGap + 2 : spread ? 10 : 2)
   return (
