@@ -41,3 +41,26 @@ export function placeOfCheck({ check, strap }: Pick<PredictedCheck, 'check' | 's
       return null
   }
 }
+
+/** The landmark a check is read from, where it has one on the dog. */
+export function readFrom({ check }: Pick<PredictedCheck, 'check'>, form: Form): Point3 | null {
+  const { landmarks, sections } = form
+  switch (CHECK_READS[check]?.figure) {
+    case 'v':
+      return landmarks.L01 ?? null
+    case 'top':
+      return [sections.withers.tx, 0, sections.withers.tz]
+    case 'tug':
+      return [sections.tail.tx, 0, sections.tail.tz]
+    case 'ribs':
+    case 'trueRib':
+      return landmarks.L12 ?? null
+    case 'elbow':
+    case 'armpit':
+      return landmarks.L06 ?? null
+    case 'blade':
+      return landmarks.L05 ?? null
+    default:
+      return null
+  }
+}

@@ -20,14 +20,20 @@ import { Segmented } from '../../ui/controls/Segmented'
 import { lengthText } from '../../ui/length/length-text'
 import { Worded } from '../../ui/length/Worded'
 import { GearPlate } from '../../ui/plates/GearPlate'
-import type { PlateTag } from '../../ui/plates/tag-discs'
+import { Leader } from '../../ui/plates/Leader'
+import { MiniTape } from '../../ui/plates/MiniTape'
+import { plateScale } from '../../ui/plates/plate-scale'
+import { TagDisc } from '../../ui/plates/TagDisc'
+import { placed, type PlacedTag, type PlateTag } from '../../ui/plates/tag-discs'
+import { tagOrder } from '../../ui/plates/tag-order'
 import { Tape } from '../../ui/tape/Tape'
 import { tapeRange } from '../../ui/tape/scale'
 import { useMedia } from '../../ui/use-media'
 import { useWidth } from '../../ui/use-width'
-import { placeOfCheck, useOpenTicket, type LaidState } from '../../bench'
+import { placeOfCheck, readFrom, useOpenTicket, type LaidState } from '../../bench'
 import { expectedWords, foretoldName, foretoldTitle, strapName } from '../../words/foretold'
 import { familyName } from '../../words/stages'
+import { layPlaces, type TagBox } from './lay-places'
 
 const STATES: readonly { value: LaidState; label: string }[] = [
   { value: 'slack', label: 'Slack' },
@@ -41,6 +47,9 @@ const VIEWS: readonly { value: View; label: string }[] = [
 ]
 /** An open end of what passes is no place on a tape. */
 const OPEN_MM = 900
+/** Too narrow for tags round the dog: they stand under it. */
+const NARROW = 700
+const NONE = { left: 0, top: 0, right: 0, bottom: 0 }
 
 interface LayMatProps {
   form: Form
@@ -85,11 +94,18 @@ export function LayMat({ form, family, name, foretold, own, riseRad, look, onStr
     const at = placeOfCheck(row, foretold, form, state)
     return at ? [{ n: i + 1, at, grade: row.grade }] : []
   })
-  const tall = phone ? 260 : Math.round(Math.min(430, Math.max(250, width * 0.68)))
+  const narrow = width < NARROW
+  const places = layPlaces(width, rows.length)
+  const inset = narrow ? NONE : places.inset
+  const tall = narrow ? (phone ? 260 : 360) : places.height
+  const lined = state === 'pulling' && pulls
+  const scale = plateScale(form, view, { width, height: tall, inset, lined })
+  const discs = placed(tags, scale.on, { left: 0, top: inset.top, right: width - inset.right, bottom: tall - inset.bottom })
+  const order = tagOrder(rows.length, places.boxes.filter(({ over }) => over).length, tags)
   const misses = rows.filter(({ grade }) => grade === 'fails')
   const unforetold = checks.filter((row) => row.grade === 'none' && row.state === state && !row.strap).length
   return (
-    <section aria-label="Where it would lie" className="border-[1.5px] border-ink bg-panel xl:col-span-2">
+    <section aria-label="Where it would lie" className="min-w-0 border-[1.5px] border-ink bg-panel xl:col-span-2">
       <header className="flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-ink px-4 py-2">
         <h2 className="min-w-0 flex-1 text-[19px] leading-6 max-xl:basis-full">
           On {name} it {foretoldTitle(checks)}
@@ -112,61 +128,78 @@ export function LayMat({ form, family, name, foretold, own, riseRad, look, onStr
           <KeyCap>F</KeyCap>
         </div>
       </header>
-      <div className="grid lg:grid-cols-[minmax(0,1.62fr)_minmax(250px,1fr)]">
-        <div ref={ref} className="mat min-h-0 min-w-0 overflow-hidden">
+      <div ref={ref} className="mat relative min-w-0 overflow-hidden" style={narrow ? undefined : { height: places.height }}>
+        <div className="relative">
           <GearPlate
             form={form}
             view={view}
             lay={lay}
             ghost={state === 'pulling' ? laid.slack : laid.pulling}
-            tags={tags}
-            riseRad={state === 'pulling' && pulls ? riseRad : null}
+            tags={narrow ? tags : []}
+            riseRad={lined ? riseRad : null}
             lit={lit}
             width={width}
             height={tall}
+            inset={inset}
             label={`${familyName(family)} on ${name}, ${state}, ${VIEWS.find((each) => each.value === view)?.label.toLowerCase()} view, as foretold`}
           />
-          <div className="flex flex-wrap items-center gap-x-5 px-4 pb-1 text-[14px] text-mute">
-            <span>dotted: {state === 'pulling' ? 'slack' : 'pulling'}</span>
-            {state === 'slack' && pulls && <span>Slack, sides and end lie anywhere: no verdict there.</span>}
-            <SaveText name={`lay-${family}.svg`} type="image/svg+xml" text={() => laySvg(form, lay, { dog: name, gear: familyName(family), on: today() })}>
-              SVG
-            </SaveText>
-            {lay.short.length > 0 && (
-              <b className="text-snag">Too short to close: {lay.short.map(({ strap }) => strapName(strap).toLowerCase()).join(', ')}.</b>
-            )}
-          </div>
-        </div>
-        <ul
-          className="quiet-scroll grid content-start gap-px border-ink bg-rule max-lg:border-t lg:border-l"
-          style={{ maxHeight: phone ? undefined : tall + 36 }}
-          aria-label="What is expected"
-          tabIndex={0}
-        >
-          {rows.map((row, i) => (
-            <ForetoldTag key={`${row.check} ${row.strap ?? ''} ${row.state}`} n={i + 1} row={row} look={look} />
-          ))}
-          {rows.length === 0 && <li className="bg-panel px-4 py-3 text-mute">Nothing of this state can be foretold. Try it on.</li>}
-          {unforetold > 0 && (
-            <li className="bg-panel px-4 py-2 text-[14px] text-mute">
-              {unforetold === 1 ? 'One more check' : `${unforetold} more checks`} only a hand can answer.
-            </li>
+          {!narrow && (
+            <svg aria-hidden width={width} height={tall} className="pointer-events-none absolute inset-0">
+              {discs.map((disc) => {
+                const from = leaderFrom(disc, places.boxes[order.indexOf(disc.n - 1)])
+                return from && <Leader key={disc.n} from={from} to={disc.disc} />
+              })}
+              {rows.map((row, i) => {
+                const disc = discs.find(({ n }) => n === i + 1)
+                const zero = readFrom(row, form)
+                return disc && zero && <MiniTape key={disc.n} at={disc.from} towards={scale.on(zero)} />
+              })}
+              {discs.map((disc) => (
+                <TagDisc key={disc.n} {...disc} />
+              ))}
+            </svg>
           )}
+        </div>
+        <div className={`flex flex-wrap items-center gap-x-5 px-4 text-[14px] text-mute ${narrow ? 'pb-1' : 'absolute bottom-0 left-0 h-[30px]'}`}>
+          <span>dotted: {state === 'pulling' ? 'slack' : 'pulling'}</span>
+          {state === 'slack' && pulls && <span>Slack, sides and end lie anywhere: no verdict there.</span>}
+          {lay.short.length > 0 && <b className="text-snag">Too short to close: {lay.short.map(({ strap }) => strapName(strap).toLowerCase()).join(', ')}.</b>}
+        </div>
+        <ul className={narrow ? 'grid gap-px border-t border-ink bg-rule' : ''} aria-label="What is expected">
+          {(narrow ? rows.map((_, i) => i) : order).map((i, slot) => {
+            const row = rows[i]
+            return (
+              row && (
+                <ForetoldTag
+                  key={`${row.check} ${row.strap ?? ''} ${row.state}`}
+                  n={i + 1}
+                  row={row}
+                  look={look}
+                  {...(narrow ? {} : { box: places.boxes[slot] })}
+                />
+              )
+            )
+          })}
         </ul>
+        {rows.length === 0 && <p className="px-4 py-3 text-mute">Nothing of this state can be foretold. Try it on.</p>}
       </div>
       <StrapSliders family={family} foretold={foretold} own={own} look={look} lit={lit} onLit={setLit} onStrap={onStrap} onReset={onReset} />
       <p className="border-t border-rule px-4 py-2 text-[14px] text-mute">
         Foretold from the tapes, nothing seen yet; only a hand on the dog says that it holds.{' '}
         {Object.values(lengths).some((each) => each?.from === 'bands') && 'The maker gives no strap lengths: they are inferred from his bands.'}
         {sheet.ticket.traits.includes('three-legs') && ' On three legs straps slide to the empty side: it says nothing of left and right.'}
-        {untied.length > 0 && ` Not laid, tied to no strap: ${untied.join(', ')}.`}
+        {unforetold > 0 && (unforetold === 1 ? ' One more check only a hand can answer.' : ` ${unforetold} more checks only a hand can answer.`)}
+        {untied.length > 0 && ` Not laid, tied to no strap: ${untied.join(', ')}.`}{' '}
+        <SaveText name={`lay-${family}.svg`} type="image/svg+xml" text={() => laySvg(form, lay, { dog: name, gear: familyName(family), on: today() })}>
+          SVG
+        </SaveText>
       </p>
     </section>
   )
 }
 
 /** One check: number, where it is expected, what passes, in a hollow word. */
-function ForetoldTag({ n, row, look }: { n: number; row: PredictedCheck; look: LayMatProps['look'] }) {
+function ForetoldTag({ n, row, look, box }: { n: number; row: PredictedCheck; look: LayMatProps['look']; box?: TagBox | undefined }) {
   const { mm, sigmaMm, rangeMm } = row
   const words = expectedWords(row, look)
   const bracket = rangeMm && { fromMm: Math.max(-OPEN_MM, rangeMm[0]), toMm: Math.min(OPEN_MM, rangeMm[1]) }
@@ -174,13 +207,13 @@ function ForetoldTag({ n, row, look }: { n: number; row: PredictedCheck; look: L
   const [fromMm, toMm] = tapeRange(look.unit, points.length > 0 ? points : [0, 50])
   const shown = bracket && { fromMm: Math.max(fromMm, bracket.fromMm), toMm: Math.min(toMm, bracket.toMm) }
   return (
-    <li className={`border-l-4 bg-panel px-3 py-1.5 ${BORDER[row.grade]}`}>
-      <div className="flex flex-wrap items-baseline justify-between gap-x-2">
-        <h3 className="text-[16px] leading-5">
-          <b>{n}</b> {foretoldName(row)}
-        </h3>
-        <VerdictWord grade={row.grade} basis="predicted" size={18} />
-      </div>
+    <li
+      className={`flex flex-col bg-panel px-2.5 py-1 [&>svg]:shrink-0 ${box ? 'absolute overflow-hidden border-[1.5px]' : 'border-l-4'} ${BORDER[row.grade]} ${box && row.grade === 'fails' ? 'border-2' : ''}`}
+      style={box && { left: box.x, top: box.y, width: box.width, height: box.height }}
+    >
+      <h3 className="text-[15.5px] leading-[18px]">
+        <b>{n}</b> {foretoldName(row)}
+      </h3>
       {mm !== null && sigmaMm !== null && (
         <Tape
           look={look}
@@ -194,12 +227,24 @@ function ForetoldTag({ n, row, look }: { n: number; row: PredictedCheck; look: L
           usualWidth={300}
         />
       )}
-      <p className="text-[15px] leading-[18px]">
+      <p className="text-[14.5px] leading-[17px]">
         <Worded text={words} />
         {row.state === 'moving' && <span className="text-mute">, in step</span>}
       </p>
+      <p className="mt-auto text-[14.5px] leading-[18px]">
+        <VerdictWord grade={row.grade} basis="predicted" size={17} />
+      </p>
     </li>
   )
+}
+
+/** Where a disc’s leader starts: at the edge of its tag, where nothing stands between. */
+function leaderFrom({ disc }: PlacedTag, box: TagBox | undefined): { x: number; y: number } | null {
+  if (!box?.clear) return null
+  const within = (at: number, from: number, to: number): number => Math.min(to, Math.max(from, at))
+  return box.over
+    ? { x: within(disc.x, box.x + 14, box.x + box.width - 14), y: box.y + box.height }
+    : { x: box.x, y: within(disc.y, box.y + 14, box.y + box.height - 14) }
 }
 
 const STEP_MM: Readonly<Record<'in' | 'cm', number>> = { in: 25.4 / 8, cm: 5 }

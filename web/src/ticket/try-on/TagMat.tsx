@@ -6,8 +6,10 @@ import { KeyCap } from '../../ui/controls/KeyCap'
 import { DogPlates } from '../../ui/plates/DogPlates'
 import { GearPlate } from '../../ui/plates/GearPlate'
 import { GearSketch } from '../../ui/plates/GearSketch'
+import { Leader } from '../../ui/plates/Leader'
 import { plateScale } from '../../ui/plates/plate-scale'
 import { TagDisc } from '../../ui/plates/TagDisc'
+import { tagOrder } from '../../ui/plates/tag-order'
 import { placed, type PlacedTag, type PlateTag } from '../../ui/plates/tag-discs'
 import { useBox, useWidth } from '../../ui/use-width'
 import { CheckTag } from './CheckTag'
@@ -70,7 +72,7 @@ export function TagMat({
     bottom: height - inset.bottom,
   })
   /** Those over the dog are of what lies behind, those beside it of what lies in front. */
-  const order = orderOf(checks.length, places.closed.filter(({ over }) => over).length, tags)
+  const order = tagOrder(checks.length, places.closed.filter(({ over }) => over).length, tags)
   const openAt = checks.findIndex((check) => check.id === open)
   const tap = (event: MouseEvent<HTMLElement>): void => {
     if (!foretold) return
@@ -145,7 +147,11 @@ export function TagMat({
           </div>
         )}
         <svg aria-hidden width={width} height={height} className="pointer-events-none absolute inset-0 overflow-hidden">
-          {!narrow && discs.map((disc) => <Leader key={disc.n} disc={disc} from={leaderFrom(disc, order, places, openAt)} />)}
+          {!narrow &&
+            discs.map((disc) => {
+              const from = leaderFrom(disc, order, places, openAt)
+              return from && <Leader key={disc.n} from={from} to={disc.disc} />
+            })}
           {discs.map((disc) => (
             <TagDisc key={disc.n} {...disc} />
           ))}
@@ -184,23 +190,6 @@ export function TagMat({
   )
 }
 
-/**
- * Which check stands where: what lies high and behind over the dog, from the rear on; what lies low and in front beside it,
- * from the top down; what has no place on the dog last.
- */
-function orderOf(count: number, over: number, tags: readonly PlateTag[]): number[] {
-  const at = new Map(tags.map((tag) => [tag.n - 1, tag.at]))
-  const all = Array.from({ length: count }, (_, i) => i)
-  const placedOnes = all.filter((i) => at.has(i))
-  const of = (i: number, axis: 0 | 2): number => at.get(i)?.[axis] ?? 0
-  const behind = [...placedOnes].sort((a, b) => of(b, 2) - of(b, 0) - (of(a, 2) - of(a, 0)) || a - b)
-  const above = behind.slice(0, over).sort((a, b) => of(a, 0) - of(b, 0))
-  const beside = behind.slice(over).sort((a, b) => of(b, 2) - of(a, 2))
-  return [...above, ...all.filter((i) => !at.has(i)).slice(0, over - above.length), ...beside].concat(
-    all.filter((i) => !at.has(i)).slice(Math.max(0, over - above.length)),
-  )
-}
-
 /** Where a disc’s leader starts: at its tag, where nothing stands between. */
 function leaderFrom({ n, disc }: PlacedTag, order: readonly number[], places: ReturnType<typeof tagPlaces>, openAt: number): { x: number; y: number } | null {
   const within = (at: number, from: number, to: number): number => Math.min(to, Math.max(from, at))
@@ -210,9 +199,4 @@ function leaderFrom({ n, disc }: PlacedTag, order: readonly number[], places: Re
   return tag.over
     ? { x: within(disc.x, tag.x + 14, tag.x + tag.width - 14), y: tag.y + tag.height }
     : { x: tag.x, y: within(disc.y, tag.y + 12, tag.y + tag.height - 12) }
-}
-
-function Leader({ disc: { disc }, from }: { disc: PlacedTag; from: { x: number; y: number } | null }) {
-  if (!from) return null
-  return <path d={`M${from.x} ${from.y}L${disc.x} ${disc.y}`} fill="none" stroke="var(--ink)" strokeWidth={1.6} />
 }
