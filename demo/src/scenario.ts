@@ -815,6 +815,79 @@ export const tickets: readonly TicketStory[] = [
     ],
     readings: [],
   },
+  // A rug and boots of two sizes on the same dog, tried before the autumn rains.
+  {
+    dog: 'lodestar',
+    daysAgo: 16,
+    clock: '14:20',
+    activities: ['long-hike'],
+    unit: 'cm',
+    closed: true,
+    items: [
+      {
+        family: 'C1',
+        way: 'stock',
+        rounds: [
+          {
+            label: 'Sample rug, long',
+            after: 14,
+            seen: [
+              ['starts-under-collar', 'slack', 'holds'],
+              ['ends-before-tail', 'slack', 'fails', '3,4 cm'],
+              ['band-keeps-it', 'moving', 'holds'],
+            ],
+            symptoms: [['S51', null]],
+          },
+          {
+            label: 'Sample rug',
+            after: 22,
+            changed: 'The shorter one',
+            seen: [
+              ['starts-under-collar', 'slack', 'holds'],
+              ['ends-before-tail', 'slack', 'holds', '-1,3 cm'],
+              ['ends-before-tail', 'moving', 'holds'],
+              ['band-keeps-it', 'moving', 'holds'],
+              ['band-lets-walk', 'moving', 'holds'],
+              ['sheath-free', 'slack', 'holds'],
+              ['sheath-free', 'moving', 'holds'],
+            ],
+          },
+        ],
+      },
+      {
+        family: 'B2',
+        way: 'stock',
+        choice: { table: 'tidewrack-trail-boots', labels: ['Mussel', 'Whelk'] },
+        rounds: [
+          {
+            label: 'Mussel',
+            after: 34,
+            changed: 'Fore paws',
+            seen: [
+              ['toes-near-the-end', 'slack', 'holds', '0,4 cm'],
+              ['turns-not-by-hand', 'slack', 'holds'],
+              ['turns-not-by-hand', 'moving', 'holds'],
+              ['strap-off-dewclaw', 'slack', 'holds'],
+              ['finger-under-strap', 'slack', 'holds', '1 finger'],
+            ],
+          },
+          {
+            label: 'Whelk',
+            after: 41,
+            changed: 'Hind paws, a size smaller',
+            seen: [
+              ['toes-near-the-end', 'slack', 'holds', '0,5 cm'],
+              ['turns-not-by-hand', 'slack', 'holds'],
+              ['turns-not-by-hand', 'moving', 'doubt'],
+              ['finger-under-strap', 'slack', 'holds', '1 finger'],
+            ],
+            symptoms: [['S63', 'strap-higher']],
+          },
+        ],
+      },
+    ],
+    readings: [],
+  },
   {
     dog: 'oakum',
     daysAgo: 3,

@@ -1,5 +1,6 @@
 import type { Form } from '../form/index.ts'
 import { families, type PullPlace } from '../gear/index.ts'
+import type { GearLay } from '../lay/index.ts'
 import type { FamilyId } from '../model/index.ts'
 
 /** Where a family lets the pull leave; at the withers where none is known. */
@@ -11,6 +12,9 @@ const BAR_BEHIND = 1 / 3
 /** How far below the tail base a wheel harness ends, share of the back length. Source: from memory, unverified. */
 const BELOW_TAIL = 0.14
 
+/** Where the line leaves from the harness’s own end. */
+const ENDS: ReadonlySet<PullPlace> = new Set(['tail-base', 'below-tail', 'mid-back'])
+
 export interface PullPoint {
   place: PullPlace
   /** Forward of the withers, and above the floor. */
@@ -18,9 +22,15 @@ export interface PullPoint {
   heightMm: number
 }
 
-/** The pull point of a family on this dog's form; a prediction from its tapes. */
-export function pullPointOf(form: Form, family: FamilyId | null): PullPoint {
+/**
+ * The pull point of a family on this dog's form; a prediction from its tapes.
+ *
+ * @param laid how a piece lies in the pull: where its own end does, the line leaves from there
+ */
+export function pullPointOf(form: Form, family: FamilyId | null, laid: Pick<GearLay, 'nodes'> | null = null): PullPoint {
   const place = pullPlaceOf(family)
+  const tug = ENDS.has(place) ? laid?.nodes.tug : undefined
+  if (tug) return { place, xMm: tug.at[0], heightMm: tug.at[2] }
   const { girth, sternumEnd, lastRib, tail } = form.sections
   const back = girth.tx - tail.tx
   if (place === 'tail-base') return { place, xMm: tail.tx, heightMm: tail.tz }

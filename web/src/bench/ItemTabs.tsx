@@ -3,9 +3,13 @@ import { Tabs } from 'radix-ui'
 import { useState, type ComponentProps } from 'react'
 import { familyName, wayName } from '../words/stages'
 
-/** The item a screen works on: the first until another is picked, and again when that one is gone. */
-export function useItemInHand(items: readonly Item[]): [Item | undefined, (id: string) => void] {
-  const [picked, pick] = useState('')
+/**
+ * The item a screen works on: the first until another is picked, and again when that one is gone.
+ *
+ * @param first the one it is opened at
+ */
+export function useItemInHand(items: readonly Item[], first = ''): [Item | undefined, (id: string) => void] {
+  const [picked, pick] = useState(first)
   return [items.find((item) => item.id === picked) ?? items[0], pick]
 }
 

@@ -1,4 +1,4 @@
-import { FAMILY_IDS, type FamilyId, families, type NewPiece, type Piece } from '@merry-tailor/core'
+import { FAMILY_IDS, type FamilyId, families, type Piece } from '@merry-tailor/core'
 import { useState } from 'react'
 import { useSearchParams } from 'react-router'
 import { v7 as uuid } from 'uuid'
@@ -10,6 +10,8 @@ import { Empty, Snag, Unrolling } from '../ui/State'
 import { problemWords } from '../words/problems'
 import { familyName } from '../words/stages'
 import { HOMES, RETIRED, STATES } from '../words/pieces'
+import { FlatsInOut } from './FlatsInOut'
+import { FRESH } from './fresh-piece'
 import { PieceView } from './PieceView'
 
 /** Gear: every piece the shop can lay a hand on, with its flat measures, state and wearer. */
@@ -49,6 +51,7 @@ export function GearPage() {
               </li>
             ))}
           </ul>
+          {pieces && <FlatsInOut pieces={pieces} />}
           <NewOne onMade={setPicked} />
         </section>
         <section aria-label="Piece" className="quiet-scroll min-h-0 bg-bench max-md:border-t-2 max-md:border-ink">
@@ -67,19 +70,6 @@ export function GearPage() {
       </div>
     </PlaceFrame>
   )
-}
-
-const FRESH: Omit<NewPiece, 'tag' | 'family' | 'at'> = {
-  maker: '',
-  label: '',
-  tableId: null,
-  flat: {},
-  sliders: '',
-  home: 'shop',
-  holder: '',
-  wearerId: null,
-  state: 'good',
-  wear: '',
 }
 
 function NewOne({ onMade }: { onMade: (id: string) => void }) {

@@ -114,3 +114,24 @@ describe('a piece that is out', () => {
     await waitFor(() => expect(within(out).queryByRole('button', { name: 'It is back' })).toBeNull())
   })
 })
+
+describe('flat measures as a list', () => {
+  it('is shown before it is kept: a known tag changes, a new one comes in, and a bad cell is named', async () => {
+    const piece = aPiece({ flat: { M01: [540, 540] } })
+    testShop().pieces = [piece]
+    open()
+    const list = await screen.findByLabelText('List of pieces laid flat')
+    const give = (text: string): void => void fireEvent.change(list, { target: { files: [new File([text], 'flats.csv', { type: 'text/csv' })] } })
+    give('tag,family,unit,M01 from,M01 to\nPeg 1,H11,cm,55,54\n')
+    expect((await screen.findByRole('alert')).textContent).toContain('line 2: M01 runs from the longer to the shorter')
+    expect(testShop().sent).toEqual([])
+    give('tag,family,unit,M01 from,M01 to\npeg 1,H11,cm,54.5,\nNail 9,H01,in,21,22 1/2\n')
+    fireEvent.click(await screen.findByRole('button', { name: 'Keep them: peg 1, Nail 9' }))
+    await waitFor(() => expect(testShop().sent).toHaveLength(2))
+    expect(testShop().sent.map(({ method, body }) => [method, body])).toEqual([
+      ['PATCH', expect.objectContaining({ changes: [{ field: 'flat', from: { M01: [540, 540] }, to: { M01: [545, 545] } }] })],
+      ['PUT', expect.objectContaining({ tag: 'Nail 9', family: 'H01', flat: { M01: [533.4, 571.5] } })],
+    ])
+    expect(await screen.findByText('2 pieces kept.')).toBeDefined()
+  })
+})

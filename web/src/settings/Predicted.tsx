@@ -80,7 +80,7 @@ function Kind({ family, trust, pairs }: { family: FamilyId; trust: FamilyTrust; 
         <ul className="max-h-[420px] overflow-y-auto" tabIndex={0} role="group" aria-label="Kept pairs">
           {pairs.map((pair) => (
             <li key={`${pair.round} ${pair.check} ${pair.state}`} className="border-t border-rule">
-              <Link to={`/tickets/${pair.ticketId}/try-on`} className="flex min-h-11 flex-wrap items-center gap-x-4 py-1">
+              <Link to={`/tickets/${pair.ticketId}/try-on?round=${pair.round}`} className="flex min-h-11 flex-wrap items-center gap-x-4 py-1">
                 <span className="min-w-[180px] flex-1">
                   <b>{checkById(pair.check)?.name ?? pair.check}</b>{' '}
                   <span className="text-mute">

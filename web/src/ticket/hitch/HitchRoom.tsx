@@ -35,7 +35,7 @@ import { useOnce } from '../../state/use-once'
 import { BAND_NAMES, HITCH_NAMES, KIT_NAMES, lineWords, PLACE_NAMES, pressWords, pullWords, riseWords } from '../../words/hitch'
 import { problemWords } from '../../words/problems'
 import { familyName } from '../../words/stages'
-import { ItemPanel, ItemsInHand, ItemTabs, useActs, useBenchForm, useItemInHand, useOpenTicket } from '../../bench'
+import { ItemPanel, ItemsInHand, ItemTabs, useActs, useBenchForm, useItemInHand, useOpenTicket, useTug } from '../../bench'
 import { HitchDrawing } from './HitchDrawing'
 import { LoadBlock } from './LoadBlock'
 
@@ -66,7 +66,8 @@ export function HitchRoom() {
   const [lineMm, setLineMm] = useState(() => locked?.lineMm ?? HITCH_DEFAULTS[hitch].lineMm)
   const bands = lineBandsOf(useShop().lineBands)
   const [ref, box] = useBox<HTMLDivElement>(900, 420)
-  const pull = pullPointOf(form, family)
+  const tug = useTug(item)
+  const pull = pullPointOf(form, family, tug)
   const tooShort = lineMm <= Math.abs(hitchMm - pull.heightMm)
   const line = tooShort ? null : hitchLine({ pullPointMm: pull.heightMm, hitchMm, lineMm }, bands)
   const kg = body.M00?.mm ?? sheet.dog?.weightKg ?? form.measures.M00?.mm ?? 20
@@ -115,8 +116,8 @@ export function HitchRoom() {
             problem={tooShort ? `Shorter than the heights are apart: at least ${lineWords(Math.abs(hitchMm - pull.heightMm) + 10, look.unit)}.` : undefined}
           />
           <p className="text-[13.5px] leading-[18px] text-mute">
-            {name}’s pull leaves {PLACE_NAMES[pull.place]}, {formatLength(pull.heightMm, look).text} above the floor as the tapes have it; loaded it may lie
-            lower.
+            {name}’s pull leaves {PLACE_NAMES[pull.place]}, {formatLength(pull.heightMm, look).text} above the floor as{' '}
+            {tug?.nodes.tug ? 'what was chosen lies on it' : 'the tapes have it'}; loaded it may lie lower.
           </p>
           <Kit hitch={hitch} />
           <LoadBlock key={hitch} hitch={hitch} dogKg={kg} unit={look.unit} />

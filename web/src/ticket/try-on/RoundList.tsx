@@ -1,5 +1,5 @@
 import { roundVerdict, wornAbout, type Item, type TryOn } from '@merry-tailor/core'
-import { useOpenTicket } from '../../bench'
+import { pieceWorn, useOpenTicket } from '../../bench'
 import { VerdictWord } from '../../said/VerdictWord'
 import { valueStyle } from '../../state/settings'
 import { useAppSelector } from '../../state/store'
@@ -9,7 +9,6 @@ import { Worded } from '../../ui/length/Worded'
 import { roundWord } from '../../words/verdicts'
 import { movedWords, movesBetween, spanWords, strapsIn } from './moves'
 import { useElapsed } from './use-elapsed'
-import { pieceWorn } from './worn-thing'
 
 /** The rounds of an item, newest first: how each ended, how long it took, what was moved in it. */
 export function RoundList({

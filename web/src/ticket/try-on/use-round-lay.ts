@@ -1,10 +1,9 @@
 import { type FamilyId, type ForetellQuestion, type Foretold, type StrapSides, type TryOn } from '@merry-tailor/core'
 import { useMemo } from 'react'
 import { usePiecesQuery, useSizeTablesQuery } from '../../api/queries'
-import { questionOf, useBenchForm, useGauge, useLineRise, useOpenTicket, type Worn } from '../../bench'
+import { pieceWorn, questionOf, useBenchForm, useGauge, useLineRise, useOpenTicket, wornThing, type Worn } from '../../bench'
 import { useForetold } from '../../form'
 import { strapsIn, type SetThing } from './moves'
-import { pieceWorn, wornThing } from './worn-thing'
 
 export interface RoundLay {
   worn: Worn | null

@@ -1,5 +1,5 @@
 import { labelsOf, tableOf, type Choice, type Piece, type SizeTable, type TryOn } from '@merry-tailor/core'
-import type { Worn } from '../../bench'
+import type { Worn } from './use-foretold-of'
 
 interface Known {
   choices: readonly Choice[]
