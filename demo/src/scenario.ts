@@ -384,6 +384,16 @@ export const tickets: readonly TicketStory[] = [
               ['S06', null],
             ],
           },
+          {
+            label: 'Cedar',
+            after: 39,
+            changed: 'A size smaller',
+            seen: [
+              ['pulling-neck', 'slack', 'holds', '2 fingers'],
+              ['pulling-neck', 'pulling', 'holds', '1 1/2 fingers'],
+              ['v-on-breastbone', 'pulling', 'holds', '-1/4'],
+            ],
+          },
         ],
       },
     ],

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { Observation } from '../model/index.ts'
 import { checkById, checksFor, symptoms, symptomsFor, type Check } from '../gear/index.ts'
-import { FITTERS_WORD, judgeAnswer, presentSymptoms, roundVerdict } from './index.ts'
+import { FITTERS_WORD, judgeAnswer, presentSymptoms, roundVerdict, wornAbout } from './index.ts'
 
 const check = (id: string): Check => {
   const found = checkById(id)
@@ -100,4 +100,24 @@ it('offers remedies in the handbook’s order and points checks only at symptoms
     for (const each of checksFor(family)) for (const id of each.symptoms) expect([id, symptoms[id]?.families.includes(family)]).toEqual([id, true])
   }
   expect(symptomsFor('H11', ['S10'])[0]?.id).toBe('S10')
+})
+
+describe('on three legs', () => {
+  it('straps slide to the empty side: left against right is not asked, and the round holds without it', () => {
+    const dog = { sex: null }
+    const readings: never[] = []
+    const about = wornAbout({ dog, readings, ticket: { traits: ['three-legs'] } } as unknown as Parameters<typeof wornAbout>[0])
+    expect(about.threeLegs).toBe(true)
+    expect(wornAbout({ dog, readings, dogNotes: [{ kind: 'missing-limb', over: null }] } as unknown as Parameters<typeof wornAbout>[0]).threeLegs).toBe(true)
+    for (const [family, id] of [
+      ['H01', 'sides-equal'],
+      ['H11', 'cross-sides-equal'],
+    ] as const) {
+      expect(checksFor(family, about).some((each) => each.id === id)).toBe(false)
+      expect(checksFor(family).some((each) => each.id === id)).toBe(true)
+      const observations = checksFor(family, about).flatMap((each) => each.states.map((state) => seen(each.id, state, 'holds')))
+      expect(roundVerdict(family, { observations, symptoms: [] }, about).grade).toBe('holds')
+      expect(roundVerdict(family, { observations, symptoms: [] }).grade).toBe('doubt')
+    }
+  })
 })

@@ -107,6 +107,8 @@ export interface WornAbout {
   build?: string | null
   /** Has the leg a dewclaw; `null` where nobody looked. */
   dewclaw?: boolean | null
+  /** On three legs straps slide to the empty side: its sides are not judged against each other. */
+  threeLegs?: boolean
 }
 
 export interface Check {
@@ -122,7 +124,7 @@ export interface Check {
   states: readonly PullState[]
   gauge?: CheckGauge
   /** On which dog or build alone it can be: unknown, it is asked all the same. */
-  only?: { sex?: 'male'; build?: CarBuild; dewclaw?: true }
+  only?: { sex?: 'male'; build?: CarBuild; dewclaw?: true; fourLegs?: true }
   /** Symptoms to look at when it does not hold. */
   symptoms: readonly SymptomId[]
 }

@@ -5,17 +5,19 @@ import { isGeneral } from './shared/every-harness.ts'
 
 /**
  * The checks of handbook 7.2 for one family, in the order a hand makes them. What cannot be on this dog or build is left
- * out: a sheath on a female, eight fingers on a panel harness, a dewclaw where none is. What is not known is asked.
+ * out: a sheath on a female, eight fingers on a panel harness, a dewclaw where none is,
+ * left against right on three legs. What is not known is asked.
  */
 export function checksFor(family: FamilyId, about: WornAbout = {}): readonly Check[] {
   const { checks } = families[family]
-  const { sex = null, build = null, dewclaw = null } = about
-  if (sex === null && build === null && dewclaw === null) return checks
+  const { sex = null, build = null, dewclaw = null, threeLegs = false } = about
+  if (sex === null && build === null && dewclaw === null && !threeLegs) return checks
   return checks.filter(
     ({ only = {} }) =>
       (only.sex === undefined || sex === null || sex === only.sex) &&
       (only.build === undefined || build === null || build === only.build) &&
-      (only.dewclaw === undefined || dewclaw !== false),
+      (only.dewclaw === undefined || dewclaw !== false) &&
+      (only.fourLegs === undefined || !threeLegs),
   )
 }
 

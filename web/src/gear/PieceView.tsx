@@ -12,6 +12,7 @@ import { problemWords } from '../words/problems'
 import { familyName } from '../words/stages'
 import { saveField } from '../state/save-field'
 import { PieceOut } from './PieceOut'
+import { PieceSet } from './PieceSet'
 import { FlatMeasures } from './FlatMeasures'
 
 const NOBODY = 'nobody'
@@ -100,6 +101,7 @@ export function PieceView({ piece }: { piece: Piece }) {
           </div>
         )}
         <FlatMeasures piece={piece} onSave={(flat) => set('flat', flat)} />
+        <PieceSet piece={piece} />
         <div className="grid gap-4 border-t-2 border-ink pt-3 sm:grid-cols-2">
           <div className="space-y-2">
             <span className="block text-[13.5px] font-semibold text-mute">Whose it is</span>

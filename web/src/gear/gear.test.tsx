@@ -115,6 +115,25 @@ describe('a piece that is out', () => {
   })
 })
 
+describe('how a piece is set', () => {
+  it('stands by dog, with both sides where they differ, and is of this piece alone', async () => {
+    const piece = aPiece({ family: 'H01' })
+    testShop().pieces = [piece]
+    const on = (dog: string, of: object, straps: object) => ({ dogId: nextId(), dog, of, family: 'H01', label: '', at: AT, straps })
+    testShop().answers['GET /set-on-dogs'] = () =>
+      Response.json([
+        on('Thimble', { pieceId: piece.id }, { girth: { leftMm: 700, rightMm: 712 }, neck: { leftMm: 540, rightMm: 540 } }),
+        on('Bobbin', { pieceId: nextId() }, { girth: { leftMm: 650, rightMm: 650 } }),
+      ])
+    open()
+    const set = await screen.findByRole('region', { name: 'As it is set' })
+    expect(set.textContent).toContain('On Thimble')
+    expect(set.textContent).toContain('left and right differ')
+    expect(set.textContent).toMatch(/Neck.*Girth strap/)
+    expect(set.textContent).not.toContain('Bobbin')
+  })
+})
+
 describe('flat measures as a list', () => {
   it('is shown before it is kept: a known tag changes, a new one comes in, and a bad cell is named', async () => {
     const piece = aPiece({ flat: { M01: [540, 540] } })

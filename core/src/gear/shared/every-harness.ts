@@ -29,6 +29,7 @@ export const everyHarness: readonly Check[] = [
     pass: 'Equal, within 5 mm.',
     states: ['slack'],
     gauge: { kind: 'gap', passMm: [-5, 5], doubtMm: 5 },
+    only: { fourLegs: true },
     symptoms: ['S25'],
   },
   {

@@ -53,10 +53,12 @@ interface PlanQuestion {
   holds: boolean
   /** Left and right are set apart. */
   apart: boolean
+  /** On three legs they are meant to differ. */
+  threeLegs: boolean
 }
 
 /** Where the straps stand, where they should, and which slider is moved next. */
-export function useStrapPlan({ item, thing, foretold, settings, holds, apart }: PlanQuestion): StrapPlan {
+export function useStrapPlan({ item, thing, foretold, settings, holds, apart, threeLegs }: PlanQuestion): StrapPlan {
   const { family } = item
   const { form } = useBenchForm()
   const gauge = useGauge()
@@ -113,7 +115,7 @@ export function useStrapPlan({ item, thing, foretold, settings, holds, apart }: 
     foretold,
     next: first && !isUnset ? { ...first, both } : null,
     isUnset,
-    uneven: unevenSides(Object.fromEntries(Object.entries(settings).filter(([id]) => straps.some((strap) => strap.id === id)))),
+    uneven: threeLegs ? [] : unevenSides(Object.fromEntries(Object.entries(settings).filter(([id]) => straps.some((strap) => strap.id === id)))),
     missing: holds ? 0 : (plan?.misses.length ?? 0),
     isThere: goal !== null && !isUnset && moves.length === 0,
     press,

@@ -82,7 +82,7 @@ export function useTryOn(item: Item, rounds: readonly TryOn[], round: TryOn | un
   const { sheet } = useOpenTicket()
   const [turned, setTurned] = useState<PullState | null>(null)
   const [part, setPart] = useState<readonly string[] | null>(null)
-  const [apart, setApart] = useState(false)
+  const [parted, setApart] = useState<boolean | null>(null)
   const [opened, setOpened] = useState<string | null | undefined>(undefined)
   const once = useOnce()
   const { data: tables = [] } = useSizeTablesQuery(undefined)
@@ -91,6 +91,8 @@ export function useTryOn(item: Item, rounds: readonly TryOn[], round: TryOn | un
   const table = tables.find((each) => each.id === worn?.tableId && each.version === worn.tableVersion)
   const build = table?.build ?? (round ? buildSeen(family, round.observations) : null)
   const about = wornAbout(sheet, build)
+  const threeLegs = about.threeLegs === true
+  const apart = parted ?? threeLegs
   // A kind that is not looked at in a state is not asked about it.
   const all = checksFor(family, about)
   const states = STATES.filter(({ value }) => all.some((check) => check.states.includes(value)))
@@ -108,7 +110,7 @@ export function useTryOn(item: Item, rounds: readonly TryOn[], round: TryOn | un
   const moved =
     round !== undefined && isLast && movesBetween(family, strapsIn(sheet.settings, lay.thing, sheet.dog?.id ?? null, round), lay.settings).length > 0
   const loop = fittingLoop({ family, rounds, about, moved })
-  const plan = useStrapPlan({ item, thing: lay.thing, foretold: foretold ?? UNKNOWN, settings: lay.settings, holds, apart })
+  const plan = useStrapPlan({ item, thing: lay.thing, foretold: foretold ?? UNKNOWN, settings: lay.settings, holds, apart, threeLegs })
   const canSet = plan.straps.length > 0 && foretold !== null
   const pulls = families[family].shelf === 'pulling'
   const unseen = (of: PullState): Check | undefined => all.find((check) => check.states.includes(of) && !answerOf(check, of))
@@ -173,7 +175,7 @@ export function useTryOn(item: Item, rounds: readonly TryOn[], round: TryOn | un
           onKept: (grade) => {
             if (open !== null) kept(open, grade)
           },
-          hint: hintOf(state, pulls),
+          hint: hintOf(state, pulls, threeLegs),
         }
       : null,
     plan,
@@ -211,7 +213,8 @@ const isResized = ({ symptoms }: TryOn): boolean =>
   presentSymptoms(symptoms).some((note) => note.remedy !== null && remedyOf(note.symptom, note.remedy)?.kind === 'resize')
 
 /** What is done with the dog in a state. */
-function hintOf(state: PullState, pulls: boolean): string {
+function hintOf(state: PullState, pulls: boolean, threeLegs: boolean): string {
+  if (threeLegs && state === 'slack') return 'On three legs straps slide to the empty side: each side is set for itself, and not judged by the other.'
   if (state === 'pulling') return 'Pull the end straight back by hand, firmly, so that it lies as in work.'
   if (state === 'moving') return 'Swing the foreleg by hand, then let the dog walk a few steps.'
   return pulls ? 'Slack, a pulling harness ends anywhere from mid-back to tail: no verdict on its length here.' : ''
