@@ -32,8 +32,10 @@ interface NextMoveProps {
 
 /** The one thing to do next, in yellow: a slider, the safe place, another size; else why nothing is to be moved. */
 export function NextMove({ plan, holds, fails, resized, testOpen, pulls, moved, onPress, onTest, onAgain }: NextMoveProps) {
+  const { sheet } = useOpenTicket()
   const look = useAppSelector((state) => state.settings)
   const say = (mm: number): string => lengthText(mm, valueStyle(look), true)
+  if (sheet.ticket.state === 'closed') return null
   if (holds && testOpen)
     return (
       <button type="button" onClick={onTest} className={YELLOW}>
