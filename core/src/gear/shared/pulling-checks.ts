@@ -60,7 +60,7 @@ export const crossSidesEqual: Check = {
   pass: 'Equal, within 5 mm.',
   states: ['slack'],
   gauge: { kind: 'gap', passMm: [-5, 5], doubtMm: 5 },
-    only: { fourLegs: true },
+  only: { fourLegs: true },
   symptoms: ['S13'],
 }
 export const crossThroatAndBelly: Check = {
