@@ -14,6 +14,8 @@ const rooms = [
   'sizing',
   'coat',
   'fit',
+  'draft',
+  'travel',
   'growth',
   'progress',
   'formats',

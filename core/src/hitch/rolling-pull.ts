@@ -1,4 +1,4 @@
-const GRAVITY = 9.80665
+import { GRAVITY } from '../units/index.ts'
 
 /** What a load runs on, with the share of its weight that resists: the usual range. */
 export const SURFACES = {

@@ -4,3 +4,4 @@ export { formatLength, formatGap, type FormattedGap, type FormattedLength, type 
 export { MM_PER_UNIT, KG_PER_POUND, LONGEST_MM, type LengthUnit } from './constants.ts'
 export { parseWeight, formatWeight, type ParsedWeight } from './weight.ts'
 export { plainLetters } from './plain-letters.ts'
+export { askNumbers, GRAVITY, slopeOf } from './ask-numbers.ts'

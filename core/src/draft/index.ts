@@ -1,0 +1,12 @@
+/** Drafting: what a cart, its traces, a way and a load do to the dog that draws them. */
+export { cartBalance, loadPlace, pitchOf, tipGrades, type Cart, type CartBalance, type CartMass, type CartPlace } from './cart-balance.ts'
+export { giveFrom, traceBalance, TRACES, type Trace, type TraceBalance, type TraceQuestion } from './trace-balance.ts'
+export { hindStride, type HindStride } from './hind-stride.ts'
+export { tipsAt, turnOf, type Turn, type TurnQuestion } from './turning.ts'
+export { pairPull, pinFor, type PairPull, type PairQuestion } from './pair-pull.ts'
+export { dragPull, type DragPull, type DragQuestion } from './drag-pull.ts'
+export { loadFor, routeDraft, startPull, type LoadQuestion, type RouteDraft, type StartPullQuestion, type WayStretch } from './route-draft.ts'
+export { PULL_SHARES, pullVerdict, type PullVerdict } from './pull-verdict.ts'
+export { shaftLoop, type ShaftLoop } from './shaft-loop.ts'
+export { draftParts, type DraftPart } from './draft-parts.ts'
+export { nextRung, RUNGS, type NextRung, type OutingSaid, type Rung } from './next-rung.ts'
