@@ -25,6 +25,7 @@ import { findRoutes } from './routes/find.ts'
 import type { Supplier } from './ports/supplier.ts'
 import { ownerRoutes } from './routes/owners.ts'
 import { pieceRoutes } from './routes/pieces.ts'
+import { rigRoutes } from './routes/rigs.ts'
 import { shopRoutes } from './routes/shop.ts'
 import { sizeTableRoutes } from './routes/size-tables.ts'
 import { standInRoutes } from './routes/stand-ins.ts'
@@ -192,7 +193,8 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
       return { seq: head.seq, news: desk.news.after(after) }
     })
     inner.get('/api/openapi.json', () => app.swagger())
-    for (const routes of [ticketRoutes, dogRoutes, ownerRoutes, sizeTableRoutes, findRoutes, shopRoutes, pieceRoutes, standInRoutes]) routes(inner, desk)
+    for (const routes of [ticketRoutes, dogRoutes, ownerRoutes, sizeTableRoutes, findRoutes, shopRoutes, pieceRoutes, rigRoutes, standInRoutes])
+      routes(inner, desk)
     bookRoutes(inner, desk, options.database)
     supplyRoutes(inner, db, options.supplier ?? null)
     done()

@@ -1,7 +1,7 @@
 import { ACTIVITIES, type Activity, type FamilyId, type ViewId, type MeasureId } from '../model/index.ts'
 import type { CarBuild, Check, Dangers, FamilySymptom } from './checks-and-symptoms.ts'
 import type { Dressing } from './dressing-steps.ts'
-import type { Rig } from './rig.ts'
+import type { StrapRig } from './rig.ts'
 import type { StrapGraph } from './strap-graph.ts'
 import type { Suit, Suits } from './suits.ts'
 import type { WantedTapes } from './wanted-tapes.ts'
@@ -83,7 +83,7 @@ export interface FamilyFile {
   /** Its parts: straps, rings and sliders, and where they run. */
   parts: StrapGraph
   /** The straps that decide where it lies on a dog; none on coats, boots and crates. */
-  rig?: Rig
+  rig?: StrapRig
   /** What a hand checks on the dressed dog (handbook 7.2), in the order a hand makes it. */
   checks: readonly Check[]
   /** What can show on it (handbook 7.3). */

@@ -36,7 +36,7 @@ export interface RigStrap {
 export type RigEnd = 'tail' | 'back' | 'below-tail' | 'behind-thighs' | 'bar' | 'girth-top'
 
 /** The straps of a family that decide where it lies. */
-export interface Rig {
+export interface StrapRig {
   straps: readonly RigStrap[]
   /** `null`: a lead at the back ring, or nothing, draws on it. */
   end: RigEnd | null

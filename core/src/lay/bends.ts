@@ -1,5 +1,5 @@
 import { DISCREPANCY, tapesOn, type Form } from '../form/index.ts'
-import type { Rig } from '../gear/index.ts'
+import type { StrapRig } from '../gear/index.ts'
 
 /** What a hand's tape errs by, share of it, where the form does not say. Ours. */
 const READING = 0.013
@@ -22,7 +22,7 @@ const INSTEAD: Readonly<Record<string, string>> = { M12: 'M13' }
  * A strap that runs where a tape ran inherits what that tape deviates from the form by: most of it is this dog, the rest
  * the hand.
  */
-export function bendsOf(form: Form, { straps }: Rig): Bends {
+export function bendsOf(form: Form, { straps }: StrapRig): Bends {
   const out: Bends = { by: {}, follows: {}, share: {} }
   const wanted: { strap: string; tape: string; weight: number }[] = []
   for (const { id, tape } of straps) {

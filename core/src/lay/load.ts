@@ -1,4 +1,4 @@
-import type { Rig, RigNode } from '../gear/index.ts'
+import type { StrapRig, RigNode } from '../gear/index.ts'
 import { arcTo, midPoint, speedAt } from './midline.ts'
 import { courseOf, placeOf, STANDS_OFF, startOf, type Rigging } from './rigging.ts'
 import type { Evaluated, SeatProblem } from './seat.ts'
@@ -22,7 +22,7 @@ const MID_BACK = -0.5
 export const standsOffOf = ({ rig }: Rigging, load: Load): number => (load === 'slack' && rig.end !== null ? STANDS_OFF : 0)
 
 /** Of slack pulling gear only the neck is judged: its sides and its end draw on nothing, and lie anywhere (handbook 7.2). */
-const sleeps = ({ end }: Rig): boolean => end !== null && end !== 'girth-top' && end !== 'bar'
+const sleeps = ({ end }: StrapRig): boolean => end !== null && end !== 'girth-top' && end !== 'bar'
 export const hangsLoose = ({ rig }: Rigging, { from, to }: { from: RigNode; to: RigNode }): boolean =>
   from === 'tug' || to === 'tug' || (sleeps(rig) && (from === 'rib' || to === 'rib'))
 

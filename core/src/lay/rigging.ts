@@ -1,5 +1,5 @@
 import { LAST_CUT, sectionAt, SKIN_ROW, type Form, type Point3, type Trunk } from '../form/index.ts'
-import { families, type Rig, type RigNode, type RigStrap } from '../gear/index.ts'
+import { families, type StrapRig, type RigNode, type RigStrap } from '../gear/index.ts'
 import type { FamilyId } from '../model/index.ts'
 import { arcTo, cutAtArc, midline, midPoint, speedAt, type Midline } from './midline.ts'
 import { ANGLE, angleInto, POINT, pointInto, SECTION, sectionInto } from './skin-point.ts'
@@ -49,7 +49,7 @@ interface Slope {
 export interface Rigging {
   trunk: Trunk
   family: FamilyId
-  rig: Rig
+  rig: StrapRig
   over: Midline
   under: Midline
   unknowns: readonly Unknown[]
@@ -95,7 +95,7 @@ export const BEGIN_ANGLE: Partial<Record<RigNode, number>> = { rib: 0.05, ring: 
 const TURN = 0.02
 
 /** The rig of a harness. @throws RangeError for what has no straps to lay */
-export function rigOf(family: FamilyId): Rig {
+export function rigOf(family: FamilyId): StrapRig {
   const rig = families[family].rig
   if (!rig) throw new RangeError(`${family}: no straps to lay`)
   return rig

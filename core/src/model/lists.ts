@@ -103,6 +103,9 @@ export const VIEW_IDS = ['D10', 'D11', 'D17', 'D18', 'D21', 'D22', 'D23', 'D24',
 /** Facts that are appended and never changed: a mark can stand on each. */
 export const MARKED_KINDS = ['reading', 'acknowledgement', 'as-written', 'choice', 'hitch', 'try-on', 'observation', 'symptom', 'setting'] as const
 
+/** What a dog draws. */
+export const RIG_KINDS = ['cart', 'wagon', 'runners', 'drag'] as const
+
 /** The harness as it hangs, in the pull, on the move. */
 export const PULL_STATES = ['slack', 'pulling', 'moving'] as const
 

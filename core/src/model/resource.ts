@@ -37,7 +37,21 @@ export interface Resource<T extends object> {
 }
 
 /** The questions a page asks, by what they are about. */
-export const TAGS = ['Tickets', 'Dogs', 'Owners', 'SizeTables', 'Found', 'Shop', 'Fitters', 'Reminders', 'Pieces', 'Bookings', 'Supply', 'Copies'] as const
+export const TAGS = [
+  'Tickets',
+  'Dogs',
+  'Owners',
+  'SizeTables',
+  'Found',
+  'Shop',
+  'Fitters',
+  'Reminders',
+  'Pieces',
+  'Bookings',
+  'Rigs',
+  'Supply',
+  'Copies',
+] as const
 export type Tag = (typeof TAGS)[number]
 
 type Given<T extends object> = Pick<Resource<T>, 'name' | 'table' | 'address' | 'columns'> & Partial<Resource<T>>

@@ -7,6 +7,7 @@ import type {
   NewFitter,
   NewOwner,
   NewPiece,
+  NewRig,
   NewTicket,
   NewWeighing,
   PhotoView,
@@ -44,6 +45,8 @@ export interface Writes {
   changeFitter: Changed
   addPiece: Made<NewPiece>
   changePiece: Changed
+  addRig: Made<NewRig>
+  changeRig: Changed
   changeBooking: Changed
   takeKennelList: KennelImport
   takeBodySheet: { sheet: BodySheet; ownerId: string }
@@ -86,6 +89,7 @@ export function touchedBy({ endpoint, arg }: NamedWrite): Touched {
     case 'addDog':
     case 'addOwner':
     case 'addPiece':
+    case 'addRig':
     case 'addFitter': {
       const { id, body } = arg as Made<object>
       return { record: id, makes: true, needs: pointsAt(body) }
@@ -93,6 +97,7 @@ export function touchedBy({ endpoint, arg }: NamedWrite): Touched {
     case 'changeDog':
     case 'changeOwner':
     case 'changePiece':
+    case 'changeRig':
     case 'changeBooking':
     case 'changeFitter': {
       const { id, changes } = arg as Changed

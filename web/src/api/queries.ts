@@ -15,6 +15,7 @@ import {
   type Found,
   type Owner,
   type Piece,
+  type Rig,
   type Reminder,
   type ShopFields,
   type SetOnDog,
@@ -74,6 +75,7 @@ export const useDogQuery = shown<DogSheet, string>('dog', shopApi.useDogQuery)
 export const useOwnersQuery = shown<Owner[], undefined>('owners', shopApi.useOwnersQuery)
 export const useSizeTablesQuery = shown<SizeTable[], undefined>('sizeTables', shopApi.useSizeTablesQuery)
 export const usePiecesQuery = shown<Piece[], undefined>('pieces', shopApi.usePiecesQuery)
+export const useRigsQuery = shown<Rig[], undefined>('rigs', shopApi.useRigsQuery)
 export const useBookingsQuery = shown<Booking[], undefined>('bookings', shopApi.useBookingsQuery)
 export const useFittersQuery = shown<Fitter[], undefined>('fitters', shopApi.useFittersQuery)
 export const useShopQuery = shown<ShopFields, undefined>('shop', shopApi.useShopQuery)
@@ -140,6 +142,8 @@ export const {
   useChangeFitterMutation,
   useAddPieceMutation,
   useChangePieceMutation,
+  useAddRigMutation,
+  useChangeRigMutation,
   useChangeBookingMutation,
   useTakeKennelListMutation,
   useTakeBodySheetMutation,

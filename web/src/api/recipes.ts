@@ -28,6 +28,7 @@ const LISTS: readonly { path: string; add: string; change: string; resource: Res
     ['addDog', 'changeDog', resources.dogs],
     ['addOwner', 'changeOwner', resources.owners],
     ['addPiece', 'changePiece', resources.pieces],
+    ['addRig', 'changeRig', resources.rigs],
     ['addFitter', 'changeFitter', resources.fitters],
   ] as const
 ).map(([add, change, resource]) => ({ path: resource.address, add, change, resource: resource }))

@@ -1,4 +1,4 @@
-import type { Rig, RigStrap } from '../rig.ts'
+import type { StrapRig, RigStrap } from '../rig.ts'
 
 const strap = (
   id: RigStrap['id'],
@@ -19,28 +19,28 @@ const back = strap('back', ['top', 'girthTop'], 'over', null)
 const side = strap('side', ['v', 'rib'], 'along', 'M10')
 
 /** Neck, sides, the X and its rear end: the whole body goes into it. */
-export const crossBackRig: Rig = {
+export const crossBackRig: StrapRig = {
   straps: [neck, side, strap('cross', ['top', 'rib'], 'along', 'M11'), strap('rear', ['rib', 'tug'], 'along', 'M12')],
   end: 'tail',
 }
-export const wheelRig: Rig = { ...crossBackRig, end: 'below-tail' }
-export const stickRig: Rig = { ...crossBackRig, end: 'behind-thighs' }
-export const openBackRig: Rig = { straps: [neck, strap('side', ['v', 'tug'], 'along', 'M13')], end: 'tail' }
-export const halfBackRig: Rig = {
+export const wheelRig: StrapRig = { ...crossBackRig, end: 'below-tail' }
+export const stickRig: StrapRig = { ...crossBackRig, end: 'behind-thighs' }
+export const openBackRig: StrapRig = { straps: [neck, strap('side', ['v', 'tug'], 'along', 'M13')], end: 'tail' }
+export const halfBackRig: StrapRig = {
   straps: [neck, strap('side', ['v', 'tug'], 'along', null), strap('back', ['top', 'tug'], 'over', null)],
   end: 'back',
 }
-export const shortPullRig: Rig = {
+export const shortPullRig: StrapRig = {
   straps: [neck, keel, { ...girth, ...single }, strap('side', ['v', 'girthTop'], 'along', null), back],
   end: 'girth-top',
 }
 /** A Y whose sides and back end at mid-back, and a girth strap of its own. */
-export const longYRig: Rig = {
+export const longYRig: StrapRig = {
   straps: [{ ...neck, ...doubled }, keel, { ...girth, ...doubled }, strap('side', ['v', 'tug'], 'along', null), strap('back', ['top', 'tug'], 'over', null)],
   end: 'back',
 }
-export const walkingYRig: Rig = { straps: [{ ...neck, ...doubled }, { ...keel, ...doubled }, { ...girth, ...doubled }, back], end: null }
-export const runningRig: Rig = {
+export const walkingYRig: StrapRig = { straps: [{ ...neck, ...doubled }, { ...keel, ...doubled }, { ...girth, ...doubled }, back], end: null }
+export const runningRig: StrapRig = {
   straps: [
     { ...neck, ...doubled },
     { ...keel, ...doubled },
@@ -49,17 +49,17 @@ export const runningRig: Rig = {
   ],
   end: null,
 }
-export const assistRig: Rig = {
+export const assistRig: StrapRig = {
   straps: [...walkingYRig.straps, strap('rear', ['girthTop', 'bellyTop'], 'over', null), strap('belly', ['bellyLow', 'bellyTop'], 'around', 'M29', doubled)],
   end: null,
 }
 /** A level strap round the chest that ends on the girth strap, left and right. */
-export const chestStrapRig: Rig = { straps: [strap('front', ['v', 'join'], 'along', null, doubled), { ...girth, ...doubled }], end: null }
+export const chestStrapRig: StrapRig = { straps: [strap('front', ['v', 'join'], 'along', null, doubled), { ...girth, ...doubled }], end: null }
 /** Two leg holes: a front that closes at the back ring, the girth strap, and what runs between the legs. */
-export const stepInRig: Rig = { straps: [strap('front', ['v', 'girthTop'], 'around', null), keel, { ...girth, ...doubled }], end: null }
-export const vestRig: Rig = { straps: [neck, keel, { ...girth, ...doubled }, back], end: null }
-export const dualStrapRig: Rig = { straps: [{ ...neck, ...doubled }, { ...girth, ...doubled }, back], end: null }
-export const carRig: Rig = {
+export const stepInRig: StrapRig = { straps: [strap('front', ['v', 'girthTop'], 'around', null), keel, { ...girth, ...doubled }], end: null }
+export const vestRig: StrapRig = { straps: [neck, keel, { ...girth, ...doubled }, back], end: null }
+export const dualStrapRig: StrapRig = { straps: [{ ...neck, ...doubled }, { ...girth, ...doubled }, back], end: null }
+export const carRig: StrapRig = {
   straps: [strap('front', ['v', 'top'], 'around', 'M01', doubled), keel, { ...girth, ...doubled }, back],
   end: null,
 }
@@ -74,8 +74,8 @@ const draft: readonly RigStrap[] = [
   cinch,
   strap('rear', ['ring', 'tug'], 'air', null, single),
 ]
-export const freightRig: Rig = { straps: draft, end: 'bar' }
-export const cartRig: Rig = {
+export const freightRig: StrapRig = { straps: draft, end: 'bar' }
+export const cartRig: StrapRig = {
   straps: [
     ...draft,
     strap('loopDrop', ['girthTop', 'loop'], 'around', null, { ...single, ring: false }),

@@ -91,11 +91,14 @@ export function useAnswer({ check, family, state, round, answer, onKept }: Check
     return fingers.ok ? { ...fingers, mm: asGap.mm } : fingers
   }
   const keep = async (seen: Pick<Observation, 'grade' | 'asTyped' | 'mm' | 'fingers'>): Promise<void> => {
-    const made = await acts.observe(round.id, { check: id, state, ...seen })
+    const kept = acts.observe(round.id, { check: id, state, ...seen })
+    // A verdict goes on at the press; what was typed waits until it is kept, so that it can stay.
+    if (seen.asTyped === '') onKept?.(seen.grade)
+    const made = await kept
     if (made.error) {
       setTyped(seen.asTyped)
       setProblem(`Not saved. ${problemWords(made.error)} The answer stays here.`)
-    } else onKept?.(seen.grade)
+    } else if (seen.asTyped !== '') onKept?.(seen.grade)
   }
   const judgeNumber = (text = typed): void => {
     const result = read(text)
