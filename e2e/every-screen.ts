@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
-import { address, expect, setLook, sheetOf, test } from './bench-of-one.ts'
+import { address, expect, setLook, sheetOf, sheets, test } from './bench-of-one.ts'
 
 /**
  * Every screen of the demo shop at the given sizes: axe finds nothing serious, and nothing runs out of the window.
@@ -12,6 +12,7 @@ export async function lookAtEveryScreen(page: Page, theme: 'light' | 'evening', 
   const [halyard, bilberry, marlin, dulse, skiff, cockle, thrift, pebble, fathom] = await Promise.all(
     ['Halyard', 'Bilberry', 'Marlin', 'Dulse', 'Skiff', 'Cockle', 'Thrift', 'Pebble', 'Fathom'].map((dog) => sheetOf(dog)),
   )
+  const carting = (await sheets()).find((sheet) => sheet.items.some(({ family }) => family === 'H23'))
   const ticket = (sheet: typeof halyard, stage: string) => `/tickets/${sheet?.ticket.id ?? ''}/${stage}`
   const dogs = (await (await fetch(`${address()}/api/dogs`)).json()) as { id: string; name: string }[]
   const spinnaker = dogs.find((dog) => dog.name === 'Spinnaker')
@@ -30,6 +31,7 @@ export async function lookAtEveryScreen(page: Page, theme: 'light' | 'evening', 
     ticket(fathom, 'measure'),
     ticket(bilberry, 'choose'),
     ticket(bilberry, 'hitch'),
+    ticket(carting, 'draft'),
     ticket(fathom, 'kinds'),
     ticket(fathom, 'all-sizes'),
     ticket(marlin, 'try-on'),

@@ -23,6 +23,7 @@ import { v7 as uuid } from 'uuid'
 import { dogs, fitters, gauges, notes, owners, tickets } from './scenario.ts'
 import type { ItemStory, ReadingStory, TicketStory } from './stories.ts'
 import { pieces } from './pieces.ts'
+import { rigs } from './rigs.ts'
 import { season } from './season.ts'
 import { sizeTables } from './size-tables.ts'
 
@@ -73,6 +74,7 @@ export async function loadScenario(address: string, now: Date): Promise<{ dogs: 
     await put(path, { ...piece, flat, wearerId: wearer ? idOf(wearer) : null, at })
     if (crashed) await put(path, { changes: [{ field: 'retired', from: null, to: { on: dayFromNow(-9), why: 'crash' } }] }, 'PATCH')
   }
+  for (const rig of rigs) await put(`/api/rigs/${idOf(`rig ${rig.name}`)}`, { ...rig, at })
   const told = [...tickets, ...season]
   const inOrder = told.sort((a, b) => b.daysAgo - a.daysAgo || a.clock.localeCompare(b.clock))
   for (const ticket of inOrder) await loadTicket(ticket, now, put, idOf, dayFromNow)

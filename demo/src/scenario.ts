@@ -825,6 +825,25 @@ export const tickets: readonly TicketStory[] = [
     ],
     readings: [],
   },
+  // A cart behind a big dog: its harness, the loops' height, a first look under way.
+  {
+    dog: 'anvil',
+    daysAgo: 2,
+    clock: '10:40',
+    activities: ['cart'],
+    needed: 30,
+    promised: 12,
+    unit: 'cm',
+    items: [{ family: 'H23', way: 'undecided' }],
+    readings: [
+      { measure: 'M00', typed: '41,3 kg', with: { method: 'scale' } },
+      { measure: 'M07', typed: '86,5' },
+      { measure: 'M07', typed: '86,9' },
+      { measure: 'M46', typed: '47,4' },
+      { measure: 'M46', typed: '47,8' },
+    ],
+    notes: 'Draws the parish’s churns from spring on.',
+  },
   // A rug and boots of two sizes on the same dog, tried before the autumn rains.
   {
     dog: 'lodestar',

@@ -29,6 +29,12 @@ it('keeps a rig, once however often it is sent, and changes single fields', asyn
   expect((await send(app, 'PATCH', `/api/rigs/${nextId()}`, { changes: [{ field: 'brake', from: false, to: true }] })).status).toBe(404)
 })
 
+it('keeps a drag without shafts, and a wagon with its wheelbase', async () => {
+  const [drag, wagon] = [nextId(), nextId()]
+  expect((await send(app, 'PUT', `/api/rigs/${drag}`, { ...cart, name: 'Log', kind: 'drag', shafts: null })).body).toMatchObject({ shafts: null })
+  expect((await send(app, 'PUT', `/api/rigs/${wagon}`, { ...cart, name: 'Hay', kind: 'wagon', wheelbaseMm: 860, lockRad: 0.6 })).body).toMatchObject({ wheelbaseMm: 860 })
+})
+
 it('refuses a bed that runs forward to behind, a stop thinner than its shaft, and a rig of a newer kind', async () => {
   for (const over of [{ bed: { fromMm: 100, toMm: -100, heightMm: 390 } }, { shafts: { ...cart.shafts, stopMm: 20 } }, { kind: 'hovercraft' }, { massKg: 0 }]) {
     const refused = await send(app, 'PUT', `/api/rigs/${nextId()}`, { ...cart, ...over })

@@ -24,9 +24,16 @@ export const RigFields = z.object({
   /** A wagon’s axles apart, and how far its front axle turns. */
   wheelbaseMm: Long.nullable(),
   lockRad: z.number().min(0.05).max(1.5).nullable(),
-  /** Where the loops hold the shafts and how high they lie level; how thick they are, and their stops. `null`: it has none. */
+  /** Where the loops hold the shafts and how high they lie level; how thick they are, their stops, and what a wagon’s weigh.
+   * `null`: it has none. */
   shafts: z
-    .object({ aheadMm: Long, levelMm: z.number().min(50).max(1500), thickMm: z.number().min(5).max(120), stopMm: z.number().min(5).max(200) })
+    .object({
+      aheadMm: Long,
+      levelMm: z.number().min(50).max(1500),
+      thickMm: z.number().min(5).max(120),
+      stopMm: z.number().min(5).max(200),
+      massKg: z.number().min(0).max(60).optional(),
+    })
     .nullable(),
   /** Pivot of the bar, how wide it is, and whether it swings. */
   hitch: Place,

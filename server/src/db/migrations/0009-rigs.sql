@@ -11,7 +11,7 @@ CREATE TABLE rigs (
   track_mm REAL NOT NULL,
   wheelbase_mm REAL,
   lock_rad REAL,
-  shafts TEXT NOT NULL,
+  shafts TEXT,
   hitch TEXT NOT NULL,
   bar TEXT NOT NULL,
   bed TEXT NOT NULL,

@@ -10,7 +10,6 @@ import {
   hitchLine,
   lineBandsOf,
   lineForBand,
-  parseLength,
   pullPlaceOf,
   pullPointOf,
   type FamilyId,
@@ -26,7 +25,6 @@ import { useAppSelector } from '../../state/store'
 import { useShop } from '../../state/use-shop'
 import { KeyCap } from '../../ui/controls/KeyCap'
 import { Picker } from '../../ui/controls/Picker'
-import { TextField } from '../../ui/controls/TextField'
 import { VerdictWord } from '../../said/VerdictWord'
 import { Worded } from '../../ui/length/Worded'
 import { useBox } from '../../ui/use-width'
@@ -37,6 +35,8 @@ import { problemWords } from '../../words/problems'
 import { familyName } from '../../words/stages'
 import { ItemPanel, ItemsInHand, ItemTabs, useActs, useBenchForm, useItemInHand, useOpenTicket, useTug } from '../../bench'
 import { HitchDrawing } from './HitchDrawing'
+import { HitchTabs } from './HitchTabs'
+import { LengthEntry } from './LengthEntry'
 import { LoadBlock } from './LoadBlock'
 
 /** How fast a lunge comes to the line's end, m/s, and how stiff lines are, N/m. Source: from memory, unverified. */
@@ -98,6 +98,7 @@ export function HitchRoom() {
       <section aria-label="Hitch and line" className="order-2 flex min-h-0 flex-col bg-panel max-md:shrink-0 md:order-1 md:border-r-2 md:border-ink">
         <ItemTabs items={items} />
         <div className="quiet-scroll min-h-0 flex-1 space-y-3 px-4 py-3">
+          <HitchTabs family={family} now="hitch" />
           <h2 className="text-[19px] leading-6">The other end of the line</h2>
           <Picker
             label="Hitched to"
@@ -184,54 +185,6 @@ export function HitchRoom() {
 }
 
 const LOW_PLACES: readonly PullPlace[] = ['side-ring', 'bar-eye', 'chest-ring']
-
-/** A length typed as a fitter types it; what can't be read is said at the field and kept. */
-function LengthEntry({
-  label,
-  mm,
-  onSet,
-  least,
-  most,
-  problem,
-}: {
-  label: string
-  mm: number
-  onSet: (mm: number) => void
-  least: number
-  most: number
-  problem?: string | undefined
-}) {
-  const settings = useAppSelector((state) => state.settings)
-  const look = { ...valueStyle(settings), unit: settings.unit }
-  const shown = formatLength(mm, look)
-    .text.replace(/[^\d./ ⁄-]/g, '')
-    .trim()
-  const [typed, setTyped] = useState<{ text: string; of: number } | null>(null)
-  const text = typed && typed.of === mm ? typed.text : shown
-  const parsed = typed && typed.of === mm ? parseLength(typed.text, look.unit) : null
-  const wrong =
-    parsed === null
-      ? undefined
-      : !parsed.ok
-        ? 'Not a length yet.'
-        : parsed.mm < least || parsed.mm > most
-          ? `From ${lineWords(least, look.unit)} to ${lineWords(most, look.unit)}.`
-          : undefined
-  return (
-    <TextField
-      label={`${label} (${look.unit})`}
-      value={text}
-      inputMode="decimal"
-      problem={wrong ?? problem}
-      onChange={(event) => {
-        const next = parseLength(event.target.value, look.unit)
-        const good = next.ok && next.mm >= least && next.mm <= most
-        if (good) onSet(next.mm)
-        setTyped({ text: event.target.value, of: good ? next.mm : mm })
-      }}
-    />
-  )
-}
 
 function ForItem({ family, line }: { family: FamilyId | null; line: HitchLine | null }) {
   if (!family) return <p>No item on this ticket yet: the line stands for itself.</p>

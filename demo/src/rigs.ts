@@ -1,0 +1,58 @@
+import type { NewRig } from '@merry-tailor/core'
+
+type RigStory = Omit<NewRig, 'at'>
+
+/** What the shop’s drafting dogs draw. Invented. */
+export const rigs: readonly RigStory[] = [
+  {
+    name: 'Ash cart',
+    kind: 'cart',
+    massKg: 14.6,
+    massAheadMm: -12,
+    massHeightMm: 316,
+    axleMm: 248,
+    trackMm: 618,
+    wheelbaseMm: null,
+    lockRad: null,
+    shafts: { aheadMm: 1236, levelMm: 462, thickMm: 25, stopMm: 45 },
+    hitch: { aheadMm: 402, heightMm: 286 },
+    bar: { widthMm: 372, swings: false },
+    bed: { fromMm: -394, toMm: 352, heightMm: 392 },
+    brake: false,
+    notes: 'The fixed bar is to be changed for one that swings.',
+  },
+  {
+    name: 'Hay wagon',
+    kind: 'wagon',
+    massKg: 31.5,
+    massAheadMm: -426,
+    massHeightMm: 352,
+    axleMm: 212,
+    trackMm: 664,
+    wheelbaseMm: 858,
+    lockRad: 0.61,
+    shafts: { aheadMm: 1182, levelMm: 448, thickMm: 28, stopMm: 48, massKg: 4.2 },
+    hitch: { aheadMm: 236, heightMm: 274 },
+    bar: { widthMm: 412, swings: true },
+    bed: { fromMm: -1124, toMm: 214, heightMm: 424 },
+    brake: true,
+    notes: '',
+  },
+  {
+    name: 'Log drag',
+    kind: 'drag',
+    massKg: 3.4,
+    massAheadMm: 0,
+    massHeightMm: 62,
+    axleMm: 62,
+    trackMm: 210,
+    wheelbaseMm: null,
+    lockRad: null,
+    shafts: null,
+    hitch: { aheadMm: 318, heightMm: 118 },
+    bar: { widthMm: 388, swings: true },
+    bed: { fromMm: -318, toMm: 318, heightMm: 62 },
+    brake: false,
+    notes: 'For first lines on grass.',
+  },
+]

@@ -1,0 +1,89 @@
+import type { Form, Rig } from '@merry-tailor/core'
+import { DogPlates } from '../../ui/plates/DogPlates'
+import { fixed, type Point } from '../../ui/plates/geometry'
+import type { DraftNow, Load } from './draft-now'
+import { draftScale } from './draft-scale'
+
+interface DraftPlanProps {
+  form: Form
+  rig: Rig
+  now: DraftNow
+  loads: readonly Load[]
+  width: number
+  /** Of the side above it: both share one scale. */
+  sideHeight: number
+  height: number
+  label: string
+}
+
+/** The same from above, the dog’s left at the page’s top: bed, wheels, shafts, bar and rear traces. */
+export function DraftPlan({ form, rig, now, loads, width, sideHeight, height, label }: DraftPlanProps) {
+  const { by, x0 } = draftScale(form, rig, now, loads, width, sideHeight)
+  const middle = height / 2
+  const to = (x: number, left: number): Point => ({ x: x0 + x * by, y: middle - left * by })
+  const poly = (points: readonly Point[]): string => `M${points.map((p) => `${fixed(p.x)} ${fixed(p.y)}`).join('L')}`
+  const skew = now.shares[1]?.traces.skewRad ?? 0
+  const half = rig.bar.widthMm / 2
+  const end = (side: 1 | -1): Point => to(rig.hitch.aheadMm - side * half * Math.sin(skew), side * half * Math.cos(skew))
+  const slack = now.shares[1]?.traces.slack ?? []
+  const shaftY = now.ring.outMm + 40
+  const wheels = rig.kind === 'cart' ? [0] : rig.kind === 'wagon' ? [0, -(rig.wheelbaseMm ?? 0)] : []
+  const wide = Math.max(rig.trackMm / 2 - 60, rig.bar.widthMm / 2)
+  return (
+    <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} role="img" aria-label={label} className="block">
+      <DogPlates
+        form={form}
+        view="above"
+        width={width}
+        scale={{ by, floor: middle, to: ([x, across]) => to(x + now.offsetMm, -across), on: (p) => to(p[0] + now.offsetMm, p[1]) }}
+      />
+      <g stroke="var(--ink)" strokeWidth={1.8} fill="var(--plate)" strokeLinejoin="round">
+        <path d={`${poly([to(rig.bed.fromMm, wide), to(rig.bed.toMm, wide), to(rig.bed.toMm, -wide), to(rig.bed.fromMm, -wide)])}Z`} />
+        {loads.map((load, i) => {
+          const across = 90 + 5 * Math.cbrt(load.massKg * 60)
+          return (
+            <path
+              key={i}
+              d={`${poly([to(load.aheadMm - across, across), to(load.aheadMm + across, across), to(load.aheadMm + across, -across), to(load.aheadMm - across, -across)])}Z`}
+            />
+          )
+        })}
+        {wheels.flatMap((x) =>
+          ([1, -1] as const).map((side) => (
+            <path
+              key={`${x} ${side}`}
+              d={`${poly([to(x - rig.axleMm, side * (rig.trackMm / 2 + 18)), to(x + rig.axleMm, side * (rig.trackMm / 2 + 18)), to(x + rig.axleMm, side * (rig.trackMm / 2 - 18)), to(x - rig.axleMm, side * (rig.trackMm / 2 - 18))])}Z`}
+            />
+          )),
+        )}
+        {rig.shafts &&
+          ([1, -1] as const).map((side) => (
+            <path
+              key={side}
+              d={poly([to(rig.bed.toMm, side * Math.min(wide, shaftY + 40)), to((rig.shafts?.aheadMm ?? 0) + 70, side * shaftY)])}
+              fill="none"
+              strokeWidth={Math.max(3, (rig.shafts?.thickMm ?? 25) * by)}
+            />
+          ))}
+        <path d={poly([end(1), end(-1)])} fill="none" strokeWidth={5} />
+      </g>
+      {([1, -1] as const).map((side) => {
+        const ring = to(now.ring.xMm + now.offsetMm, side * now.ring.outMm)
+        return (
+          <g key={side}>
+            <path
+              d={poly([ring, end(side)])}
+              stroke="var(--web)"
+              strokeWidth={3.6}
+              strokeDasharray={slack.includes(side === 1 ? 'rearLeft' : 'rearRight') ? '3 6' : undefined}
+            />
+            <circle cx={ring.x} cy={ring.y} r={5} fill="var(--panel)" stroke="var(--ink)" strokeWidth={2} />
+          </g>
+        )
+      })}
+      <text x={width - 10} y={18} textAnchor="end" fontSize={14} fontWeight={600} fill="var(--ink)">
+        From above, its left at the top
+      </text>
+    </svg>
+  )
+}

@@ -1,0 +1,76 @@
+import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react'
+import { beforeEach, describe, expect, it } from 'vitest'
+import type { Rig } from '@merry-tailor/core'
+import { AT, anItem, aReading, aTicket, nextId, renderStage, testShop, withTestShop } from '../../test/shop'
+import { DraftRoom } from './DraftRoom'
+import { FIRST_CART } from './first-cart'
+
+withTestShop()
+const cart: Rig = { ...FIRST_CART, name: 'Ash cart', id: nextId(), createdAt: AT, bar: { widthMm: 400, swings: false } }
+beforeEach(() => {
+  testShop().answers['GET /rigs'] = () => Response.json([cart])
+})
+const sheet = () => aTicket({ items: [anItem({ family: 'H23' })], readings: [aReading('M07', 820), aReading('M07', 822), aReading('M00', 40, { unit: 'kg' })] })
+const title = () => screen.getByRole('heading', { level: 1 }).textContent
+const addLoad = async (weight: string): Promise<void> => {
+  fireEvent.change(await screen.findByLabelText(/^A load/), { target: { value: weight } })
+  fireEvent.click(screen.getByRole('button', { name: 'Add' }))
+}
+
+describe('what a drafting harness draws', () => {
+  it('says what rests on the dog, and moves with the load under the arrow keys', async () => {
+    renderStage(sheet(), 'draft', <DraftRoom />)
+    await addLoad('30 kg')
+    const handle = await screen.findByRole('slider', { name: 'Load 1, ahead of the axle' })
+    const before = title()
+    for (let i = 0; i < 12; i++) fireEvent.keyDown(handle, { key: 'ArrowRight' })
+    await waitFor(() => expect(title()).toMatch(/^Shafts rest/))
+    expect(title()).not.toBe(before)
+    expect(handle.getAttribute('aria-valuetext')).toContain('ahead of the axle')
+    // Steeper up the pull grows past what it is planned with.
+    fireEvent.change(screen.getByLabelText(/^Grade/), { target: { value: '20' } })
+    await waitFor(() => expect(screen.getAllByText('Likely misses').length).toBeGreaterThan(0))
+    fireEvent.change(screen.getByLabelText(/^Grade/), { target: { value: '60' } })
+    expect(screen.getByText('From -30 to 30: steeper no cart is drawn.')).toBeDefined()
+    fireEvent.change(screen.getByLabelText(/^Grade/), { target: { value: '-12' } })
+    await waitFor(() => expect(screen.getByText(/holds back .*brake it/)).toBeDefined())
+  })
+
+  it('keeps what was set up when it is left, and asks of a load what it weighs', async () => {
+    const ticket = sheet()
+    renderStage(ticket, 'draft', <DraftRoom />)
+    await addLoad('much')
+    expect(screen.getByText(/A weight, such as 12/)).toBeDefined()
+    expect(screen.getByLabelText<HTMLInputElement>(/^A load/).value).toBe('much')
+    await addLoad('18 kg')
+    await screen.findByRole('slider')
+    cleanup()
+    renderStage(ticket, 'draft', <DraftRoom />)
+    expect(await screen.findByRole('slider', { name: 'Load 1, ahead of the axle' })).toBeDefined()
+  })
+
+  it('says of uneven traces behind a fixed bar that nobody knows the give, and to make them equal', async () => {
+    renderStage(sheet(), 'draft', <DraftRoom />)
+    await addLoad('20 kg')
+    const left = await screen.findByLabelText<HTMLInputElement>(/^Left rear trace/)
+    const inches = Number(left.value.split(' ')[0])
+    fireEvent.change(left, { target: { value: `${inches - 1}` } })
+    await waitFor(() => expect(screen.getByText(/make them equal/)).toBeDefined())
+    expect(screen.getByText(/nobody knows that/)).toBeDefined()
+    expect(screen.getByRole('img', { name: /^firm: left/ })).toBeDefined()
+  })
+
+  it('takes in a first cart where there is none', async () => {
+    delete testShop().answers['GET /rigs']
+    renderStage(sheet(), 'draft', <DraftRoom />)
+    fireEvent.click(await screen.findByRole('button', { name: 'Take in a cart' }))
+    await waitFor(() =>
+      expect(testShop().sent.at(-1)).toMatchObject({
+        method: 'PUT',
+        path: expect.stringMatching(/^\/rigs\//) as string,
+        body: { name: 'Cart 1', kind: 'cart' },
+      }),
+    )
+    expect(await screen.findByRole('group', { name: /Cart 1 behind Tern/ })).toBeDefined()
+  })
+})
