@@ -10,6 +10,7 @@ import type {
   NewObservation,
   NewReading,
   NewSetting,
+  NewSetUp,
   NewSymptomNote,
   NewTryOn,
   TicketSheet,
@@ -27,6 +28,7 @@ export type Act =
   | { act: 'item'; id: string; body: NewItem }
   | { act: 'choose'; id: string; body: NewChoice }
   | { act: 'hitch'; id: string; body: NewHitch }
+  | { act: 'set-up'; id: string; body: NewSetUp }
   | { act: 'try-on'; id: string; body: NewTryOn }
   | { act: 'observe'; id: string; roundId: string; body: NewObservation }
   | { act: 'symptom'; id: string; roundId: string; body: NewSymptomNote }
@@ -38,7 +40,7 @@ export type ActOf<N extends ActName> = Extract<Act, { act: N }>
 /** What an act is done to: a ticket's sheet, or as much of it as there is. */
 export type ActSheet = Pick<
   TicketSheet,
-  'ticket' | 'items' | 'readings' | 'choices' | 'hitches' | 'tryOns' | 'settings' | 'acknowledgements' | 'asWritten' | 'marks'
+  'ticket' | 'items' | 'readings' | 'choices' | 'hitches' | 'setUps' | 'tryOns' | 'settings' | 'acknowledgements' | 'asWritten' | 'marks'
 >
 
 /** Who takes back or does again, when, and the new mark's id. */

@@ -30,6 +30,7 @@ export function actsBeyond(held: ActSheet, kept: ActSheet): Act[] {
     ),
     ...missing(held.choices, kept.choices).map((each): Act => ({ act: 'choose', id: each.id, body: bodyOf(each) })),
     ...missing(held.hitches, kept.hitches).map((each): Act => ({ act: 'hitch', id: each.id, body: bodyOf(each) })),
+    ...missing(held.setUps, kept.setUps).map((each): Act => ({ act: 'set-up', id: each.id, body: bodyOf(each) })),
     ...missing(held.settings, kept.settings).map((each): Act => ({ act: 'set', id: each.id, body: bodyOf(each) })),
     ...missing(held.tryOns, kept.tryOns).map((each): Act => ({ act: 'try-on', id: each.id, body: bodyOf(each) })),
     ...held.tryOns.flatMap((round): Act[] => [

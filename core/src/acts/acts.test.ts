@@ -14,6 +14,7 @@ const emptySheet = (): Sheet => ({
   readings: [],
   choices: [],
   hitches: [],
+  setUps: [],
   tryOns: [],
   settings: [],
   acknowledgements: [],

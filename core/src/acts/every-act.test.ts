@@ -10,6 +10,7 @@ import {
   NewObservation,
   NewReading,
   NewSetting,
+  NewSetUp,
   NewSymptomNote,
   NewTryOn,
 } from '../model/schemas.ts'
@@ -32,6 +33,11 @@ const acts: Record<ActName, Act> = {
   'write-down': { act: 'write-down', id: LETTER, body: { letters: 'A-C', asWritten: '34', came: 'mail', wanted: null, remark: '', ...by } },
   answer: { act: 'answer', id: LETTER, body: { readingId: READING, ...by } },
   choose: { act: 'choose', id: id(12), body: { itemId: ITEM, kind: 'size', tableId: 't', tableVersion: 1, labels: ['M'], predicted: [], rulesVersion: null, overruled: null, ...by } },
+  'set-up': {
+    act: 'set-up',
+    id: id(31),
+    body: { itemId: id(2), pieceId: null, rigId: id(32), loads: [{ name: 'Churn', massKg: 20, aheadMm: 12, heightMm: 560 }], surface: 'gravel', gradePercent: 2, lasts: 'long', loopMm: null, rearMm: { left: 0, right: -4 }, minutes: { neck: 6 }, ...by },
+  },
   hitch: { act: 'hitch', id: id(13), body: { where: 'bike-front', heightMm: 450, lineMm: 2200, family: 'H11', ...by } },
   'try-on': { act: 'try-on', id: ROUND, body: { itemId: ITEM, of: { named: true }, label: 'M', settings: [], changed: '', ...by } },
   observe: { act: 'observe', id: id(14), roundId: ROUND, body: { check: 'throat', state: 'slack', grade: 'holds', asTyped: '', mm: null, fingers: 2, ...by } },
@@ -42,7 +48,7 @@ const FIRST: readonly ActName[] = ['item', 'read', 'write-down', 'try-on']
 
 const fresh = (): ActSheet => ({
   ticket: { notes: '', wholeBody: false } as ActSheet['ticket'],
-  items: [], readings: [], choices: [], hitches: [], tryOns: [], settings: [], acknowledgements: [], asWritten: [], marks: [],
+  items: [], readings: [], choices: [], hitches: [], setUps: [], tryOns: [], settings: [], acknowledgements: [], asWritten: [], marks: [],
 }) // prettier-ignore
 /** What counts: struck facts and items taken off are out, and so are the marks themselves. */
 const counting = (sheet: ActSheet): unknown => {
@@ -53,6 +59,7 @@ const counting = (sheet: ActSheet): unknown => {
     readings: live(sheet.readings),
     choices: live(sheet.choices),
     hitches: live(sheet.hitches),
+    setUps: live(sheet.setUps),
     settings: live(sheet.settings),
     acknowledgements: live(sheet.acknowledgements),
     // An answer counts as long as its reading does.
@@ -65,7 +72,7 @@ describe('every act', () => {
   it('is here, once', () => {
     expect(Object.keys(acts).sort()).toEqual(Object.keys(actKinds).sort())
     expect(acts.choose.act === 'choose' && NewChoice.safeParse(acts.choose.body).success).toBe(true)
-    const schemas = { read: NewReading, acknowledge: NewAcknowledgement, 'write-down': NewAsWritten, hitch: NewHitch, item: NewItem, 'try-on': NewTryOn, observe: NewObservation, symptom: NewSymptomNote, set: NewSetting } // prettier-ignore
+    const schemas = { read: NewReading, acknowledge: NewAcknowledgement, 'write-down': NewAsWritten, hitch: NewHitch, 'set-up': NewSetUp, item: NewItem, 'try-on': NewTryOn, observe: NewObservation, symptom: NewSymptomNote, set: NewSetting } // prettier-ignore
     for (const [name, schema] of Object.entries(schemas)) {
       const act = acts[name as keyof typeof schemas] as { body: unknown }
       const read = schema.safeParse(act.body)

@@ -8,6 +8,7 @@ import { item } from './item.ts'
 import { mark } from './mark.ts'
 import { observe } from './observe.ts'
 import { read } from './read.ts'
+import { setUp } from './set-up.ts'
 import { set } from './set.ts'
 import { symptom } from './symptom.ts'
 import { tryOn } from './try-on.ts'
@@ -24,6 +25,7 @@ export const actKinds: { readonly [N in ActName]: ActKind<N> } = {
   item,
   choose,
   hitch,
+  'set-up': setUp,
   'try-on': tryOn,
   observe,
   symptom,

@@ -19,6 +19,8 @@ export function factsOf(sheet: ActSheet, what: MarkedKind): readonly Fact[] {
       return sheet.choices
     case 'hitch':
       return sheet.hitches
+    case 'set-up':
+      return sheet.setUps
     case 'try-on':
       return sheet.tryOns
     case 'observation':

@@ -20,7 +20,7 @@ const cart: Cart = {
 
 describe('a cart on the way', () => {
   it('a load moved a centimetre ahead rests its lever more: 30 kg on shafts of 1.15 m about 2.6 N', () => {
-    const at = (aheadMm: number) => cartBalance({ ...cart, masses: [cart.masses[0]!, { ...cart.masses[1]!, aheadMm }] }).shaftN  
+    const at = (aheadMm: number) => cartBalance({ ...cart, masses: [cart.masses[0]!, { ...cart.masses[1]!, aheadMm }] }).shaftN
     expect((at(30) - at(20)) / 1).toBeCloseTo((30 * 9.80665 * 10) / 1150, 1)
   })
 

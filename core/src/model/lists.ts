@@ -101,7 +101,7 @@ export const SCHOOLS = ['A', 'B'] as const
 export const VIEW_IDS = ['D10', 'D11', 'D17', 'D18', 'D21', 'D22', 'D23', 'D24', 'D27'] as const
 
 /** Facts that are appended and never changed: a mark can stand on each. */
-export const MARKED_KINDS = ['reading', 'acknowledgement', 'as-written', 'choice', 'hitch', 'try-on', 'observation', 'symptom', 'setting'] as const
+export const MARKED_KINDS = ['reading', 'acknowledgement', 'as-written', 'choice', 'hitch', 'set-up', 'try-on', 'observation', 'symptom', 'setting'] as const
 
 /** What a dog draws. */
 export const RIG_KINDS = ['cart', 'wagon', 'runners', 'drag'] as const

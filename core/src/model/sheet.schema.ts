@@ -8,6 +8,7 @@ import { Owner } from './owner.schema.ts'
 import { Reading } from './reading.schema.ts'
 import { Choice } from './choice.schema.ts'
 import { Hitch } from './hitch.schema.ts'
+import { SetUp } from './set-up.schema.ts'
 import { Setting } from './setting.schema.ts'
 import { Weighing } from './weighing.schema.ts'
 import { Acknowledgement, Item, Ticket } from './ticket.schema.ts'
@@ -25,6 +26,7 @@ export const TicketSheet = z.object({
   readings: z.array(Reading),
   choices: z.array(Choice),
   hitches: z.array(Hitch),
+  setUps: z.array(SetUp).default([]),
   tryOns: z.array(TryOn),
   /** Where straps, cords and rows of holes stand, of this ticket's items and of the pieces this dog wears. */
   settings: z.array(Setting),

@@ -38,6 +38,7 @@ const sheet = (over: Partial<TicketSheet> = {}): TicketSheet => ({
   readings: [],
   choices: [],
   hitches: [],
+  setUps: [],
   settings: [],
   tryOns: [],
   acknowledgements: [],

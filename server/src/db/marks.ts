@@ -23,6 +23,7 @@ const FACT: Readonly<Record<MarkedKind, string>> = {
   'as-written': 'SELECT 1 FROM as_written WHERE id = ? AND ticket_id = ?',
   choice: 'SELECT 1 FROM choices WHERE id = ? AND ticket_id = ?',
   hitch: 'SELECT 1 FROM hitches WHERE id = ? AND ticket_id = ?',
+  'set-up': 'SELECT 1 FROM set_ups WHERE id = ? AND ticket_id = ?',
   'try-on': 'SELECT 1 FROM try_ons WHERE id = ? AND ticket_id = ?',
   observation: 'SELECT 1 FROM observations JOIN try_ons ON try_ons.id = try_on_id WHERE observations.id = ? AND ticket_id = ?',
   symptom: 'SELECT 1 FROM symptom_notes JOIN try_ons ON try_ons.id = try_on_id WHERE symptom_notes.id = ? AND ticket_id = ?',

@@ -13,7 +13,7 @@ export const listRigs = (db: Db): Rig[] =>
     .all()
     .map((row) => recordOf(rigs, row))
 
-function requireRig(db: Db, id: string): Rig {
+export function requireRig(db: Db, id: string): Rig {
   const row = db.prepare<[string], Row>('SELECT * FROM rigs WHERE id = ?').get(id)
   if (!row) throw new ProblemError('not-found', 'There is no rig under this id.')
   return recordOf(rigs, row)

@@ -43,6 +43,7 @@ function sheetOf(db: Db, ticket: Ticket): TicketSheet {
     readings: marked(readingsOfTicket(db, ticket.id)),
     choices: marked(factsOf(db, resources.choices, ticket.id).map(choiceOf)),
     hitches: marked(factsOf(db, resources.hitches, ticket.id)),
+    setUps: marked(factsOf(db, resources.setUps, ticket.id)),
     tryOns: marked(tryOnsOfTicket(db, ticket.id)).map((round) => ({
       ...round,
       observations: marked(round.observations),

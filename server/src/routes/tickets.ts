@@ -11,6 +11,7 @@ import {
   NewObservation,
   NewReading,
   NewSetting,
+  NewSetUp,
   NewSymptomNote,
   NewTicket,
   NewTryOn,
@@ -21,6 +22,7 @@ import { addAcknowledgement } from '../db/acknowledgements.ts'
 import { addChoice } from '../db/choices.ts'
 import { addHitch } from '../db/hitches.ts'
 import { addSetting } from '../db/settings.ts'
+import { addSetUp } from '../db/set-ups.ts'
 import { requireFreeAgain } from '../db/bookings.ts'
 import { addMark } from '../db/marks.ts'
 import { addReading } from '../db/readings.ts'
@@ -76,6 +78,9 @@ export const ticketRoutes: Routes = (app, desk) => {
 
   api.put('/api/tickets/:id/hitches/:partId', { schema: { params: part, body: NewHitch } }, (request) =>
     once(desk, request, () => addHitch(db, request.params.id, request.params.partId, request.body)),
+  )
+  api.put('/api/tickets/:id/set-ups/:partId', { schema: { params: part, body: NewSetUp } }, (request) =>
+    once(desk, request, () => addSetUp(db, request.params.id, request.params.partId, request.body)),
   )
   api.put('/api/tickets/:id/settings/:partId', { schema: { params: part, body: NewSetting } }, (request) =>
     once(desk, request, () => addSetting(db, request.params.id, request.params.partId, request.body)),

@@ -73,7 +73,19 @@ export async function beyondOf(): Promise<Beyond> {
     }
     const acts = actsBeyond(
       held,
-      there ?? { ...held, items: [], readings: [], choices: [], hitches: [], tryOns: [], settings: [], acknowledgements: [], asWritten: [], marks: [] },
+      there ?? {
+        ...held,
+        items: [],
+        readings: [],
+        choices: [],
+        hitches: [],
+        setUps: [],
+        tryOns: [],
+        settings: [],
+        acknowledgements: [],
+        asWritten: [],
+        marks: [],
+      },
     )
     if (!there && ticket.activities.length > 0) acts.unshift({ act: 'change', changes: [{ field: 'activities', from: [], to: ticket.activities }] })
     facts += acts.length

@@ -95,7 +95,7 @@ export function writeOfBefore(old: WriteBefore): WaitingWrite | RefusedWrite | n
   return null
 }
 
-type SheetBefore = Omit<TicketSheet, 'hitches' | 'settings' | 'choices' | 'tryOns'> & {
+type SheetBefore = Omit<TicketSheet, 'hitches' | 'setUps' | 'settings' | 'choices' | 'tryOns'> & {
   ticket: { counter?: boolean }
   choices: Record<string, unknown>[]
   tryOns: (Record<string, unknown> & { symptoms: Record<string, unknown>[] })[]
@@ -106,6 +106,7 @@ export function sheetOfBefore(sheet: SheetBefore): TicketSheet {
   const { counter, ...ticket } = sheet.ticket
   return {
     hitches: [],
+    setUps: [],
     settings: [],
     ...sheet,
     ticket: { ...ticket, kind: 'kind' in ticket ? ticket.kind : counter ? 'counter' : 'real' },
@@ -114,10 +115,11 @@ export function sheetOfBefore(sheet: SheetBefore): TicketSheet {
   }
 }
 
-type Sparse = Omit<TicketSheet, 'ticket' | 'items' | 'dogNotes' | 'weighings'> & { ticket: object; items: object[] }
+type Sparse = Omit<TicketSheet, 'ticket' | 'items' | 'setUps' | 'dogNotes' | 'weighings'> & { ticket: object; items: object[] }
 
 const wholeSheet = (sheet: Sparse): TicketSheet =>
   ({
+    setUps: [],
     dogNotes: [],
     weighings: [],
     ...sheet,

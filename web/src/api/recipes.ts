@@ -44,6 +44,7 @@ export const freshSheet = (id: string, body: NewTicket, dog: Dog | null, owner: 
   readings: [],
   choices: [],
   hitches: [],
+  setUps: [],
   tryOns: [],
   settings: [],
   acknowledgements: [],

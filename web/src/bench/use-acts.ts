@@ -12,6 +12,7 @@ import {
   type NewObservation,
   type NewReading,
   type NewSymptomNote,
+  type NewSetUp,
   type NewSetting,
   type NewTryOn,
 } from '@merry-tailor/core'
@@ -40,6 +41,7 @@ export interface Acts {
   item: (body: Omit<NewItem, 'at'>) => Done
   choose: (body: Unsigned<NewChoice>, id?: string) => Done
   hitch: (body: Unsigned<NewHitch>) => Done
+  setUp: (body: Unsigned<NewSetUp>) => Done
   tryOn: (body: Unsigned<NewTryOn>, id?: string) => Done
   set: (body: Unsigned<NewSetting>) => Done
   observe: (roundId: string, body: Unsigned<NewObservation>) => Done
@@ -92,6 +94,10 @@ export function useActs(): Acts {
       hitch: (body) => {
         const { id, at } = signed()
         return act({ act: 'hitch', id, body: { ...body, at, by } })
+      },
+      setUp: (body) => {
+        const { id, at } = signed()
+        return act({ act: 'set-up', id, body: { ...body, at, by } })
       },
       tryOn: (body, id = uuid()) => act({ act: 'try-on', id, body: { ...body, at: signed().at, by } }),
       set: (body) => {

@@ -1,14 +1,17 @@
-import { formatLength, formatWeight, parseWeight, PULL_SHARES, SURFACES, type Rig, type Surface } from '@merry-tailor/core'
+import { formatLength, formatWeight, parseWeight, PULL_SHARES, SURFACES, type Rig, type SetUp as KeptSetUp, type Surface } from '@merry-tailor/core'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { v7 as uuid } from 'uuid'
 import { useAddRigMutation, useRigsQuery } from '../../api/queries'
-import { ItemPanel, ItemsInHand, ItemTabs, NoItem, useBenchForm, useItemInHand, useOpenTicket } from '../../bench'
+import { ItemPanel, ItemsInHand, ItemTabs, NoItem, useActs, useBenchForm, useItemInHand, useOpenTicket } from '../../bench'
 import { VerdictWord } from '../../said/VerdictWord'
 import { valueStyle } from '../../state/settings'
 import { useAppSelector } from '../../state/store'
 import { useKeptDraft } from '../../state/use-kept-draft'
+import { useKeys } from '../../state/use-keys'
+import { useOnce } from '../../state/use-once'
 import { Button } from '../../ui/controls/Button'
+import { KeyCap } from '../../ui/controls/KeyCap'
 import { Picker } from '../../ui/controls/Picker'
 import { Segmented } from '../../ui/controls/Segmented'
 import { TextField } from '../../ui/controls/TextField'
@@ -57,22 +60,27 @@ function SetUp({ itemId, rigs, children }: { itemId: string; rigs: readonly Rig[
   const { form } = useBenchForm()
   const look = useAppSelector((state) => state.settings)
   const style = { ...valueStyle(look), unit: look.unit }
-  const first: DraftState = {
-    rigId: rigs[0]?.id ?? '',
-    loads: [],
-    surface: 'gravel',
-    gradePercent: 0,
-    lasts: 'long',
-    loopMm: null,
-    rearLeftMm: 0,
-    rearRightMm: 0,
-  }
+  const locked = sheet.setUps.findLast((each) => !each.struck && each.itemId === itemId)
+  const first = locked ? asDraft(locked) : { ...FRESH, rigId: rigs[0]?.id ?? '' }
   const [draft, setDraft] = useKeptDraft<DraftState>(`draft-${itemId}`, first, isDraft)
   const [inHand, setInHand] = useState(0)
   const [ref, box] = useBox<HTMLDivElement>(760, 380)
   const rig = rigs.find(({ id }) => id === draft.rigId) ?? rigs[0]
   const dogKg = body.M00?.mm ?? sheet.dog?.weightKg ?? form.measures.M00?.mm ?? 25
   const found = useMemo(() => (rig ? outcomeOf(() => draftNow(form, dogKg, rig, draft)) : null), [form, dogKg, rig, draft])
+  const acts = useActs()
+  const once = useOnce()
+  const [refused, setRefused] = useState<string | null>(null)
+  const isLocked = locked !== undefined && JSON.stringify(asDraft(locked)) === JSON.stringify(inOrder(draft))
+  const lock = (): void =>
+    void once(async () => {
+      if (!rig) return false
+      const { rearLeftMm, rearRightMm, ...said } = inOrder({ ...draft, rigId: rig.id })
+      const { error } = await acts.setUp({ itemId, pieceId: null, ...said, rearMm: { left: rearLeftMm, right: rearRightMm }, minutes: {} })
+      setRefused(error ? `Not kept. ${problemWords(error)} It stays here.` : null)
+      return !error
+    })
+  useKeys({ Enter: rig && !isLocked ? lock : undefined })
   const set = (over: Partial<DraftState>): void => setDraft((was) => ({ ...was, ...over }))
   const move = (i: number, to: { aheadMm: number; heightMm: number }): void =>
     set({ loads: draft.loads.map((load, k) => (k === i ? { ...load, ...to } : load)) })
@@ -144,6 +152,23 @@ function SetUp({ itemId, rigs, children }: { itemId: string; rigs: readonly Rig[
           )}
           <NewRig onMade={(rigId) => set({ rigId })} known={rigs.length} />
         </div>
+        {rig && (
+          <div className="border-t-2 border-ink p-3">
+            {refused && (
+              <p role="alert" className="mb-2 font-semibold text-snag">
+                {refused}
+              </p>
+            )}
+            <button
+              type="button"
+              disabled={isLocked || !now}
+              onClick={lock}
+              className="flex min-h-14 w-full items-center justify-between rounded-[2px] border-2 border-ink bg-tape px-4 text-[18px] font-bold text-tape-ink disabled:bg-tape-rest"
+            >
+              {isLocked ? 'This set-up is on the ticket' : 'Lock this set-up'} <KeyCap tone="tape">Enter</KeyCap>
+            </button>
+          </div>
+        )}
       </section>
       <section aria-label="To scale" className="order-1 flex min-h-0 flex-col max-md:shrink-0 md:order-2">
         <header className="shrink-0 border-b-2 border-ink bg-bench px-5 py-2.5">
@@ -219,6 +244,32 @@ function SetUp({ itemId, rigs, children }: { itemId: string; rigs: readonly Rig[
     </>
   )
 }
+
+const FRESH: DraftState = { rigId: '', loads: [], surface: 'gravel', gradePercent: 0, lasts: 'long', loopMm: null, rearLeftMm: 0, rearRightMm: 0 }
+
+/** The same fields in the same order: two set-ups alike read alike. */
+const inOrder = ({ rigId, loads, surface, gradePercent, lasts, loopMm, rearLeftMm, rearRightMm }: DraftState): DraftState => ({
+  rigId,
+  loads: loads.map(({ name, massKg, aheadMm, heightMm }) => ({ name, massKg, aheadMm, heightMm })),
+  surface,
+  gradePercent,
+  lasts,
+  loopMm,
+  rearLeftMm,
+  rearRightMm,
+})
+
+const asDraft = ({ rigId, loads, surface, gradePercent, lasts, loopMm, rearMm }: KeptSetUp): DraftState =>
+  inOrder({
+    rigId,
+    loads,
+    surface: surface in SURFACES ? (surface as Surface) : 'gravel',
+    gradePercent,
+    lasts,
+    loopMm,
+    rearLeftMm: rearMm.left,
+    rearRightMm: rearMm.right,
+  })
 
 type Outcome = { ok: true; now: DraftNow } | { ok: false; says: string }
 

@@ -49,6 +49,29 @@ describe('what a drafting harness draws', () => {
     expect(await screen.findByRole('slider', { name: 'Load 1, ahead of the axle' })).toBeDefined()
   })
 
+  it('is locked on the ticket as it stands, once, and opened again as it was locked', async () => {
+    delete testShop().answers['GET /rigs']
+    const ticket = sheet()
+    renderStage(ticket, 'draft', <DraftRoom />)
+    fireEvent.click(await screen.findByRole('button', { name: 'Take in a cart' }))
+    await addLoad('18 kg')
+    fireEvent.click(await screen.findByRole('button', { name: /^Lock this set-up/ }))
+    const setUps = () => testShop().sent.filter(({ path }) => path.includes('/set-ups/'))
+    await waitFor(() => expect(setUps()).toHaveLength(1))
+    expect(setUps()[0]?.body).toMatchObject({
+      loads: [{ name: 'Load 1', massKg: 18 }],
+      surface: 'gravel',
+      gradePercent: 0,
+      rearMm: { left: 0, right: 0 },
+      pieceId: null,
+    })
+    const done = await screen.findByRole('button', { name: /^This set-up is on the ticket/ })
+    expect((done as HTMLButtonElement).disabled).toBe(true)
+    // A change is another set-up.
+    fireEvent.change(screen.getByLabelText(/^Grade/), { target: { value: '3' } })
+    expect(await screen.findByRole('button', { name: /^Lock this set-up/ })).toBeDefined()
+  })
+
   it('says of uneven traces behind a fixed bar that nobody knows the give, and to make them equal', async () => {
     renderStage(sheet(), 'draft', <DraftRoom />)
     await addLoad('20 kg')

@@ -1,0 +1,34 @@
+import { z } from 'zod'
+import { Id, Moment, line } from './ids.schema.ts'
+import { Strike } from './reading.schema.ts'
+
+/** A load on a rig: what it weighs, and where its middle lies, ahead of the axle and above the ground. */
+export const SetUpLoad = z.object({
+  name: line(60).min(1),
+  massKg: z.number().min(0).max(500),
+  aheadMm: z.number().min(-4000).max(4000),
+  heightMm: z.number().min(0).max(3000),
+})
+export type SetUpLoad = z.infer<typeof SetUpLoad>
+
+/** How an item’s harness was set to draw a rig: a record of the ticket, the newest of an item counts. Its straps are settings. */
+export const NewSetUp = z.object({
+  itemId: Id,
+  pieceId: Id.nullable(),
+  rigId: Id,
+  loads: z.array(SetUpLoad).max(12),
+  surface: line(30).min(1),
+  gradePercent: z.number().min(-30).max(30),
+  lasts: z.enum(['long', 'short']),
+  /** How high this dog carries the loops; `null`: as its form had it. */
+  loopMm: z.number().min(50).max(2000).nullable(),
+  /** The rear traces, how much longer than their start. */
+  rearMm: z.object({ left: z.number().min(-3000).max(3000), right: z.number().min(-3000).max(3000) }),
+  /** What each step of setting took. */
+  minutes: z.record(line(40).min(1), z.number().min(0).max(1440)),
+  at: Moment,
+  by: line(60),
+})
+export type NewSetUp = z.infer<typeof NewSetUp>
+export const SetUp = NewSetUp.extend({ id: Id, struck: Strike.optional() })
+export type SetUp = z.infer<typeof SetUp>
