@@ -25,6 +25,7 @@ import { FIRST_CART, RIG_NAMES } from './first-cart'
 import { HitchTabs } from './HitchTabs'
 import { LengthEntry } from './LengthEntry'
 import { PullTape } from './PullTape'
+import { RigNumbers } from './RigNumbers'
 
 const G = 9.80665
 const LB = 0.45359237
@@ -150,6 +151,7 @@ function SetUp({ itemId, rigs, children }: { itemId: string; rigs: readonly Rig[
           ) : (
             <p>No cart, wagon, runners or drag in the book yet. Take one in with usual numbers, then set them to yours.</p>
           )}
+          {rig && <RigNumbers key={rig.id} rig={rig} />}
           <NewRig onMade={(rigId) => set({ rigId })} known={rigs.length} />
         </div>
         {rig && (

@@ -49,6 +49,23 @@ describe('what a drafting harness draws', () => {
     expect(await screen.findByRole('slider', { name: 'Load 1, ahead of the axle' })).toBeDefined()
   })
 
+  it('takes the rig’s own numbers when their field is left, and says what is none', async () => {
+    renderStage(sheet(), 'draft', <DraftRoom />)
+    const bar = await screen.findByLabelText<HTMLInputElement>(/^Bar’s width/)
+    fireEvent.change(bar, { target: { value: 'wide' } })
+    fireEvent.blur(bar)
+    expect(await screen.findByText(/A length, such as/)).toBeDefined()
+    expect(bar.value).toBe('wide')
+    fireEvent.change(bar, { target: { value: '42 cm' } })
+    fireEvent.blur(bar)
+    await waitFor(() =>
+      expect(testShop().sent.at(-1)).toMatchObject({
+        method: 'PATCH',
+        body: { changes: [{ field: 'bar', from: cart.bar, to: { widthMm: 420, swings: false } }] },
+      }),
+    )
+  })
+
   it('is locked on the ticket as it stands, once, and opened again as it was locked', async () => {
     delete testShop().answers['GET /rigs']
     const ticket = sheet()
