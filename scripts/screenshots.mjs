@@ -27,6 +27,13 @@ const onNeck = async (page) => {
   await page.keyboard.type('11 3/8')
 }
 
+const loaded = async (page) => {
+  await page.getByLabel(/^A load/).fill('43')
+  await page.getByRole('button', { name: 'Add', exact: true }).click()
+  await page.getByRole('slider').focus()
+  for (let i = 0; i < 12; i++) await page.keyboard.press('ArrowRight')
+}
+
 const bench = { width: 1280, height: 800 }
 const phone = { width: 390, height: 844 }
 const views = [
@@ -38,14 +45,14 @@ const views = [
   ['choose', at('Bilberry', 'choose'), bench, 'light', (page) => page.getByRole('region', { name: 'Where it would lie' }).waitFor()],
   ['kinds', at('Lodestar', 'kinds'), bench],
   ['hitch', at('Oakum', 'hitch'), bench],
+  ['drafting', `/tickets/${sheets.find((sheet) => sheet.items.some((item) => item.family === 'H23')).ticket.id}/draft`, bench, 'light', loaded],
   ['try-on', at('Marlin', 'try-on'), bench, 'light', (page) => page.getByRole('img', { name: /hollow numbers/ }).waitFor()],
+  ['try-on-phone', at('Marlin', 'try-on'), phone, 'light', (page) => page.getByRole('img', { name: /close by/ }).waitFor()],
   ['finish', at('Dulse', 'finish'), bench],
   ['docket', at('Dulse', 'docket'), bench],
   ['dog', `/dogs/${spinnaker.id}`, bench],
-  ['solo', at('Sextant', 'solo'), bench, 'light', (page) => page.keyboard.type('12 3/8')],
   ['round', `/round?dogs=${['Bilberry', 'Marlin', 'Lodestar', 'Oakum'].map((name) => of(name).dog.id).join(',')}&tapes=M01,M07`, bench, 'light', walk],
   ['sizes', '/sizes', bench],
-  ['size-editor', '/sizes/rimefold-cross-back/edit', bench],
   ['gear', '/gear', bench],
   ['shop', '/shop', bench, 'light', (page) => page.getByRole('heading', { name: /^Predicted/ }).scrollIntoViewIfNeeded()],
 ]
