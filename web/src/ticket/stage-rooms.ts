@@ -9,6 +9,7 @@ import { kinds } from './kinds'
 import { letters } from './letters'
 import { measure } from './measure'
 import { cards, order, paper } from './paper'
+import { seat } from './seat'
 import { solo } from './solo'
 import { tryOn } from './try-on'
 
@@ -16,7 +17,7 @@ import { tryOn } from './try-on'
 export const STAGE_ROOMS: Readonly<Record<Stage, readonly RouteObject[]>> = {
   ask,
   measure: [...measure, ...solo, ...paper, ...letters],
-  choose: [...choose, ...kinds, ...hitch, ...allSizes, ...order],
+  choose: [...choose, ...kinds, ...hitch, ...seat, ...allSizes, ...order],
   'try-on': [...tryOn, ...cards],
   finish,
 }

@@ -223,6 +223,11 @@ export function ChooseStage() {
             <Link to={`/tickets/${sheet.ticket.id}/hitch`} className="inline-flex min-h-11 items-center font-bold underline">
               The hitch
             </Link>
+            {item.family === 'H24' && (
+              <Link to={`/tickets/${sheet.ticket.id}/seat`} className="inline-flex min-h-11 items-center font-bold underline">
+                The seat
+              </Link>
+            )}
             {choice?.kind === 'made' && (
               <Link to={`/tickets/${sheet.ticket.id}/order`} className="inline-flex min-h-11 items-center font-bold underline">
                 Order sheet

@@ -16,7 +16,7 @@ export interface LayPlaces {
 }
 
 const GAP = 8
-const TAG = 130
+const TAG = 144
 const BESIDE = 222
 const LEAST_OVER = 205
 /** A line of words under the dog. */

@@ -157,17 +157,20 @@ export function TagMat({
           ))}
         </svg>
       </div>
-      <div className={`flex flex-wrap items-center gap-x-4 gap-y-1 text-[14px] ${narrow ? 'px-3 pb-2' : 'absolute bottom-1.5 left-2'}`}>
+      <div
+        className={`flex items-center gap-x-4 gap-y-1 text-[14px] ${narrow ? 'flex-wrap px-3 pb-2' : 'absolute bottom-1 left-2'}`}
+        style={narrow ? undefined : { maxWidth: width - inset.right - 12 }}
+      >
         {laid && (
           <button
             type="button"
             onClick={turn}
-            className="inline-flex min-h-11 items-center gap-2 rounded-[2px] border-[1.5px] border-ink bg-panel px-3 text-[14.5px] font-bold"
+            className="inline-flex min-h-11 shrink-0 items-center gap-2 rounded-[2px] border-[1.5px] border-ink bg-panel px-3 text-[14.5px] font-bold"
           >
             Seen from {shown === 'side' ? 'the side' : shown === 'front' ? 'the front' : shown} <KeyCap>F</KeyCap>
           </button>
         )}
-        {hint && <p className="max-w-[340px] leading-[17px] text-ink">{hint}</p>}
+        {hint && <p className="min-w-0 flex-1 leading-[16px] text-ink">{hint}</p>}
       </div>
       {narrow ? (
         <>
