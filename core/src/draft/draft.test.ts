@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { hindLegOf, typicalForm } from '../form/index.ts'
 import {
-  cartBalance, draftParts, dragPull, giveFrom, hindStride, loadFor, loadPlace, nextRung, pairPull, pinFor, pullVerdict, routeDraft, shaftLoop, startPull, tipGrades,
+  cartBalance, draftParts, draftStart, dragPull, giveFrom, hindStride, loadFor, loadPlace, nextRung, pairPull, pinFor, pullVerdict, routeDraft, shaftLoop, startPull, tipGrades,
   tipsAt, traceBalance, turnOf, type Cart, type OutingSaid, type TraceQuestion,
 } from './index.ts' // prettier-ignore
 
@@ -282,5 +282,44 @@ describe('the ladder', () => {
     expect(next(ready, null)).toBe('lines - age-unknown')
     expect(next([on(1, 'load', true, 8)], 8)).toBe('lines - growing')
     expect(() => nextRung({ outings: [], dogKg: 0, months: 30, giant: false })).toThrow(RangeError)
+  })
+})
+
+describe('where drafting straps start', () => {
+  const rig = { shaftMm: 25, stopMm: 45, hitchMm: 280 }
+  const at = (build: 'nordic' | 'giant' | 'toy', body: Parameters<typeof draftStart>[0]['body'] = {}, family: 'H22' | 'H23' = 'H23') =>
+    draftStart({ form: typicalForm({ build }), body, family, gauge: null, rig })
+
+  it('has every part of its kind once, a start within its spread, and a bar behind the paw’s reach', () => {
+    for (const family of ['H22', 'H23'] as const) {
+      const found = at('nordic', {}, family)
+      expect(Object.keys(found.straps)).toEqual(draftParts(family).map(({ part }) => part))
+      for (const strap of Object.values(found.straps))
+        expect([strap.leastMm < strap.startMm, strap.startMm < strap.mostMm, strap.sigmaMm > 0]).toEqual([true, true, true])
+      expect(found.barBehindTailMm).toBeGreaterThan(found.reach.pawMm + 100)
+    }
+    // Longer round the trunk than the neck, loops between topline and shoulder.
+    const { straps } = at('giant')
+    expect(straps.cinch?.startMm).toBeGreaterThan(straps.neck?.startMm ?? 0)
+    expect(straps.loop?.startMm).toBeCloseTo((Math.PI * (27 + 41)) / 2, 6)
+    expect(at('giant').straps.rear?.startMm).toBeGreaterThan(at('toy').straps.rear?.startMm ?? 0)
+  })
+
+  it('goes by this dog’s own readings: a rear trace read in stride is no guess any more', () => {
+    const [guess, read] = [at('nordic').straps.rear, at('nordic', { M47: { mm: 742, sigmaMm: 5 } }).straps.rear]
+    expect([guess?.from, read?.from, read?.startMm]).toEqual(['form', 'read', 742])
+    expect(read?.sigmaMm).toBeLessThan((guess?.sigmaMm ?? 0) / 3)
+    expect(at('nordic', { M46: { mm: 430 } }).shaftMm).toBe(430)
+    // Lower shoulders want a longer drop from the topline.
+    expect(at('nordic', { M46: { mm: 380 } }).straps.loopDrop?.startMm).toBeGreaterThan(at('nordic', { M46: { mm: 430 } }).straps.loopDrop?.startMm ?? 0)
+  })
+
+  it('says where no loop passes, where no bone is left for a band, and refuses what draws nothing', () => {
+    const thick = draftStart({ form: typicalForm({ build: 'giant' }), body: {}, family: 'H23', gauge: null, rig: { ...rig, stopMm: 27 } })
+    expect(thick.misses.map(({ code }) => code)).toContain('no-loop')
+    expect(at('toy').misses.map(({ code }) => code)).toContain('no-bone-for-band')
+    expect(at('toy', {}, 'H22').misses).toEqual([])
+    expect(() => draftStart({ form: typicalForm(null), body: {}, family: 'H01', gauge: null, rig })).toThrow(RangeError)
+    expect(() => draftStart({ form: typicalForm(null), body: {}, family: 'H23', gauge: null, rig: { ...rig, shaftMm: 0 } })).toThrow(RangeError)
   })
 })

@@ -1,5 +1,5 @@
-import { formatLength, formatWeight, parseWeight, PULL_SHARES, SURFACES, type Rig, type SetUp as KeptSetUp, type Surface } from '@merry-tailor/core'
-import { useMemo, useState } from 'react'
+import { formatLength, formatWeight, parseWeight, PULL_SHARES, SURFACES, type Item, type Rig, type SetUp as KeptSetUp, type Surface } from '@merry-tailor/core'
+import { useMemo, useState, type ReactNode } from 'react'
 import { Link } from 'react-router'
 import { v7 as uuid } from 'uuid'
 import { useAddRigMutation, useRigsQuery } from '../../api/queries'
@@ -21,6 +21,7 @@ import { problemWords } from '../../words/problems'
 import { draftNow, isDraft, type DraftNow, type DraftState, type Load } from './draft-now'
 import { DraftPlan } from './DraftPlan'
 import { DraftSide } from './DraftSide'
+import { DraftStraps } from './DraftStraps'
 import { FIRST_CART, RIG_NAMES } from './first-cart'
 import { HitchTabs } from './HitchTabs'
 import { LengthEntry } from './LengthEntry'
@@ -44,9 +45,9 @@ export function DraftRoom() {
       items={items}
       current={item.id}
       onPick={setItem}
-      className="min-h-0 flex-1 max-md:flex max-md:flex-col max-md:overflow-y-auto md:grid md:grid-cols-[264px_minmax(0,1fr)]"
+      className="min-h-0 flex-1 max-md:flex max-md:flex-col max-md:overflow-y-auto md:grid md:grid-cols-[264px_minmax(0,1fr)] bench:grid-cols-[264px_minmax(0,1fr)_288px]"
     >
-      <SetUp key={`${item.id} ${rigs.length === 0 ? 'none' : 'some'}`} itemId={item.id} rigs={rigs}>
+      <SetUp key={`${item.id} ${rigs.length === 0 ? 'none' : 'some'}`} item={item} rigs={rigs}>
         <ItemTabs items={items} />
         <ItemPanel items={items} current={item.id} className="px-4 pt-3">
           <HitchTabs family={item.family} now="draft" />
@@ -56,7 +57,8 @@ export function DraftRoom() {
   )
 }
 
-function SetUp({ itemId, rigs, children }: { itemId: string; rigs: readonly Rig[]; children: React.ReactNode }) {
+function SetUp({ item, rigs, children }: { item: Item; rigs: readonly Rig[]; children: ReactNode }) {
+  const itemId = item.id
   const { sheet, name, body } = useOpenTicket()
   const { form } = useBenchForm()
   const look = useAppSelector((state) => state.settings)
@@ -212,7 +214,7 @@ function SetUp({ itemId, rigs, children }: { itemId: string; rigs: readonly Rig[
           )}
         </div>
         {now && rig && (
-          <div className="grid shrink-0 gap-x-8 gap-y-3 border-t-2 border-ink bg-panel px-5 py-3 xl:grid-cols-2">
+          <div className="grid shrink-0 gap-x-8 gap-y-3 border-t-2 border-ink bg-panel px-5 py-3 2xl:grid-cols-2">
             <div>
               <h2 className="flex flex-wrap items-center justify-between gap-x-3 text-[18px] leading-[22px]">
                 Pull{draft.gradePercent > 0 ? ' uphill' : draft.gradePercent < 0 ? ' downhill' : ''}, {weightUnit}{' '}
@@ -231,7 +233,7 @@ function SetUp({ itemId, rigs, children }: { itemId: string; rigs: readonly Rig[
               </p>
             </div>
             <Shares now={now} rig={rig} kg={kg} apartMm={draft.rearLeftMm - draft.rearRightMm} say={(mm) => formatLength(mm, style).text} />
-            <p className="text-[14px] leading-[18px] text-mute xl:col-span-2">
+            <p className="text-[14px] leading-[18px] text-mute 2xl:col-span-2">
               {now.turn && <>Turns in a lane of {formatLength(now.turn.laneMm, style).text}. </>}
               Statics of a stiff cart; drag, give and reach are from memory, unverified. Judge it on the level, empty, first. Who may draw, and how hot it may
               be, stands under{' '}
@@ -243,6 +245,7 @@ function SetUp({ itemId, rigs, children }: { itemId: string; rigs: readonly Rig[
           </div>
         )}
       </section>
+      {rig && (item.family === 'H22' || item.family === 'H23') && <DraftStraps family={item.family} rig={rig} />}
     </>
   )
 }

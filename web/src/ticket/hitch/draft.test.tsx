@@ -1,4 +1,4 @@
-import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react'
+import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { beforeEach, describe, expect, it } from 'vitest'
 import type { Rig } from '@merry-tailor/core'
 import { AT, anItem, aReading, aTicket, nextId, renderStage, testShop, withTestShop } from '../../test/shop'
@@ -64,6 +64,27 @@ describe('what a drafting harness draws', () => {
         body: { changes: [{ field: 'bar', from: cart.bar, to: { widthMm: 420, swings: false } }] },
       }),
     )
+  })
+
+  it('lists where every strap starts, in order, and that the rear traces are a guess', async () => {
+    renderStage(sheet(), 'draft', <DraftRoom />)
+    const straps = await screen.findByRole('region', { name: 'Straps, in order' })
+    const rows = within(straps).getAllByRole('listitem')
+    expect(rows.map((each) => each.querySelector('b')?.textContent)).toEqual([
+      'Neck',
+      'Keel',
+      'Back',
+      'Upper trace',
+      'Lower trace',
+      'Cinch',
+      'Loop drop',
+      'Shaft loop',
+      'Belly band',
+      'Rear trace',
+    ])
+    expect(rows[5]?.textContent).toContain('by its tape')
+    expect(rows[9]?.textContent).toContain('from the form')
+    expect(straps.textContent).toContain('a guess until it was seen in stride')
   })
 
   it('is locked on the ticket as it stands, once, and opened again as it was locked', async () => {
