@@ -44,9 +44,9 @@ export function DraftStraps({ family, rig }: { family: FamilyId; rig: Rig }) {
           <li key={part} className="grid grid-cols-[24px_1fr_auto] items-baseline gap-x-2 border-b border-rule px-4 py-1.5">
             <span className="text-mute">{i + 1}</span>
             <b className="text-[16px] leading-5">{NAMES[part as DraftPart]}</b>
-            <b className="text-[17px]">{say(strap.startMm)}</b>
-            <span className="col-start-2 text-[13.5px] text-mute">{strap.from === 'read' ? 'by its tape' : 'from the form'}</span>
-            <span className="text-[13.5px] text-mute">
+            <b className="text-right text-[17px] whitespace-nowrap">{say(strap.startMm)}</b>
+            <span className="col-start-2 text-[13.5px] whitespace-nowrap text-mute">{strap.from === 'read' ? 'by its tape' : 'from the form'}</span>
+            <span className="text-right text-[13.5px] whitespace-nowrap text-mute">
               {say(strap.leastMm)} to {say(strap.mostMm)}
             </span>
           </li>
