@@ -89,6 +89,7 @@ test('from an empty ticket to a printed docket, by mouse', async ({ page }) => {
   await page.getByRole('button', { name: /Adjust: lengthen/ }).click()
   await page.getByLabel('What was changed since?').fill('Let out both sides')
   await page.getByRole('button', { name: /New round with Gull/ }).click()
+  await expect(page.getByRole('button', { name: /^2\. Gull/ })).toHaveAttribute('aria-pressed', 'true')
   for (const state of ['Slack', 'Pulling', 'Moving']) {
     const tab = page.getByRole('radio', { name: new RegExp(`^${state}`) })
     await tab.click()
