@@ -50,8 +50,8 @@ export async function lookAtEveryScreen(page: Page, theme: 'light' | 'evening', 
     `/round/entry?dogs=${halyard?.dog?.id ?? ''}`,
     `/dogs/${spinnaker?.id ?? ''}`,
   ]
-  // Colours come from tokens: in the evening every second screen has them all.
-  const looked = theme === 'evening' ? screens.filter((_, i) => i % 2 === 0) : screens
+  // Colours come from tokens: in the evening every third screen has them all.
+  const looked = theme === 'evening' ? screens.filter((_, i) => i % 3 === 0) : screens
   for (const [i, size] of sizes.entries()) {
     await page.setViewportSize(size)
     for (const screen of looked) {
