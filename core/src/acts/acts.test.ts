@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { bodyOf } from '../measures/index.ts'
 import { PLAIN_CIRCUMSTANCES, type TicketSheet, type MeasureId } from '../model/index.ts'
-import { applyAct, didAct, NO_HISTORY, redo, undo, type Act, type History, type Signed } from './index.ts'
+import { applyAct, didAct, NO_HISTORY, noFacts, redo, undo, type Act, type History, type Signed } from './index.ts'
 
 type Sheet = Parameters<typeof applyAct>[0]
 
@@ -10,16 +10,7 @@ const AT = '2026-03-01T09:00:00Z'
 const id = (n: number): string => `01900000-0000-7000-8000-${n.toString(16).padStart(12, '0')}`
 const emptySheet = (): Sheet => ({
   ticket: { notes: '', wholeBody: false } as TicketSheet['ticket'],
-  items: [],
-  readings: [],
-  choices: [],
-  hitches: [],
-  setUps: [],
-  tryOns: [],
-  settings: [],
-  acknowledgements: [],
-  asWritten: [],
-  marks: [],
+  ...noFacts(),
 })
 const reading = (n: number, mm: number, measure: MeasureId = 'M07'): Act => ({
   act: 'read',

@@ -15,7 +15,7 @@ import {
   NewTryOn,
 } from '../model/schemas.ts'
 import { actKinds, againOf } from './kinds.ts'
-import { addressOf, applyAct, didAct, inverseOf, NO_HISTORY, redo, undo, type Act, type ActName, type ActSheet } from './index.ts'
+import { addressOf, applyAct, didAct, inverseOf, NO_HISTORY, noFacts, redo, undo, type Act, type ActName, type ActSheet } from './index.ts'
 
 const AT = '2026-03-01T09:00:00Z'
 const id = (n: number): string => `01900000-0000-7000-8000-${n.toString(16).padStart(12, '0')}`
@@ -48,8 +48,8 @@ const FIRST: readonly ActName[] = ['item', 'read', 'write-down', 'try-on']
 
 const fresh = (): ActSheet => ({
   ticket: { notes: '', wholeBody: false } as ActSheet['ticket'],
-  items: [], readings: [], choices: [], hitches: [], setUps: [], tryOns: [], settings: [], acknowledgements: [], asWritten: [], marks: [],
-}) // prettier-ignore
+  ...noFacts(),
+})
 /** What counts: struck facts and items taken off are out, and so are the marks themselves. */
 const counting = (sheet: ActSheet): unknown => {
   const live = <T extends { struck?: unknown }>(list: readonly T[]): T[] => list.filter((each) => !each.struck)

@@ -1,4 +1,15 @@
-import { actsBeyond, type Act, type Dog, type DogSheet, type NewDog, type NewOwner, type NewTicket, type Owner, type TicketSheet } from '@merry-tailor/core'
+import {
+  actsBeyond,
+  noFacts,
+  type Act,
+  type Dog,
+  type DogSheet,
+  type NewDog,
+  type NewOwner,
+  type NewTicket,
+  type Owner,
+  type TicketSheet,
+} from '@merry-tailor/core'
 import { deviceStore } from './device-store'
 import type { NamedWrite } from './named-writes'
 import { outbox } from './outbox'
@@ -71,22 +82,7 @@ export async function beyondOf(): Promise<Beyond> {
       writes.push({ endpoint: 'addTicket', arg: { id: ticket.id, body }, request: put(`/tickets/${ticket.id}`, body) })
       tickets += 1
     }
-    const acts = actsBeyond(
-      held,
-      there ?? {
-        ...held,
-        items: [],
-        readings: [],
-        choices: [],
-        hitches: [],
-        setUps: [],
-        tryOns: [],
-        settings: [],
-        acknowledgements: [],
-        asWritten: [],
-        marks: [],
-      },
-    )
+    const acts = actsBeyond(held, there ?? { ...held, ...noFacts() })
     if (!there && ticket.activities.length > 0) acts.unshift({ act: 'change', changes: [{ field: 'activities', from: [], to: ticket.activities }] })
     facts += acts.length
     for (const act of acts) writes.push(actWrite(ticket.id, act))

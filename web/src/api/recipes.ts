@@ -6,6 +6,7 @@ import {
   resources,
   UNASKED,
   type Change,
+  noFacts,
   type Dog,
   type DogNote,
   type DogSheet,
@@ -40,16 +41,7 @@ export const freshSheet = (id: string, body: NewTicket, dog: Dog | null, owner: 
   owner,
   dogNotes: [],
   weighings: [],
-  items: [],
-  readings: [],
-  choices: [],
-  hitches: [],
-  setUps: [],
-  tryOns: [],
-  settings: [],
-  acknowledgements: [],
-  asWritten: [],
-  marks: [],
+  ...noFacts(),
 })
 
 /** Dogs and owners that wait here to be made. */

@@ -5,7 +5,7 @@ import { v7 as uuid } from 'uuid'
 import { useAddPieceMutation, useChangePieceMutation } from '../api/queries'
 import { useOnce } from '../state/use-once'
 import { useAppSelector } from '../state/store'
-import { Button } from '../ui/controls/Button'
+import { FileButton } from '../ui/controls/FileButton'
 import { SaveText } from '../ui/controls/SaveText'
 import { problemWords } from '../words/problems'
 import { FRESH } from './fresh-piece'
@@ -28,7 +28,6 @@ export function FlatsInOut({ pieces }: { pieces: readonly Piece[] }) {
   const [addPiece] = useAddPieceMutation()
   const [changePiece] = useChangePieceMutation()
   const once = useOnce()
-  const field = useRef<HTMLInputElement>(null)
   /** Ids of new pieces, made once: sent twice they are stored once. */
   const ids = useRef(new Map<string, string>())
   const read = async (file: File): Promise<void> => {
@@ -61,22 +60,9 @@ export function FlatsInOut({ pieces }: { pieces: readonly Piece[] }) {
         <SaveText name="pieces-laid-flat.csv" type="text/csv" text={() => piecesToCsv(pieces, unit)}>
           CSV
         </SaveText>
-        <Button tone="quiet" onClick={() => field.current?.click()}>
+        <FileButton label="List of pieces laid flat" accept=".csv,text/csv" onFile={(file) => void read(file)}>
           Bring a list in
-        </Button>
-        <input
-          ref={field}
-          type="file"
-          accept=".csv,text/csv"
-          aria-label="List of pieces laid flat"
-          className="sr-only"
-          tabIndex={-1}
-          onChange={(event) => {
-            const file = event.target.files?.[0]
-            event.target.value = ''
-            if (file) void read(file)
-          }}
-        />
+        </FileButton>
       </div>
       {came && 'problems' in came && (
         <div role="alert" className="mt-1 text-[14px]">

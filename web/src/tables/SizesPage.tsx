@@ -1,6 +1,6 @@
 import { newestTables, families, type SizeTable, measuresOfTable } from '@merry-tailor/core'
 import { sizeTableFromCsv, sizeTableFromJson, sizeTableToCsv, sizeTableToJson, type DocumentProblem } from '@merry-tailor/core/formats'
-import { useRef, useState } from 'react'
+import { useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
 import { useAddSizeTableMutation, useSizeTablesQuery } from '../api/queries'
 import { valueStyle } from '../state/settings'
@@ -11,6 +11,7 @@ import { useOnce } from '../state/use-once'
 import { MakerSays } from '../sizes/MakerSays'
 import { SizeTape } from '../sizes/SizeTape'
 import { Button } from '../ui/controls/Button'
+import { FileButton } from '../ui/controls/FileButton'
 import { SaveText } from '../ui/controls/SaveText'
 import { Empty, Snag, Unrolling } from '../ui/State'
 import { lengthText } from '../ui/length/length-text'
@@ -180,7 +181,6 @@ function BringIn({ onKept }: { onKept: (id: string) => void }) {
   const [addSizeTable] = useAddSizeTableMutation()
   const [problems, setProblems] = useState<DocumentProblem[]>([])
   const [done, setDone] = useState('')
-  const input = useRef<HTMLInputElement>(null)
   const read = async (file: File): Promise<void> => {
     setDone('')
     const text = await file.text()
@@ -214,19 +214,6 @@ function BringIn({ onKept }: { onKept: (id: string) => void }) {
       <p aria-live="polite" className="mb-1 text-mute">
         {done}
       </p>
-      <input
-        ref={input}
-        type="file"
-        accept=".csv,.json,text/csv,application/json"
-        aria-label="Size table file"
-        className="sr-only"
-        tabIndex={-1}
-        onChange={(event) => {
-          const file = event.target.files?.[0]
-          event.target.value = ''
-          if (file) void read(file)
-        }}
-      />
       <div className="mb-2 flex gap-2">
         <Link
           to="/sizes/new"
@@ -241,13 +228,15 @@ function BringIn({ onKept }: { onKept: (id: string) => void }) {
           Paste cells
         </Link>
       </div>
-      <button
-        type="button"
-        onClick={() => input.current?.click()}
-        className="min-h-14 w-full rounded-[2px] border-2 border-ink bg-tape px-4 text-[18px] font-bold text-tape-ink"
+      <FileButton
+        label="Size table file"
+        accept=".csv,.json,text/csv,application/json"
+        tone="primary"
+        className="min-h-14 w-full text-[18px]"
+        onFile={(file) => void read(file)}
       >
         Bring in a table
-      </button>
+      </FileButton>
     </div>
   )
 }

@@ -3,6 +3,7 @@ import {
   actsBeyond,
   addressOf,
   labelsOf,
+  noFacts,
   PLAIN_CIRCUMSTANCES,
   tableOf,
   UNASKED,
@@ -128,16 +129,8 @@ export const aTicket = ({ ticket, ...over }: Partial<Omit<TicketSheet, 'ticket'>
     owner: null,
     dogNotes: [],
     weighings: [],
+    ...noFacts(),
     items: [anItem()],
-    readings: [],
-    choices: [],
-    hitches: [],
-    setUps: [],
-    tryOns: [],
-    settings: [],
-    acknowledgements: [],
-    asWritten: [],
-    marks: [],
     ...over,
     dog,
   }
@@ -215,16 +208,7 @@ async function seedSheet(sheet: TicketSheet): Promise<void> {
   for (const choice of sheet.choices) await seedTableOf(choice)
   const none: ActSheet = {
     ...sheet,
-    items: [],
-    readings: [],
-    choices: [],
-    hitches: [],
-    setUps: [],
-    tryOns: [],
-    settings: [],
-    acknowledgements: [],
-    asWritten: [],
-    marks: [],
+    ...noFacts(),
   }
   const acts = actsBeyond({ ...sheet, marks: [] }, none)
   for (const act of [...acts, ...sheet.items.filter((item) => item.removed).map(takenOff), ...marksFor(sheet)]) {
