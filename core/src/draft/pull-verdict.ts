@@ -1,8 +1,9 @@
+import { SUSTAINED_PULL } from '../hitch/index.ts'
 import type { Grade } from '../model/index.ts'
 import { askNumbers, GRAVITY } from '../units/index.ts'
 
 /** Shares of a dog’s weight it is planned to pull: up to the first holds, up to the second is in doubt. From memory, unverified; no study fixes a safe limit (facts 5c). */
-export const PULL_SHARES = { long: [0.1, 0.15], short: [0.15, 0.2] } as const
+export const PULL_SHARES = { long: SUSTAINED_PULL, short: [0.15, 0.2] } as const
 
 export interface PullVerdict {
   grade: Exclude<Grade, 'none'>

@@ -1,4 +1,5 @@
-import { askNumbers, GRAVITY, slopeOf } from '../units/index.ts'
+import { rollingPull } from '../hitch/index.ts'
+import { askNumbers } from '../units/index.ts'
 
 export interface WayStretch {
   lengthM: number
@@ -22,7 +23,7 @@ export interface RouteDraft {
 }
 
 /**
- * A way stretch by stretch: F = W (C cos theta + sin theta).
+ * A way stretch by stretch, each by `rollingPull`.
  *
  * @throws RangeError for no stretch, one without length, or a number that is none
  * Source: mechanics (facts 5b)
@@ -31,9 +32,8 @@ export function routeDraft({ massKg, stretches }: { massKg: number; stretches: r
   askNumbers({ massKg }, 0)
   if (stretches.length === 0) throw new RangeError('stretches: none')
   const pullsN = stretches.map(({ lengthM, resistance, gradePercent }) => {
-    askNumbers({ lengthM, resistance }, 0)
-    const { sin, cos } = slopeOf(gradePercent)
-    return massKg * GRAVITY * (resistance * cos + sin)
+    askNumbers({ lengthM }, 0)
+    return rollingPull({ massKg, resistance, gradePercent }).pullN
   })
   const lengthM = stretches.reduce((sum, each) => sum + each.lengthM, 0)
   if (!(lengthM > 0)) throw new RangeError('stretches: no length')
@@ -70,8 +70,7 @@ export interface StartPullQuestion {
 export function startPull({ massKg, resistance, gradePercent = 0, toMps, withinMm, stiction }: StartPullQuestion): number {
   askNumbers({ massKg, resistance, toMps, stiction }, 0)
   askNumbers({ withinMm }, 1)
-  const { sin, cos } = slopeOf(gradePercent)
-  return massKg * GRAVITY * (resistance * cos * stiction + sin) + (massKg * toMps ** 2) / (2 * (withinMm / 1000))
+  return rollingPull({ massKg, resistance: resistance * stiction, gradePercent }).pullN + (massKg * toMps ** 2) / (2 * (withinMm / 1000))
 }
 
 export interface LoadQuestion {
@@ -90,7 +89,6 @@ export interface LoadQuestion {
  */
 export function loadFor({ dogKg, share, vehicleKg, resistance, gradePercent = 0 }: LoadQuestion): number | null {
   askNumbers({ dogKg, share, vehicleKg, resistance }, 0)
-  const { sin, cos } = slopeOf(gradePercent)
-  const each = resistance * cos + sin
-  return each <= 0 ? null : Math.max(0, (share * dogKg) / each - vehicleKg)
+  const { pullKg } = rollingPull({ massKg: 1, resistance, gradePercent })
+  return pullKg <= 0 ? null : Math.max(0, (share * dogKg) / pullKg - vehicleKg)
 }

@@ -1,13 +1,8 @@
 import { strapsOf } from '../lay/index.ts'
 import { families, type WornAbout } from '../gear/index.ts'
 import type { FamilyId, TryOn } from '../model/index.ts'
-import { latestObservations, roundVerdict } from './round-verdict.ts'
-
-/** What is done last, once every check holds (handbook 8.1, steps 6 and 7): kept among a round’s answers by these names. */
-export const LAST_STEPS = ['safe-place', 'tails-secured'] as const
-export type LastStep = (typeof LAST_STEPS)[number]
-/** The state they are kept under. */
-export const LAST_STEP_STATE = 'moving'
+import { LAST_STEPS, lastStep, type LastStep } from './last-steps.ts'
+import { roundVerdict } from './round-verdict.ts'
 
 export type LoopStepId = 'let-out' | 'put-on' | 'look' | 'set' | 'again' | LastStep
 
@@ -29,11 +24,6 @@ export interface LoopQuestion {
 function lastSteps(family: FamilyId): readonly LastStep[] {
   if (families[family].shelf === 'crate') return []
   return strapsOf(family).some(({ adjusts }) => adjusts) ? LAST_STEPS : ['safe-place']
-}
-
-/** How a last step was answered in a round; `null` while nobody said. */
-export function lastStep({ observations }: Pick<TryOn, 'observations'>, step: LastStep): 'holds' | 'doubt' | 'fails' | null {
-  return latestObservations(observations).get(`${step}/${LAST_STEP_STATE}`)?.grade ?? null
 }
 
 /**

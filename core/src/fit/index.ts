@@ -1,7 +1,7 @@
 /** What is checked on the dressed dog, how an answer becomes a finding, and what to do about a symptom. */
 export { fingersWide, judgeAnswer, type Answer, type AtTheDog, type JudgedAnswer } from './judge-answer.ts'
 export { strapSlackMm, thinPointSlackMm } from './strap-slack.ts'
-export { buildSeen, FITTERS_WORD, roundVerdict, latestObservations, presentSymptoms, type RoundVerdict } from './round-verdict.ts'
+export { buildSeen, FITTERS_WORD, roundVerdict, presentSymptoms, type RoundVerdict } from './round-verdict.ts'
 export { checkByMaker } from './by-maker.ts'
 export { predictedBuild, wornAbout } from './worn-about.ts'
 export { fingersIn, gaugeBlock, slackUnder, type Block, type FlatPoint, type GaugeName, type GaugeSize } from './fingers.ts'
@@ -19,6 +19,8 @@ export { rankCauses, type CauseAnswer, type RankedCauses, type RankedRemedy } fr
 export { FIT_RULES_VERSION, foretell, foretellOrNull, predictionOf, type ForetellQuestion, type Foretold } from './foretell.ts'
 export { CHECK_READS } from './check-reads.ts'
 export { settingsNow } from './settings-now.ts'
-export { fittingLoop, LAST_STEP_STATE, LAST_STEPS, lastStep, type LastStep, type LoopQuestion, type LoopStep, type LoopStepId } from './fitting-loop.ts'
+export { fittingLoop, type LoopQuestion, type LoopStep, type LoopStepId } from './fitting-loop.ts'
+export { LAST_STEP_STATE, LAST_STEPS, lastStep, type LastStep } from './last-steps.ts'
+export { latestObservations } from './latest-observations.ts'
 export { underStrap, type UnderStrap } from './under-strap.ts'
 export { holdingRanges, settingPlan, type SettingPlan } from './holding-ranges.ts'

@@ -1,5 +1,7 @@
 import { checkById, checksFor, hasOwnChecks, isGeneral, symptoms, type WornAbout } from '../gear/index.ts'
 import { gapGrade } from './judge-answer.ts'
+import { lastStep } from './last-steps.ts'
+import { latestObservations } from './latest-observations.ts'
 import type { Basis, FamilyId, Grade, Observation, SymptomNote, TryOn } from '../model/index.ts'
 
 /** What was seen on the dog in one round. `open` are checks with a state nobody has answered. */
@@ -24,14 +26,6 @@ export interface RoundVerdict {
 export const FITTERS_WORD = 'fitters-word'
 /** The state it is kept under. */
 const WORD_STATE = 'slack'
-
-/** What held standing and slipped in the safe place does not hold (handbook 8.1). */
-const SAFE_PLACE = 'safe-place/moving'
-
-/** The newest answer for each check and state: the one that came last and counts. */
-export function latestObservations(observations: readonly Observation[]): Map<string, Observation> {
-  return new Map(observations.filter((each) => !each.struck).map((each) => [`${each.check}/${each.state}`, each]))
-}
 
 /** The symptoms whose newest note says they are there. */
 export function presentSymptoms(notes: readonly SymptomNote[]): SymptomNote[] {
@@ -84,7 +78,7 @@ export function roundVerdict(family: FamilyId, round: Pick<TryOn, 'observations'
   const stops = present.map((note) => note.symptom).filter((id) => symptoms[id]?.stop)
 
   const grade: Grade =
-    troubles.some((trouble) => trouble.grade === 'fails') || present.length > 0 || newest.get(SAFE_PLACE)?.grade === 'fails'
+    troubles.some((trouble) => trouble.grade === 'fails') || present.length > 0 || lastStep(round, 'safe-place') === 'fails'
       ? 'fails'
       : word !== null || !hasOwnChecks(family)
         ? (word?.grade ?? (seen.length === 0 ? 'none' : 'doubt'))

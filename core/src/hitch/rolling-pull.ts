@@ -1,4 +1,4 @@
-import { GRAVITY } from '../units/index.ts'
+import { GRAVITY, slopeOf } from '../units/index.ts'
 
 /** What a load runs on, with the share of its weight that resists: the usual range. */
 export const SURFACES = {
@@ -45,8 +45,8 @@ export interface RollingPull {
 export function rollingPull({ massKg, resistance, gradePercent = 0 }: RollingQuestion): RollingPull {
   if (!(massKg >= 0) || !(resistance >= 0) || !Number.isFinite(gradePercent))
     throw new RangeError('mass, resistance and grade are numbers, the first two not below nothing')
-  const slope = Math.hypot(gradePercent, 100)
-  const pullN = massKg * GRAVITY * (resistance * (100 / slope) + gradePercent / slope)
+  const { sin, cos } = slopeOf(gradePercent)
+  const pullN = massKg * GRAVITY * (resistance * cos + sin)
   return { pullN, pullKg: pullN / GRAVITY, runsByItself: pullN < 0 }
 }
 

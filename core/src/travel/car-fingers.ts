@@ -46,7 +46,7 @@ export function carFingers({ frontMm, backMm, gauge, form }: { frontMm: number; 
 /** From the flanks to the corners of the lower chest: the least and the most that four and four ask. */
 function onSection(outline: readonly FlatPoint[], four: { widthMm: number; thicknessMm: number }): readonly [number, number] {
   const half = (outline.length + 2) / 2
-  const middle = (outline.reduce((sum, [, y]) => sum + y, 0) / outline.length) * 1
+  const middle = outline.reduce((sum, [, y]) => sum + y, 0) / outline.length
   const asked = Array.from({ length: half }, (_, i) => i).flatMap((i) => {
     const [x, y] = outline[i] as FlatPoint
     // Where fingers go in at the side, not on the back or the keel.

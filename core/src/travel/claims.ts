@@ -1,3 +1,5 @@
+import { GRAVITY, KG_PER_POUND } from '../units/index.ts'
+
 /** What a standard named on a label says, and what it does not say of a dog. */
 export interface Claim {
   id: 'us-child-sled' | 'un-child-sled' | 'belt' | 'luggage' | 'cargo' | 'lashing'
@@ -32,10 +34,9 @@ export interface ReadClaim {
   standards: Claim['id'][]
 }
 
-const LB_KG = 0.45359237
 const MPH_KMH = 1.609344
-/** 0.45359237 kg at 9.80665 m/s^2. Source: NIST SP 811, value from memory. */
-const LBF_N = 4.4482216152605
+/** Source: NIST SP 811, value from memory. */
+const LBF_N = KG_PER_POUND * GRAVITY
 /** No dog weighs more: so many pounds are a strength. Ours. */
 const HEAVIEST_LB = 330
 
@@ -69,7 +70,7 @@ export function readClaim(text: string): ReadClaim {
   const asForce = lb !== null && lb > HEAVIEST_LB
   return {
     speedKmh: kmh ?? (mph === null ? null : mph * MPH_KMH),
-    massKg: kg ?? (lb === null || asForce ? null : lb * LB_KG),
+    massKg: kg ?? (lb === null || asForce ? null : lb * KG_PER_POUND),
     forceN: kn !== null ? kn * 1000 : dan !== null ? dan * 10 : n !== null ? n : lbf !== null ? lbf * LBF_N : asForce ? lb * LBF_N : null,
     standards: CLAIMS.filter(({ named }) => named.test(plain)).map(({ id }) => id),
   }

@@ -1,5 +1,7 @@
 import {
   formatGap,
+  GRAVITY,
+  KG_PER_POUND,
   MM_PER_UNIT,
   type HitchPlace,
   type HitchBand,
@@ -80,8 +82,8 @@ export function lineWords(mm: number, unit: 'in' | 'cm'): string {
 
 /** A force as the weight that would hang on the line. */
 export function pullWords(newtons: number, unit: 'in' | 'cm'): string {
-  const kg = newtons / 9.80665
-  return unit === 'in' ? `${Math.round(kg / 0.45359237)} lb` : `${Math.round(kg)} kg`
+  const kg = newtons / GRAVITY
+  return unit === 'in' ? `${Math.round(kg / KG_PER_POUND)} lb` : `${Math.round(kg)} kg`
 }
 
 export const SURFACE_NAMES: Readonly<Record<Surface, string>> = {

@@ -1,4 +1,16 @@
-import { formatLength, formatWeight, parseWeight, PULL_SHARES, SURFACES, type Item, type Rig, type SetUp as KeptSetUp, type Surface } from '@merry-tailor/core'
+import {
+  formatLength,
+  formatWeight,
+  GRAVITY,
+  KG_PER_POUND,
+  parseWeight,
+  PULL_SHARES,
+  SURFACES,
+  type Item,
+  type Rig,
+  type SetUp as KeptSetUp,
+  type Surface,
+} from '@merry-tailor/core'
 import { useMemo, useState, type ReactNode } from 'react'
 import { Link } from 'react-router'
 import { v7 as uuid } from 'uuid'
@@ -28,8 +40,6 @@ import { LengthEntry } from './LengthEntry'
 import { PullTape } from './PullTape'
 import { RigNumbers } from './RigNumbers'
 
-const G = 9.80665
-const LB = 0.45359237
 /** Height of the plan under the side. */
 const PLAN_PX = 176
 
@@ -88,7 +98,7 @@ function SetUp({ item, rigs, children }: { item: Item; rigs: readonly Rig[]; chi
   const move = (i: number, to: { aheadMm: number; heightMm: number }): void =>
     set({ loads: draft.loads.map((load, k) => (k === i ? { ...load, ...to } : load)) })
   const weightUnit = look.unit === 'in' ? 'lb' : 'kg'
-  const kg = (newton: number): string => formatWeight(Math.abs(newton) / G, weightUnit)
+  const kg = (newton: number): string => formatWeight(Math.abs(newton) / GRAVITY, weightUnit)
   const placeWords = (load: Load): string => {
     const gap = formatLength(Math.abs(load.aheadMm), style)
     return `${gap.text} ${load.aheadMm < 0 ? 'behind' : 'ahead of'} the axle, ${formatLength(load.heightMm, style).text} up`
@@ -222,8 +232,8 @@ function SetUp({ item, rigs, children }: { item: Item; rigs: readonly Rig[]; chi
               </h2>
               <PullTape
                 pull={[asWeight(Math.max(0, now.pullN[0]), weightUnit), asWeight(Math.max(0, now.pullN[1]), weightUnit)]}
-                holds={asWeight(PULL_SHARES[draft.lasts][0] * dogKg * G, weightUnit)}
-                doubt={asWeight(PULL_SHARES[draft.lasts][1] * dogKg * G, weightUnit)}
+                holds={asWeight(PULL_SHARES[draft.lasts][0] * dogKg * GRAVITY, weightUnit)}
+                doubt={asWeight(PULL_SHARES[draft.lasts][1] * dogKg * GRAVITY, weightUnit)}
                 unit={weightUnit}
                 title={`Pull ${kg(now.pullN[0])} to ${kg(now.pullN[1])}`}
               />
@@ -288,7 +298,7 @@ function outcomeOf(work: () => DraftNow): Outcome {
   }
 }
 
-const asWeight = (newton: number, unit: 'kg' | 'lb'): number => newton / G / (unit === 'lb' ? LB : 1)
+const asWeight = (newton: number, unit: 'kg' | 'lb'): number => newton / GRAVITY / (unit === 'lb' ? KG_PER_POUND : 1)
 
 function headline(now: DraftNow, rig: Rig, name: string, kg: (newton: number) => string): string {
   if (!now.balance) return `${rig.name} pulls like ${kg(now.pullN[1])}`
