@@ -26,6 +26,8 @@ it('keeps a rig, once however often it is sent, and changes single fields', asyn
   const changed = await send(app, 'PATCH', `/api/rigs/${id}`, { changes: [{ field: 'brake', from: false, to: true }] })
   expect(changed.body).toMatchObject({ brake: true })
   expect((await send(app, 'PATCH', `/api/rigs/${id}`, { changes: [{ field: 'axleMm', from: 255, to: -4 }] })).status).toBe(400)
+  const thin = await send(app, 'PATCH', `/api/rigs/${id}`, { changes: [{ field: 'shafts', from: cart.shafts, to: { ...cart.shafts, stopMm: 20 } }] })
+  expect([thin.status, thin.body.code]).toEqual([400, 'bad-request'])
   expect((await send(app, 'PATCH', `/api/rigs/${nextId()}`, { changes: [{ field: 'brake', from: false, to: true }] })).status).toBe(404)
 })
 

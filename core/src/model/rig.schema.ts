@@ -45,8 +45,9 @@ export const RigFields = z.object({
 })
 export type RigFields = z.infer<typeof RigFields>
 
-const Sound = (rig: RigFields): boolean => rig.bed.fromMm < rig.bed.toMm && (rig.shafts === null || rig.shafts.stopMm > rig.shafts.thickMm)
-export const NewRig = RigFields.extend({ at: Moment }).refine(Sound, { message: 'a bed goes from behind to ahead, and a stop is thicker than its shaft' })
+/** A bed goes from behind to ahead, and a stop is thicker than its shaft. */
+export const isSoundRig = (rig: RigFields): boolean => rig.bed.fromMm < rig.bed.toMm && (rig.shafts === null || rig.shafts.stopMm > rig.shafts.thickMm)
+export const NewRig = RigFields.extend({ at: Moment }).refine(isSoundRig, { message: 'a bed goes from behind to ahead, and a stop is thicker than its shaft' })
 export type NewRig = z.infer<typeof NewRig>
 export const Rig = RigFields.extend({ id: Id, createdAt: Moment })
 export type Rig = z.infer<typeof Rig>

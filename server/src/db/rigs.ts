@@ -1,5 +1,5 @@
 import { freshOf, resources, type Change, type NewRig, type Rig } from '@merry-tailor/core'
-import { RigFields } from '@merry-tailor/core/schemas'
+import { isSoundRig, RigFields } from '@merry-tailor/core/schemas'
 import { ProblemError } from '../problems.ts'
 import { applyChanges } from './changes.ts'
 import type { Db } from './open.ts'
@@ -24,4 +24,13 @@ export function addRig(db: Db, id: string, rig: NewRig): Rig {
   return requireRig(db, id)
 }
 
-export const changeRig = (db: Db, id: string, changes: readonly Change[]): Rig => applyChanges(db, rigs, requireRig(db, id), RigFields.shape, changes)
+/** Changes single fields; a bed stays a bed, and a stop thicker than its shaft. */
+export function changeRig(db: Db, id: string, changes: readonly Change[]): Rig {
+  const now = requireRig(db, id)
+  const then = RigFields.safeParse({ ...now, ...Object.fromEntries(changes.map(({ field, to }) => [field, to])) })
+  if (then.success && !isSoundRig(then.data))
+    throw new ProblemError('bad-request', 'A bed goes from behind to ahead, and a stop is thicker than its shaft.', {
+      fields: changes.map(({ field }) => ({ path: field, message: 'a bed goes from behind to ahead, a stop is thicker than its shaft' })),
+    })
+  return applyChanges(db, rigs, now, RigFields.shape, changes)
+}

@@ -1,44 +1,35 @@
-import {
-  formatLength,
-  formatWeight,
-  GRAVITY,
-  KG_PER_POUND,
-  parseWeight,
-  PULL_SHARES,
-  SURFACES,
-  type Item,
-  type Rig,
-  type SetUp as KeptSetUp,
-  type Surface,
-} from '@merry-tailor/core'
+import { formatLength, formatWeight, GRAVITY, KG_PER_POUND, PULL_SHARES, SURFACES, type Item, type Rig, type Surface } from '@merry-tailor/core'
 import { useMemo, useState, type ReactNode } from 'react'
 import { Link } from 'react-router'
-import { v7 as uuid } from 'uuid'
-import { useAddRigMutation, useRigsQuery } from '../../api/queries'
+import { useRigsQuery } from '../../api/queries'
 import { ItemPanel, ItemsInHand, ItemTabs, NoItem, useActs, useBenchForm, useItemInHand, useOpenTicket } from '../../bench'
+import { LengthEntry } from '../../length-entry'
 import { VerdictWord } from '../../said/VerdictWord'
 import { valueStyle } from '../../state/settings'
 import { useAppSelector } from '../../state/store'
 import { useKeptDraft } from '../../state/use-kept-draft'
 import { useKeys } from '../../state/use-keys'
 import { useOnce } from '../../state/use-once'
-import { Button } from '../../ui/controls/Button'
 import { KeyCap } from '../../ui/controls/KeyCap'
 import { Picker } from '../../ui/controls/Picker'
 import { Segmented } from '../../ui/controls/Segmented'
-import { TextField } from '../../ui/controls/TextField'
 import { useBox } from '../../ui/use-width'
 import { SURFACE_NAMES } from '../../words/hitch'
 import { problemWords } from '../../words/problems'
 import { draftNow, isDraft, type DraftNow, type DraftState, type Load } from './draft-now'
+import { headline, rigWords, secondLine } from './draft-words'
+import { asDraft, FRESH, inOrder } from './kept-draft'
 import { DraftPlan } from './DraftPlan'
 import { DraftSide } from './DraftSide'
 import { DraftStraps } from './DraftStraps'
-import { FIRST_CART, RIG_NAMES } from './first-cart'
+import { RIG_NAMES } from './first-cart'
+import { GradeField } from './GradeField'
 import { HitchTabs } from './HitchTabs'
-import { LengthEntry } from './LengthEntry'
+import { Loads } from './Loads'
+import { NewRig } from './NewRig'
 import { PullTape } from './PullTape'
 import { RigNumbers } from './RigNumbers'
+import { Shares } from './Shares'
 
 /** Height of the plan under the side. */
 const PLAN_PX = 176
@@ -260,32 +251,6 @@ function SetUp({ item, rigs, children }: { item: Item; rigs: readonly Rig[]; chi
   )
 }
 
-const FRESH: DraftState = { rigId: '', loads: [], surface: 'gravel', gradePercent: 0, lasts: 'long', loopMm: null, rearLeftMm: 0, rearRightMm: 0 }
-
-/** The same fields in the same order: two set-ups alike read alike. */
-const inOrder = ({ rigId, loads, surface, gradePercent, lasts, loopMm, rearLeftMm, rearRightMm }: DraftState): DraftState => ({
-  rigId,
-  loads: loads.map(({ name, massKg, aheadMm, heightMm }) => ({ name, massKg, aheadMm, heightMm })),
-  surface,
-  gradePercent,
-  lasts,
-  loopMm,
-  rearLeftMm,
-  rearRightMm,
-})
-
-const asDraft = ({ rigId, loads, surface, gradePercent, lasts, loopMm, rearMm }: KeptSetUp): DraftState =>
-  inOrder({
-    rigId,
-    loads,
-    surface: surface in SURFACES ? (surface as Surface) : 'gravel',
-    gradePercent,
-    lasts,
-    loopMm,
-    rearLeftMm: rearMm.left,
-    rearRightMm: rearMm.right,
-  })
-
 type Outcome = { ok: true; now: DraftNow } | { ok: false; says: string }
 
 /** A set-up that no cart is says so, and what was typed stays. */
@@ -299,187 +264,3 @@ function outcomeOf(work: () => DraftNow): Outcome {
 }
 
 const asWeight = (newton: number, unit: 'kg' | 'lb'): number => newton / GRAVITY / (unit === 'lb' ? KG_PER_POUND : 1)
-
-function headline(now: DraftNow, rig: Rig, name: string, kg: (newton: number) => string): string {
-  if (!now.balance) return `${rig.name} pulls like ${kg(now.pullN[1])}`
-  const [, { shaftN, bellyBandN }] = now.balance
-  const up = now.tips?.upPercent
-  const lifts = up === null || up === undefined ? '' : up === 0 ? '' : `; ${Math.round(up)} cm per m up they lift`
-  return shaftN < 0 ? `Shafts lift: the belly band holds ${kg(bellyBandN)}` : `Shafts rest ${kg(shaftN)} on ${name}${lifts}`
-}
-
-function secondLine(now: DraftNow, kg: (newton: number) => string, name: string): string {
-  const found = now.balance?.[1]
-  if (!found) return ''
-  if (found.holdBackN > 0) return `${name} holds back ${kg(found.holdBackN)}: brake it, or lead it down.`
-  return `All that presses on ${name}: ${kg(found.onDogN)}.${!now.tips?.downPercent ? '' : ` ${Math.round(now.tips.downPercent)} cm per m down the shafts lift too.`}`
-}
-
-function rigWords(rig: Rig, say: (mm: number) => string, unit: 'kg' | 'lb'): string {
-  const shafts = rig.shafts ? ` Shafts ${say(rig.shafts.thickMm)} thick, stops ${say(rig.shafts.stopMm)}.` : ''
-  return `${RIG_NAMES[rig.kind]}, ${formatWeight(rig.massKg, unit)}, track ${say(rig.trackMm)}.${shafts} Bar ${say(rig.bar.widthMm)}, ${rig.bar.swings ? 'swings' : 'fixed'}.${rig.brake ? ' It has a brake.' : ''}`
-}
-
-function Shares({ now, rig, kg, apartMm, say }: { now: DraftNow; rig: Rig; kg: (newton: number) => string; apartMm: number; say: (mm: number) => string }) {
-  const uneven = Math.abs(apartMm) > 5
-  return (
-    <div>
-      <h2 className="flex flex-wrap items-baseline gap-x-3 text-[18px] leading-[22px]">
-        Left and right pull
-        {Math.abs(apartMm) >= 1 && (
-          <span className={`font-text text-[14px] ${uneven ? 'font-bold text-chalk' : 'text-mute'}`}>
-            {apartMm > 0 ? 'left' : 'right'} {say(Math.abs(apartMm))} longer
-          </span>
-        )}
-      </h2>
-      <ul>
-        {now.shares.map(({ label, traces }) => {
-          const whole = traces.tensionN.rearLeft + traces.tensionN.rearRight
-          return (
-            <li key={label} className="grid grid-cols-[52px_1fr] items-center gap-2 text-[14.5px]">
-              <span className="text-mute">{label}</span>
-              <span
-                className="flex h-6 border-[1.5px] border-ink"
-                role="img"
-                aria-label={`${label}: left ${kg(whole * traces.leftShare)}, right ${kg(whole * (1 - traces.leftShare))}`}
-              >
-                <span className="flex items-center overflow-hidden bg-panel px-1 font-bold whitespace-nowrap" style={{ width: `${100 * traces.leftShare}%` }}>
-                  {traces.leftShare > 0.18 ? kg(whole * traces.leftShare) : ''}
-                </span>
-                <span className="flex flex-1 items-center justify-end overflow-hidden bg-ink px-1 font-bold whitespace-nowrap text-panel">
-                  {traces.leftShare < 0.82 ? kg(whole * (1 - traces.leftShare)) : ''}
-                </span>
-              </span>
-            </li>
-          )
-        })}
-      </ul>
-      <p className="text-[14px] leading-[18px] text-mute">
-        {rig.bar.swings
-          ? `The bar swings and levels it${Math.abs(now.shares[1]?.traces.skewRad ?? 0) > 0.01 ? `, skewed ${Math.round((Math.abs(now.shares[1]?.traces.skewRad ?? 0) * 180) / Math.PI)} degrees` : ''}.`
-          : 'The bar is fixed: which side takes more hangs on what coat, flesh and harness give, and nobody knows that.'}
-        {uneven ? ' Over 5 mm apart: make them equal.' : ''}
-      </p>
-    </div>
-  )
-}
-
-interface LoadsProps {
-  draft: DraftState
-  rig: Rig
-  inHand: number
-  onPick: (i: number) => void
-  onSet: (loads: Load[]) => void
-  words: (load: Load) => string
-  weightUnit: 'kg' | 'lb'
-}
-
-function Loads({ draft, rig, inHand, onPick, onSet, words, weightUnit }: LoadsProps) {
-  const [typed, setTyped] = useState('')
-  const [problem, setProblem] = useState<string | null>(null)
-  const add = (): void => {
-    const read = parseWeight(/[a-z]/i.test(typed) ? typed : `${typed} ${weightUnit}`)
-    if (!read.ok || read.kg <= 0 || read.kg > 500) {
-      setProblem(`A weight, such as 12 ${weightUnit}.`)
-      return
-    }
-    onSet([
-      ...draft.loads,
-      { name: `Load ${draft.loads.length + 1}`, massKg: read.kg, aheadMm: Math.round((rig.bed.fromMm + rig.bed.toMm) / 2), heightMm: rig.bed.heightMm + 150 },
-    ])
-    onPick(draft.loads.length)
-    setTyped('')
-    setProblem(null)
-  }
-  return (
-    <section aria-label="Loads">
-      <h2 className="text-[16px] leading-5">Loads</h2>
-      <ul>
-        {draft.loads.map((load, i) => (
-          <li key={i} className={`flex items-center border-b border-rule border-l-[5px] ${i === inHand ? 'border-l-ink bg-bench' : 'border-l-transparent'}`}>
-            <button
-              type="button"
-              aria-pressed={i === inHand}
-              onClick={() => onPick(i)}
-              className="min-h-11 min-w-0 flex-1 px-2 py-1 text-left text-[14.5px] leading-[18px]"
-            >
-              <b>
-                {load.name}, {formatWeight(load.massKg, weightUnit)}
-              </b>
-              <span className="block text-mute">{words(load)}</span>
-            </button>
-            <button
-              type="button"
-              onClick={() => onSet(draft.loads.filter((_, k) => k !== i))}
-              className="min-h-11 px-2 font-semibold underline"
-              aria-label={`Take ${load.name} off`}
-            >
-              off
-            </button>
-          </li>
-        ))}
-      </ul>
-      <form
-        noValidate
-        className="mt-2 flex items-end gap-2"
-        onSubmit={(event) => {
-          event.preventDefault()
-          add()
-        }}
-      >
-        <TextField
-          label={`A load (${weightUnit})`}
-          inputMode="decimal"
-          value={typed}
-          problem={problem ?? undefined}
-          onChange={(event) => {
-            setTyped(event.target.value)
-            setProblem(null)
-          }}
-        />
-        <Button type="submit">Add</Button>
-      </form>
-    </section>
-  )
-}
-
-function GradeField({ value, onSet }: { value: number; onSet: (percent: number) => void }) {
-  const [typed, setTyped] = useState<string | null>(null)
-  const text = typed ?? String(value)
-  const read = Number(text.replace(',', '.').replace('−', '-'))
-  const wrong = text.trim() === '' || !Number.isFinite(read) || Math.abs(read) > 30
-  return (
-    <TextField
-      label="Grade, cm per m, up; minus is down"
-      inputMode="text"
-      value={text}
-      problem={wrong ? 'From -30 to 30: steeper no cart is drawn.' : undefined}
-      onChange={(event) => {
-        setTyped(event.target.value)
-        const next = Number(event.target.value.replace(',', '.').replace('−', '-'))
-        if (event.target.value.trim() !== '' && Number.isFinite(next) && Math.abs(next) <= 30) onSet(next)
-      }}
-    />
-  )
-}
-
-function NewRig({ onMade, known }: { onMade: (id: string) => void; known: number }) {
-  const [addRig] = useAddRigMutation()
-  const [problem, setProblem] = useState<string | null>(null)
-  const make = async (): Promise<void> => {
-    const id = uuid()
-    const { error } = await addRig({ id, body: { ...FIRST_CART, name: `Cart ${known + 1}`, at: new Date().toISOString() } })
-    if (error) setProblem(`Not saved. ${problemWords(error)}`)
-    else onMade(id)
-  }
-  return (
-    <div>
-      <Button onClick={() => void make()}>Take in a cart</Button>
-      {problem && (
-        <p role="alert" className="font-semibold text-snag">
-          {problem}
-        </p>
-      )}
-    </div>
-  )
-}

@@ -20,6 +20,7 @@ import {
 } from '@merry-tailor/core'
 import { useState } from 'react'
 import { Link } from 'react-router'
+import { LengthEntry } from '../../length-entry'
 import { valueStyle } from '../../state/settings'
 import { useAppSelector } from '../../state/store'
 import { useShop } from '../../state/use-shop'
@@ -36,7 +37,6 @@ import { familyName } from '../../words/stages'
 import { ItemPanel, ItemsInHand, ItemTabs, useActs, useBenchForm, useItemInHand, useOpenTicket, useTug } from '../../bench'
 import { HitchDrawing } from './HitchDrawing'
 import { HitchTabs } from './HitchTabs'
-import { LengthEntry } from './LengthEntry'
 import { LoadBlock } from './LoadBlock'
 
 /** How fast a lunge comes to the line's end, m/s, and how stiff lines are, N/m. Source: from memory, unverified. */

@@ -1,13 +1,11 @@
-import { formatLength, formatWeight, parseLength, parseWeight, type Rig } from '@merry-tailor/core'
-import { useState } from 'react'
+import { formatLength, formatWeight, parseLength, parseWeight, type Change, type Rig } from '@merry-tailor/core'
 import { useChangeRigMutation } from '../../api/queries'
 import { valueStyle } from '../../state/settings'
+import { saveField } from '../../state/save-field'
 import { useAppSelector } from '../../state/store'
 import { Segmented } from '../../ui/controls/Segmented'
-import { TextField } from '../../ui/controls/TextField'
-import { problemWords } from '../../words/problems'
-
-type Said = { ok: true; value: number } | { ok: false }
+import { SavedField, type SaveResult } from '../../ui/controls/SavedField'
+import { weightProblemWords } from '../../words/problems'
 
 /** The rig’s own numbers, each kept when its field is left. */
 export function RigNumbers({ rig }: { rig: Rig }) {
@@ -15,24 +13,22 @@ export function RigNumbers({ rig }: { rig: Rig }) {
   const style = { ...valueStyle(look), unit: look.unit }
   const [changeRig] = useChangeRigMutation()
   const weightUnit = look.unit === 'in' ? 'lb' : 'kg'
-  const save = async <K extends keyof Rig>(field: K, to: Rig[K]): Promise<string | null> => {
-    const { error } = await changeRig({ id: rig.id, changes: [{ field, from: rig[field], to }] })
-    return error ? `Not kept. ${problemWords(error)}` : null
-  }
-  const length = (label: string, mm: number, put: (mm: number) => Promise<string | null>, signed = false) => (
-    <NumberLine
+  const send = (changes: Change[]) => changeRig({ id: rig.id, changes })
+  const save = <K extends keyof Rig>(field: K, to: Rig[K]): Promise<SaveResult> => saveField(send, field, rig[field], to)
+  const length = (label: string, mm: number, put: (mm: number) => Promise<SaveResult>, signed = false) => (
+    <SavedField
       key={label}
       label={`${label} (${look.unit})`}
-      shown={`${mm < 0 ? '-' : ''}${formatLength(Math.abs(mm), style)
+      value={`${mm < 0 ? '-' : ''}${formatLength(Math.abs(mm), style)
         .text.replace(/[^\d./ ⁄]/g, '')
         .trim()}`}
-      read={(text) => {
+      onSave={(text) => {
         const minus = /^\s*[-−]/.test(text)
         const parsed = parseLength(text.replace(/^\s*[-−+]/, ''), look.unit)
-        return parsed.ok && (signed || !minus) ? { ok: true, value: minus ? -parsed.mm : parsed.mm } : { ok: false }
+        return parsed.ok && (signed || !minus)
+          ? put(minus ? -parsed.mm : parsed.mm)
+          : Promise.resolve({ kept: false, problem: signed ? 'A length; minus lies behind the axle.' : 'A length, such as 12 1/2 or 31 cm.' })
       }}
-      wrong={signed ? 'A length; minus lies behind the axle.' : 'A length, such as 12 1/2 or 31 cm.'}
-      onSave={put}
     />
   )
   const { shafts, hitch, bar, bed } = rig
@@ -40,15 +36,13 @@ export function RigNumbers({ rig }: { rig: Rig }) {
     <details className="border-t border-rule">
       <summary className="flex min-h-11 cursor-pointer items-center font-bold">Its numbers, empty and level</summary>
       <div className="space-y-2 pb-2">
-        <NumberLine
+        <SavedField
           label={`Weighs (${weightUnit})`}
-          shown={formatWeight(rig.massKg, weightUnit).replace(/[^\d.]/g, '')}
-          read={(text) => {
-            const parsed = parseWeight(/[a-z]/i.test(text) ? text : `${text} ${weightUnit}`)
-            return parsed.ok ? { ok: true, value: parsed.kg } : { ok: false }
+          value={formatWeight(rig.massKg, weightUnit)}
+          onSave={(text) => {
+            const parsed = parseWeight(text, weightUnit)
+            return parsed.ok ? save('massKg', parsed.kg) : Promise.resolve({ kept: false, problem: weightProblemWords(parsed.problem) })
           }}
-          wrong={`A weight, such as 14 ${weightUnit}.`}
-          onSave={(kg) => save('massKg', kg)}
         />
         {length('Axle above the ground', rig.axleMm, (mm) => save('axleMm', mm))}
         {length('Track', rig.trackMm, (mm) => save('trackMm', mm))}
@@ -73,48 +67,5 @@ export function RigNumbers({ rig }: { rig: Rig }) {
         {length('Bed’s floor', bed.heightMm, (heightMm) => save('bed', { ...bed, heightMm }))}
       </div>
     </details>
-  )
-}
-
-interface NumberLineProps {
-  label: string
-  shown: string
-  read: (text: string) => Said
-  wrong: string
-  onSave: (value: number) => Promise<string | null>
-}
-
-/** One number: what can’t be read or kept is said under it, and stays. */
-function NumberLine({ label, shown, read, wrong, onSave }: NumberLineProps) {
-  const [typed, setTyped] = useState<string | null>(null)
-  const [problem, setProblem] = useState<string | null>(null)
-  const keep = async (): Promise<void> => {
-    if (typed === null || typed.trim() === shown) {
-      setTyped(null)
-      return
-    }
-    const said = read(typed)
-    if (!said.ok) {
-      setProblem(wrong)
-      return
-    }
-    const refused = await onSave(said.value)
-    setProblem(refused)
-    if (refused === null) setTyped(null)
-  }
-  return (
-    <TextField
-      label={label}
-      value={typed ?? shown}
-      problem={problem ?? undefined}
-      onChange={(event) => {
-        setTyped(event.target.value)
-        setProblem(null)
-      }}
-      onBlur={() => void keep()}
-      onKeyDown={(event) => {
-        if (event.key === 'Enter') void keep()
-      }}
-    />
   )
 }

@@ -20,6 +20,7 @@ import { useMemo } from 'react'
 import { Link } from 'react-router'
 import { useSizeTablesQuery } from '../../api/queries'
 import { ItemPanel, ItemsInHand, ItemTabs, NoItem, useBenchForm, useGauge, useItemInHand, useOpenTicket } from '../../bench'
+import { LengthEntry } from '../../length-entry'
 import { VerdictWord } from '../../said/VerdictWord'
 import { valueStyle } from '../../state/settings'
 import { useAppSelector } from '../../state/store'
@@ -29,7 +30,6 @@ import { Segmented } from '../../ui/controls/Segmented'
 import { TextField } from '../../ui/controls/TextField'
 import { Mark } from '../../ui/marks/Mark'
 import { useKeys } from '../../state/use-keys'
-import { LengthLine } from './LengthLine'
 import { CLAIM_WORDS, PRE_DRIVE_WORDS, STOP_WORDS } from './seat-words'
 
 /** What is known of the seat, as it is kept on this device. */
@@ -168,10 +168,10 @@ function OneSeat({ item, items }: { item: Item; items: readonly Item[] }) {
             ]}
             onChange={(to) => set({ crashed: to === 'yes' })}
           />
-          <LengthLine label="Slack in the belt" mm={seat.slackMm} least={0} most={600} onSet={(slackMm) => set({ slackMm })} />
-          <LengthLine label="Loop to the front seat" mm={seat.frontSeatMm} least={50} most={2000} onSet={(frontSeatMm) => set({ frontSeatMm })} />
-          <LengthLine label="Front ring, inside" mm={seat.frontRingMm ?? girth * 0.95} least={150} most={1600} onSet={(frontRingMm) => set({ frontRingMm })} />
-          <LengthLine label="Back ring, inside" mm={seat.backRingMm ?? girth} least={150} most={1600} onSet={(backRingMm) => set({ backRingMm })} />
+          <LengthEntry label="Slack in the belt" mm={seat.slackMm} least={0} most={600} onSet={(slackMm) => set({ slackMm })} />
+          <LengthEntry label="Loop to the front seat" mm={seat.frontSeatMm} least={50} most={2000} onSet={(frontSeatMm) => set({ frontSeatMm })} />
+          <LengthEntry label="Front ring, inside" mm={seat.frontRingMm ?? girth * 0.95} least={150} most={1600} onSet={(frontRingMm) => set({ frontRingMm })} />
+          <LengthEntry label="Back ring, inside" mm={seat.backRingMm ?? girth} least={150} most={1600} onSet={(backRingMm) => set({ backRingMm })} />
           <TextField
             label="What its label or maker claims"
             value={seat.claim}

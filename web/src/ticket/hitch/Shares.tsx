@@ -1,0 +1,59 @@
+import type { Rig } from '@merry-tailor/core'
+import type { DraftNow } from './draft-now'
+
+/** How left and right share the pull at three gives. */
+export function Shares({
+  now,
+  rig,
+  kg,
+  apartMm,
+  say,
+}: {
+  now: DraftNow
+  rig: Rig
+  kg: (newton: number) => string
+  apartMm: number
+  say: (mm: number) => string
+}) {
+  const uneven = Math.abs(apartMm) > 5
+  return (
+    <div>
+      <h2 className="flex flex-wrap items-baseline gap-x-3 text-[18px] leading-[22px]">
+        Left and right pull
+        {Math.abs(apartMm) >= 1 && (
+          <span className={`font-text text-[14px] ${uneven ? 'font-bold text-chalk' : 'text-mute'}`}>
+            {apartMm > 0 ? 'left' : 'right'} {say(Math.abs(apartMm))} longer
+          </span>
+        )}
+      </h2>
+      <ul>
+        {now.shares.map(({ label, traces }) => {
+          const whole = traces.tensionN.rearLeft + traces.tensionN.rearRight
+          return (
+            <li key={label} className="grid grid-cols-[52px_1fr] items-center gap-2 text-[14.5px]">
+              <span className="text-mute">{label}</span>
+              <span
+                className="flex h-6 border-[1.5px] border-ink"
+                role="img"
+                aria-label={`${label}: left ${kg(whole * traces.leftShare)}, right ${kg(whole * (1 - traces.leftShare))}`}
+              >
+                <span className="flex items-center overflow-hidden bg-panel px-1 font-bold whitespace-nowrap" style={{ width: `${100 * traces.leftShare}%` }}>
+                  {traces.leftShare > 0.18 ? kg(whole * traces.leftShare) : ''}
+                </span>
+                <span className="flex flex-1 items-center justify-end overflow-hidden bg-ink px-1 font-bold whitespace-nowrap text-panel">
+                  {traces.leftShare < 0.82 ? kg(whole * (1 - traces.leftShare)) : ''}
+                </span>
+              </span>
+            </li>
+          )
+        })}
+      </ul>
+      <p className="text-[14px] leading-[18px] text-mute">
+        {rig.bar.swings
+          ? `The bar swings and levels it${Math.abs(now.shares[1]?.traces.skewRad ?? 0) > 0.01 ? `, skewed ${Math.round((Math.abs(now.shares[1]?.traces.skewRad ?? 0) * 180) / Math.PI)} degrees` : ''}.`
+          : 'The bar is fixed: which side takes more hangs on what coat, flesh and harness give, and nobody knows that.'}
+        {uneven ? ' Over 5 mm apart: make them equal.' : ''}
+      </p>
+    </div>
+  )
+}
