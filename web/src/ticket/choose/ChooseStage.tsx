@@ -46,7 +46,9 @@ import { titleWords } from '../../words/titles'
 import { useBenchForm, NoItem, OnTheDog, useOut, useOpenTicket, useActs, ItemPanel, ItemsInHand, ItemTabs, useItemInHand, useRanked } from '../../bench'
 import { becauseWords } from './because-words'
 import { ChooseWords } from './ChooseWords'
-import { LaidBlock } from './LaidBlock'
+import { LaidOnDog } from './LaidOnDog'
+import { LayMat } from './LayMat'
+import { CheckByCheck } from './CheckByCheck'
 import { CrateNote } from './CrateNote'
 import { MakerSays } from '../../sizes/MakerSays'
 import { MeasureCard } from './MeasureCard'
@@ -205,170 +207,164 @@ export function ChooseStage() {
     </div>
   )
   return (
-    <ItemsInHand
-      items={items}
-      current={inHand}
-      onPick={pickItem}
-      className="min-h-0 flex-1 max-md:flex max-md:flex-col max-md:overflow-y-auto md:grid md:grid-cols-[316px_1fr]"
-    >
-      <section aria-label="Sizes" className="order-2 flex min-h-0 flex-col bg-panel max-md:shrink-0 md:order-1 md:border-r-2 md:border-ink">
-        <ItemTabs items={items} />
-        <header className="shrink-0 border-b-2 border-ink px-4 py-2">
-          <h2 className="text-[19px] leading-6">{familyName(item.family)}</h2>
-          <p className="text-mute">{sheet.ticket.activities.map(activityName).join(', ') || 'What it will do: not asked yet'}</p>
-          <p className="-mb-1 flex flex-wrap gap-x-4">
-            <Link to={`/tickets/${sheet.ticket.id}/kinds`} className="inline-flex min-h-11 items-center font-bold underline">
-              Which kind
-            </Link>
-            <Link to={`/tickets/${sheet.ticket.id}/hitch`} className="inline-flex min-h-11 items-center font-bold underline">
-              The hitch
-            </Link>
-            {item.family === 'H24' && (
-              <Link to={`/tickets/${sheet.ticket.id}/seat`} className="inline-flex min-h-11 items-center font-bold underline">
-                The seat
+    <LaidOnDog item={item} offer={offer} size={size} second={second} piece={ranked.find((each) => each.kind === 'gear' && each !== offer)} form={drawn}>
+      <ItemsInHand
+        items={items}
+        current={inHand}
+        onPick={pickItem}
+        className="min-h-0 flex-1 max-md:flex max-md:flex-col max-md:overflow-y-auto md:grid md:grid-cols-[316px_1fr]"
+      >
+        <section aria-label="Sizes" className="order-2 flex min-h-0 flex-col bg-panel max-md:shrink-0 md:order-1 md:border-r-2 md:border-ink">
+          <ItemTabs items={items} />
+          <header className="shrink-0 border-b-2 border-ink px-4 py-2">
+            <h2 className="text-[19px] leading-6">{familyName(item.family)}</h2>
+            <p className="text-mute">{sheet.ticket.activities.map(activityName).join(', ') || 'What it will do: not asked yet'}</p>
+            <p className="-mb-1 flex flex-wrap gap-x-4">
+              <Link to={`/tickets/${sheet.ticket.id}/kinds`} className="inline-flex min-h-11 items-center font-bold underline">
+                Which kind
               </Link>
-            )}
-            {choice?.kind === 'made' && (
-              <Link to={`/tickets/${sheet.ticket.id}/order`} className="inline-flex min-h-11 items-center font-bold underline">
-                Order sheet
+              <Link to={`/tickets/${sheet.ticket.id}/hitch`} className="inline-flex min-h-11 items-center font-bold underline">
+                The hitch
               </Link>
-            )}
-            <Link to={`/tickets/${sheet.ticket.id}/all-sizes`} className="inline-flex min-h-11 items-center font-bold underline">
-              All sizes
-            </Link>
-          </p>
-        </header>
-        <div className="quiet-scroll min-h-0 flex-1">
-          {ranked.length === 0 && !out && <p className="px-4 py-4 text-mute">No size table here is for this kind in this way.</p>}
-          <WaysBlock ways={ways} />
-          {ranked.map((each) => (
-            <TableBlock
-              key={offerKey(each)}
-              supply={supply.find((heard) => heard.tableId === tableIn(each)?.id)}
-              {...(each.kind === 'gear' ? { own: pieceWords(each.piece, outWords(booked.get(each.piece.id))) } : {})}
-              table={faceOf(each)}
-              sizes={each.sizes}
-              neededOn={sheet.ticket.neededOn}
-              picked={each === offer ? size?.label : undefined}
-              chosen={choice && isOf(choice, each) ? (choice.kind === 'gear' || choice.kind === 'made' ? each.sizes.map((one) => one.label) : chosen) : []}
-              onPick={(one) => setPicked({ offer: offerKey(each), label: one })}
-            />
-          ))}
-        </div>
-        {!narrow && foot}
-      </section>
-      <section aria-label="How it should fit" className="order-1 flex min-h-0 flex-col max-md:shrink-0 md:order-2">
-        <ItemPanel items={items} current={inHand} className="flex min-h-0 flex-1 flex-col">
-          <header className="shrink-0 border-b-2 border-ink bg-bench px-5 py-2.5">
-            {table && size ? (
-              <div className="flex flex-wrap items-center gap-x-5">
-                <h1 className="text-[28px] leading-[34px]">
-                  {sizeName(table, size.label)} on {name}:
-                </h1>
-                <p className="max-w-[560px] text-[15px] leading-[19px]">
-                  <b>{titleWords(size)}</b>{' '}
-                  <span className="block">
-                    <Worded text={becauseWords(size, look)} />
-                  </span>
-                </p>
-                <p className="ml-auto text-[13.5px] text-mute">Predicted. Nothing seen on the dog yet.</p>
-              </div>
-            ) : (
-              <h1 className="text-[28px] leading-[34px]">{out ? 'Sizes' : 'No size to show yet'}</h1>
-            )}
-          </header>
-          <div className="mat quiet-scroll min-h-0 flex-1 p-4" tabIndex={0} role="group" aria-label="The size on the tapes">
-            {stops.length > 0 && (
-              <div className="mb-4">
-                <Snag title={`${stops.map((stop) => cautionWords(stop).title).join('. ')}.`}>
-                  {stops.length === 1 ? 'This stop binds' : 'These stops bind'} the work, not the size.{' '}
-                  <Link className="inline-flex min-h-11 items-center font-bold underline" to={`/tickets/${sheet.ticket.id}/ask`}>
-                    Read under Ask
-                  </Link>
-                </Snag>
-              </div>
-            )}
-            {offer?.kind === 'series' && <CrateNote offer={offer} />}
-            {out && <Unrolling />}
-            {ranked.length === 0 && !out && <NoTable item={item} name={name} form={drawn} />}
-            {offer && table && size && (
-              // The dog and the first size’s tapes on the left, what to make of them on the right; the second size below.
-              <div className="grid gap-4 xl:grid-cols-2 xl:grid-rows-[repeat(9,auto)_1fr]">
-                {!isLaid && <OnTheDog form={drawn} family={item.family} name={name} fits={size.perMeasure} />}
-                <LaidBlock
-                  key={item.id}
-                  item={item}
-                  offer={offer}
-                  size={size}
-                  second={second}
-                  piece={ranked.find((each) => each.kind === 'gear' && each !== offer)}
-                  form={drawn}
-                  look={look}
-                />
-                <div className={`flex flex-col gap-4 xl:col-start-2 xl:row-span-10 ${isLaid ? '' : 'xl:row-start-1'}`}>
-                  <SettleBlock table={table} body={body} form={form} near={advice?.labels ?? []} />
-                  <PawsBlock offer={offer} />
-                  <MakersBlock ranked={ranked} offer={offer} body={body} look={look} />
-                  {size.conflict && (
-                    <article aria-label="Where the tapes disagree" className="border-[1.5px] border-ink bg-panel px-4 py-3">
-                      <h2 className="text-[18px] leading-[22px]">The tapes disagree on {sizeName(table, size.label)}</h2>
-                      <p className="mt-1">
-                        <Worded text={conflictWords(size.conflict, (mm) => formatLength(mm, look).text)} />
-                      </p>
-                    </article>
-                  )}
-                  <OutcomesBlock table={table} sizes={shownSizes}>
-                    <MakerSays table={table} size={size} weightKg={newestWeightKg(sheet)} look={look} />
-                    {ringsFor(sheet.ticket.activities).length > 1 && families[item.family].shelf !== 'coat' && (
-                      <p className="mt-2">Rings: order back, left and right. The side arm wants one on its own side, and the dog may change sides.</p>
-                    )}
-                    {advised && advised !== offer && (
-                      <p className="mt-2 text-mute">
-                        Nearest over all makers: {faceOf(advised).maker}, {adviceInLine(adviseOffer(advised), { family: familyOf(advised) })}.
-                      </p>
-                    )}
-                    {table.way !== 'made' && families[item.family].shelf === 'pulling' && (
-                      <p className="mt-2">
-                        Slack says nothing about a pulling harness: end mid-back and bunched is the normal look. Judge it pulled back by hand.
-                      </p>
-                    )}
-                  </OutcomesBlock>
-                </div>
-                {offer.kind === 'made' && <OrderForm options={options} table={table} onChange={setOptions} />}
-                {size.perMeasure.map((fit, at) => (
-                  <MeasureCard key={fit.measure} n={isLaid ? null : at + 1} fit={fit} size={size} table={table} body={body} first look={look} />
-                ))}
-                {size.perMeasure.length === 1 && (
-                  <p className="max-w-[420px]">This maker sizes by one measure alone. It is a first filter; the rest shows on the dog.</p>
-                )}
-              </div>
-            )}
-            {table && second && (
-              <>
-                <h2 className="mt-4 mb-2 flex flex-wrap items-baseline gap-x-4 text-[22px] leading-7">
-                  Then {second.label}: <span className="font-text text-[15px]">{titleWords(second)}</span>
-                </h2>
-                <div className="grid gap-4 xl:grid-cols-2">
-                  {second.perMeasure.map((fit, at) => (
-                    <MeasureCard key={fit.measure} n={isLaid ? null : at + 1} fit={fit} size={second} table={table} body={body} first={false} look={look} />
-                  ))}
-                </div>
-              </>
-            )}
-            {table && known === 0 && (
-              <p className="mt-4 font-bold">
-                No tape yet. Take one under Measure, or start with two sizes on the rack under{' '}
-                <Link className="underline" to={`/tickets/${sheet.ticket.id}/try-on`}>
-                  Try on
+              {item.family === 'H24' && (
+                <Link to={`/tickets/${sheet.ticket.id}/seat`} className="inline-flex min-h-11 items-center font-bold underline">
+                  The seat
                 </Link>
-                .
-              </p>
-            )}
+              )}
+              {choice?.kind === 'made' && (
+                <Link to={`/tickets/${sheet.ticket.id}/order`} className="inline-flex min-h-11 items-center font-bold underline">
+                  Order sheet
+                </Link>
+              )}
+              <Link to={`/tickets/${sheet.ticket.id}/all-sizes`} className="inline-flex min-h-11 items-center font-bold underline">
+                All sizes
+              </Link>
+            </p>
+          </header>
+          <div className="quiet-scroll min-h-0 flex-1">
+            {ranked.length === 0 && !out && <p className="px-4 py-4 text-mute">No size table here is for this kind in this way.</p>}
+            {ranked.map((each) => (
+              <TableBlock
+                key={offerKey(each)}
+                supply={supply.find((heard) => heard.tableId === tableIn(each)?.id)}
+                {...(each.kind === 'gear' ? { own: pieceWords(each.piece, outWords(booked.get(each.piece.id))) } : {})}
+                table={faceOf(each)}
+                sizes={each.sizes}
+                neededOn={sheet.ticket.neededOn}
+                picked={each === offer ? size?.label : undefined}
+                chosen={choice && isOf(choice, each) ? (choice.kind === 'gear' || choice.kind === 'made' ? each.sizes.map((one) => one.label) : chosen) : []}
+                onPick={(one) => setPicked({ offer: offerKey(each), label: one })}
+              />
+            ))}
+            <WaysBlock ways={ways} />
           </div>
-        </ItemPanel>
-      </section>
-      {narrow && foot}
-    </ItemsInHand>
+          <CheckByCheck name={name} />
+          {!narrow && foot}
+        </section>
+        <section aria-label="How it should fit" className="order-1 flex min-h-0 flex-col max-md:shrink-0 md:order-2">
+          <ItemPanel items={items} current={inHand} className="flex min-h-0 flex-1 flex-col">
+            <header className="shrink-0 border-b-2 border-ink bg-bench px-5 py-2.5">
+              {table && size ? (
+                <div className="flex flex-wrap items-center gap-x-5">
+                  <h1 className="text-[28px] leading-[34px]">
+                    {sizeName(table, size.label)} on {name}:
+                  </h1>
+                  <p className="max-w-[560px] text-[15px] leading-[19px]">
+                    <b>{titleWords(size)}</b>{' '}
+                    <span className="block">
+                      <Worded text={becauseWords(size, look)} />
+                    </span>
+                  </p>
+                  <p className="ml-auto text-[13.5px] text-mute">Predicted. Nothing seen on the dog yet.</p>
+                </div>
+              ) : (
+                <h1 className="text-[28px] leading-[34px]">{out ? 'Sizes' : 'No size to show yet'}</h1>
+              )}
+            </header>
+            <div className="mat quiet-scroll min-h-0 flex-1 p-4" tabIndex={0} role="group" aria-label="The size on the tapes">
+              {stops.length > 0 && (
+                <div className="mb-4">
+                  <Snag title={`${stops.map((stop) => cautionWords(stop).title).join('. ')}.`}>
+                    {stops.length === 1 ? 'This stop binds' : 'These stops bind'} the work, not the size.{' '}
+                    <Link className="inline-flex min-h-11 items-center font-bold underline" to={`/tickets/${sheet.ticket.id}/ask`}>
+                      Read under Ask
+                    </Link>
+                  </Snag>
+                </div>
+              )}
+              {offer?.kind === 'series' && <CrateNote offer={offer} />}
+              {out && <Unrolling />}
+              {ranked.length === 0 && !out && <NoTable item={item} name={name} form={drawn} />}
+              {offer && table && size && (
+                // The dog and the first size’s tapes on the left, what to make of them on the right; the second size below.
+                <div className="grid gap-4 xl:grid-cols-2 xl:grid-rows-[repeat(9,auto)_1fr]">
+                  {!isLaid && <OnTheDog form={drawn} family={item.family} name={name} fits={size.perMeasure} />}
+                  <LayMat form={drawn} family={item.family} name={name} look={look} />
+                  <div className={`flex flex-col gap-4 xl:col-start-2 xl:row-span-10 ${isLaid ? '' : 'xl:row-start-1'}`}>
+                    <SettleBlock table={table} body={body} form={form} near={advice?.labels ?? []} />
+                    <PawsBlock offer={offer} />
+                    <MakersBlock ranked={ranked} offer={offer} body={body} look={look} />
+                    {size.conflict && (
+                      <article aria-label="Where the tapes disagree" className="border-[1.5px] border-ink bg-panel px-4 py-3">
+                        <h2 className="text-[18px] leading-[22px]">The tapes disagree on {sizeName(table, size.label)}</h2>
+                        <p className="mt-1">
+                          <Worded text={conflictWords(size.conflict, (mm) => formatLength(mm, look).text)} />
+                        </p>
+                      </article>
+                    )}
+                    <OutcomesBlock table={table} sizes={shownSizes}>
+                      <MakerSays table={table} size={size} weightKg={newestWeightKg(sheet)} look={look} />
+                      {ringsFor(sheet.ticket.activities).length > 1 && families[item.family].shelf !== 'coat' && (
+                        <p className="mt-2">Rings: order back, left and right. The side arm wants one on its own side, and the dog may change sides.</p>
+                      )}
+                      {advised && advised !== offer && (
+                        <p className="mt-2 text-mute">
+                          Nearest over all makers: {faceOf(advised).maker}, {adviceInLine(adviseOffer(advised), { family: familyOf(advised) })}.
+                        </p>
+                      )}
+                      {table.way !== 'made' && families[item.family].shelf === 'pulling' && (
+                        <p className="mt-2">
+                          Slack says nothing about a pulling harness: end mid-back and bunched is the normal look. Judge it pulled back by hand.
+                        </p>
+                      )}
+                    </OutcomesBlock>
+                  </div>
+                  {offer.kind === 'made' && <OrderForm options={options} table={table} onChange={setOptions} />}
+                  {size.perMeasure.map((fit, at) => (
+                    <MeasureCard key={fit.measure} n={isLaid ? null : at + 1} fit={fit} size={size} table={table} body={body} first look={look} />
+                  ))}
+                  {size.perMeasure.length === 1 && (
+                    <p className="max-w-[420px]">This maker sizes by one measure alone. It is a first filter; the rest shows on the dog.</p>
+                  )}
+                </div>
+              )}
+              {table && second && (
+                <>
+                  <h2 className="mt-4 mb-2 flex flex-wrap items-baseline gap-x-4 text-[22px] leading-7">
+                    Then {second.label}: <span className="font-text text-[15px]">{titleWords(second)}</span>
+                  </h2>
+                  <div className="grid gap-4 xl:grid-cols-2">
+                    {second.perMeasure.map((fit, at) => (
+                      <MeasureCard key={fit.measure} n={isLaid ? null : at + 1} fit={fit} size={second} table={table} body={body} first={false} look={look} />
+                    ))}
+                  </div>
+                </>
+              )}
+              {table && known === 0 && (
+                <p className="mt-4 font-bold">
+                  No tape yet. Take one under Measure, or start with two sizes on the rack under{' '}
+                  <Link className="underline" to={`/tickets/${sheet.ticket.id}/try-on`}>
+                    Try on
+                  </Link>
+                  .
+                </p>
+              )}
+            </div>
+          </ItemPanel>
+        </section>
+        {narrow && foot}
+      </ItemsInHand>
+    </LaidOnDog>
   )
 }
 

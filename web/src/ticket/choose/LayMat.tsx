@@ -24,7 +24,8 @@ import { Leader } from '../../ui/plates/Leader'
 import { MiniTape } from '../../ui/plates/MiniTape'
 import { plateScale } from '../../ui/plates/plate-scale'
 import { TagDisc } from '../../ui/plates/TagDisc'
-import { placed, type PlacedTag, type PlateTag } from '../../ui/plates/tag-discs'
+import { placed, type PlateTag } from '../../ui/plates/tag-discs'
+import { leaderFrom, type TagBox } from '../../ui/plates/tag-box'
 import { tagOrder } from '../../ui/plates/tag-order'
 import { Tape } from '../../ui/tape/Tape'
 import { tapeRange } from '../../ui/tape/scale'
@@ -33,7 +34,8 @@ import { useWidth } from '../../ui/use-width'
 import { placeOfCheck, readFrom, useOpenTicket, type LaidState } from '../../bench'
 import { expectedWords, foretoldName, foretoldTitle, strapName } from '../../words/foretold'
 import { familyName } from '../../words/stages'
-import { layPlaces, type TagBox } from './lay-places'
+import { layPlaces } from './lay-places'
+import { rowsIn, useLaidWays, type LaidWays } from './laid-ways'
 
 const STATES: readonly { value: LaidState; label: string }[] = [
   { value: 'slack', label: 'Slack' },
@@ -55,29 +57,28 @@ interface LayMatProps {
   form: Form
   family: FamilyId
   name: string
-  /** As it is shown, with straps drawn by hand or not, and as it has its straps itself. */
-  foretold: Foretold
-  own: Foretold
-  riseRad: number
   look: LengthStyle & { unit: 'in' | 'cm' }
-  /** A strap is drawn longer or shorter, mm. */
-  onStrap: (id: StrapId, mm: number) => void
-  /** Its own lengths come back. */
-  onReset: () => void
 }
-
-/** Rows that say something in a state; one check foretold in both is shown in each. */
-const rowsIn = (checks: readonly PredictedCheck[], state: LaidState, pulls: boolean): PredictedCheck[] =>
-  checks.filter((row) => row.grade !== 'none' && (row.state === state || (row.state === 'moving' && (state === 'pulling') === pulls)))
 
 const BORDER: Readonly<Record<Grade, string>> = { holds: 'border-ink', doubt: 'border-chalk', fails: 'border-snag', none: 'border-edge' }
 
 /** A dog with gear laid on it, slack or pulling, and what each check of that state is expected to show. */
-export function LayMat({ form, family, name, foretold, own, riseRad, look, onStrap, onReset }: LayMatProps) {
+export function LayMat(props: LayMatProps) {
+  const ways = useLaidWays()
+  const { shown, own, isAsking } = ways
+  if (isAsking) return strapsOf(props.family).length > 0 ? <div className="mat h-[430px] border-[1.5px] border-ink xl:col-span-2" aria-busy="true" /> : null
+  return shown?.laid && own ? <Laid {...props} {...ways} foretold={shown} laid={shown.laid} own={own} /> : null
+}
+
+type LaidProps = LayMatProps &
+  Pick<LaidWays, 'state' | 'pulls' | 'riseRad' | 'setState' | 'onStrap' | 'onReset'> & {
+    foretold: Foretold
+    laid: NonNullable<Foretold['laid']>
+    own: Foretold
+  }
+
+function Laid({ form, family, name, look, foretold, laid, own, state, pulls, riseRad, setState, onStrap, onReset }: LaidProps) {
   const { sheet } = useOpenTicket()
-  const pulls = (foretold.laid?.pulling.nodes.tug ?? null) !== null || family === 'H21'
-  const [chosen, setState] = useState<LaidState | null>(null)
-  const state = chosen ?? (pulls ? 'pulling' : 'slack')
   const [view, setView] = useState<View>('side')
   const [lit, setLit] = useState<StrapId | null>(null)
   const [ref, width] = useWidth<HTMLDivElement>(560)
@@ -86,8 +87,7 @@ export function LayMat({ form, family, name, foretold, own, riseRad, look, onStr
     p: () => setState(state === 'slack' ? 'pulling' : 'slack'),
     f: () => setView(VIEWS[(VIEWS.findIndex((each) => each.value === view) + 1) % VIEWS.length]?.value ?? 'side'),
   })
-  if (!foretold.laid) return null
-  const { laid, checks, lengths, untied } = foretold
+  const { checks, lengths, untied } = foretold
   const lay = laid[state]
   const rows = rowsIn(checks, state, pulls)
   const tags = rows.flatMap((row, i): PlateTag[] => {
@@ -146,7 +146,7 @@ export function LayMat({ form, family, name, foretold, own, riseRad, look, onStr
           {!narrow && (
             <svg aria-hidden width={width} height={tall} className="pointer-events-none absolute inset-0">
               {discs.map((disc) => {
-                const from = leaderFrom(disc, places.boxes[order.indexOf(disc.n - 1)])
+                const from = leaderFrom(disc.disc, places.boxes[order.indexOf(disc.n - 1)])
                 return from && <Leader key={disc.n} from={from} to={disc.disc} />
               })}
               {rows.map((row, i) => {
@@ -238,18 +238,9 @@ function ForetoldTag({ n, row, look, box }: { n: number; row: PredictedCheck; lo
   )
 }
 
-/** Where a disc’s leader starts: at the edge of its tag, where nothing stands between. */
-function leaderFrom({ disc }: PlacedTag, box: TagBox | undefined): { x: number; y: number } | null {
-  if (!box?.clear) return null
-  const within = (at: number, from: number, to: number): number => Math.min(to, Math.max(from, at))
-  return box.over
-    ? { x: within(disc.x, box.x + 14, box.x + box.width - 14), y: box.y + box.height }
-    : { x: box.x, y: within(disc.y, box.y + 14, box.y + box.height - 14) }
-}
-
 const STEP_MM: Readonly<Record<'in' | 'cm', number>> = { in: 25.4 / 8, cm: 5 }
 
-type StrapSlidersProps = Pick<LayMatProps, 'family' | 'foretold' | 'own' | 'look' | 'onStrap' | 'onReset'> & {
+type StrapSlidersProps = Pick<LaidProps, 'family' | 'foretold' | 'own' | 'look' | 'onStrap' | 'onReset'> & {
   lit: StrapId | null
   onLit: (id: StrapId | null) => void
 }

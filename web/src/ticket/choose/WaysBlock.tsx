@@ -10,7 +10,7 @@ const MARKS = { first: 'holds', works: 'doubt', 'not-now': 'fails' } as const
 export function WaysBlock({ ways }: { ways: readonly RankedWay[] }) {
   if (ways.length < 2) return null
   return (
-    <section aria-label="Ways to get it" className="border-b-2 border-ink">
+    <section aria-label="Ways to get it">
       <h3 className="px-4 pt-2 text-[17px] leading-[22px]">Ways to get it</h3>
       <ul>
         {ways.map((way) => (

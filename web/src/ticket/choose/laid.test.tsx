@@ -41,8 +41,11 @@ describe('a size laid on the dog', () => {
   it('sets this size beside one made to measure, check by check', async () => {
     open()
     const side = await screen.findByRole('group', { name: 'Check by check' }, { timeout: 20_000 })
-    for (const column of ['Check', 'M', 'Made to measure']) expect(within(side).getByText(column, { selector: 'thead th' })).toBeDefined()
+    for (const column of ['Check', 'M', 'Made to measure']) expect(within(side).getByText(column, { selector: 'th' })).toBeDefined()
     expect(within(side).getByText(/Side straps on the ribs/)).toBeDefined()
+    // One mark with its word for each number, in each row.
+    const numbers = within(side).getAllByRole('columnheader').length - 1
+    expect(within(side).getAllByText(/Should hold|Could go either way|Likely misses/)).toHaveLength(2 * numbers)
   })
 
   it('a strap drawn longer moves what is expected, and goes back with one press', async () => {

@@ -1,12 +1,4 @@
-export interface TagBox {
-  x: number
-  y: number
-  width: number
-  height: number
-  over: boolean
-  /** Nothing stands between it and the dog. */
-  clear: boolean
-}
+import { boxesOver, type TagBox } from '../../ui/plates/tag-box'
 
 export interface LayPlaces {
   boxes: TagBox[]
@@ -16,7 +8,8 @@ export interface LayPlaces {
 }
 
 const GAP = 8
-const TAG = 144
+/** Two lines of name, a tape, two lines of where, a word. */
+const TAG = 152
 const BESIDE = 222
 const LEAST_OVER = 205
 /** A line of words under the dog. */
@@ -36,14 +29,7 @@ export function layPlaces(width: number, count: number): LayPlaces {
   const height = Math.max(GAP + beside * (TAG + GAP), top + DOG + FOOT)
   return {
     boxes: [
-      ...Array.from({ length: over }, (_, i) => ({
-        x: GAP + Math.floor(i / overRows) * (overWidth + GAP),
-        y: GAP + (i % overRows) * (TAG + GAP),
-        width: overWidth,
-        height: TAG,
-        over: true,
-        clear: i % overRows === overRows - 1 || i === over - 1,
-      })),
+      ...boxesOver(over, overRows, { width: overWidth, height: TAG, gap: GAP }),
       ...Array.from({ length: beside }, (_, i) => ({
         x: width - BESIDE - GAP,
         y: GAP + i * (TAG + GAP),

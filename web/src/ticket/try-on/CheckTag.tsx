@@ -3,7 +3,7 @@ import { VerdictWord } from '../../said/VerdictWord'
 import { verdictWord } from '../../words/verdicts'
 import { CheckTape } from './CheckTape'
 import { answeredWords } from './expected'
-import type { Box } from './tag-places'
+import type { TagBox } from '../../ui/plates/tag-box'
 
 interface CheckTagProps {
   n: number
@@ -15,7 +15,7 @@ interface CheckTagProps {
   current: boolean
   /** It has room for its tape. */
   tape?: boolean
-  place?: Box
+  place?: TagBox
   onOpen: () => void
 }
 

@@ -9,14 +9,15 @@ import { GearSketch } from '../../ui/plates/GearSketch'
 import { Leader } from '../../ui/plates/Leader'
 import { plateScale } from '../../ui/plates/plate-scale'
 import { TagDisc } from '../../ui/plates/TagDisc'
+import { leaderFrom, type TagBox } from '../../ui/plates/tag-box'
 import { tagOrder } from '../../ui/plates/tag-order'
-import { placed, type PlacedTag, type PlateTag } from '../../ui/plates/tag-discs'
+import { placed, type PlateTag } from '../../ui/plates/tag-discs'
 import { useBox, useWidth } from '../../ui/use-width'
 import { CheckTag } from './CheckTag'
 import { expectedOf } from './expected'
 import { OpenCheck } from './OpenCheck'
 import { partAt } from './part-at'
-import { OPEN_HEIGHT, tagPlaces, type Box } from './tag-places'
+import { OPEN_HEIGHT, tagPlaces } from './tag-places'
 import { byOwnRules, type MatQuestion } from './mat-question'
 
 const VIEWS = ['side', 'above', 'front', 'below'] as const
@@ -95,7 +96,7 @@ export function TagMat({
       onKept={onKept}
     />
   )
-  const tagOf = (i: number, place?: Box) => {
+  const tagOf = (i: number, place?: TagBox) => {
     const check = checks[i]
     return (
       check && (
@@ -149,7 +150,7 @@ export function TagMat({
         <svg aria-hidden width={width} height={height} className="pointer-events-none absolute inset-0 overflow-hidden">
           {!narrow &&
             discs.map((disc) => {
-              const from = leaderFrom(disc, order, places, openAt)
+              const from = leaderFrom(disc.disc, disc.n - 1 === openAt ? places.open : places.closed[order.indexOf(disc.n - 1)])
               return from && <Leader key={disc.n} from={from} to={disc.disc} />
             })}
           {discs.map((disc) => (
@@ -191,15 +192,4 @@ export function TagMat({
       )}
     </div>
   )
-}
-
-/** Where a disc’s leader starts: at its tag, where nothing stands between. */
-function leaderFrom({ n, disc }: PlacedTag, order: readonly number[], places: ReturnType<typeof tagPlaces>, openAt: number): { x: number; y: number } | null {
-  const within = (at: number, from: number, to: number): number => Math.min(to, Math.max(from, at))
-  if (n - 1 === openAt) return { x: places.open.x, y: within(disc.y, places.open.y + 24, places.open.y + places.open.height - 24) }
-  const tag = places.closed[order.indexOf(n - 1)]
-  if (!tag?.clear) return null
-  return tag.over
-    ? { x: within(disc.x, tag.x + 14, tag.x + tag.width - 14), y: tag.y + tag.height }
-    : { x: tag.x, y: within(disc.y, tag.y + 12, tag.y + tag.height - 12) }
 }

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
-import { OPEN_HEIGHT, tagPlaces, type Box } from './tag-places'
+import type { TagBox } from '../../ui/plates/tag-box'
+import { OPEN_HEIGHT, tagPlaces } from './tag-places'
 
-const apart = (a: Box, b: Box): boolean => a.x + a.width <= b.x || b.x + b.width <= a.x || a.y + a.height <= b.y || b.y + b.height <= a.y
+const apart = (a: TagBox, b: TagBox): boolean => a.x + a.width <= b.x || b.x + b.width <= a.x || a.y + a.height <= b.y || b.y + b.height <= a.y
 
 describe('places of tags', () => {
   it('never lie over each other, the open one or the mat’s edge, for any number of checks on any bench', () => {

@@ -1,15 +1,10 @@
-export interface Box {
-  x: number
-  y: number
-  width: number
-  height: number
-}
+import { boxesOver, type TagBox } from '../../ui/plates/tag-box'
 
 export interface TagPlaces {
   /** Where the tag in hand always opens. */
-  open: Box
+  open: TagBox
   /** One for each check, first those over the dog, then those beside it. */
-  closed: (Box & { over: boolean; /** Nothing stands between it and the dog. */ clear: boolean })[]
+  closed: TagBox[]
   /** What the mat needs. */
   height: number
   /** They have room for their tapes. */
@@ -57,16 +52,9 @@ export function tagPlaces(width: number, leastHeight: number, count: number, ope
   const top = GAP + overRows * (tag + GAP)
   const height = Math.max(leastHeight, GAP + openHeight + besideRows * (tag + GAP) + GAP, top + DOG + FOOT)
   return {
-    open: { x: openX, y: GAP, width: openWidth, height: openHeight },
+    open: { x: openX, y: GAP, width: openWidth, height: openHeight, over: false, clear: true },
     closed: [
-      ...Array.from({ length: over }, (_, i) => ({
-        x: GAP + Math.floor(i / overRows) * (overWidth + GAP),
-        y: GAP + (i % overRows) * (tag + GAP),
-        width: overWidth,
-        height: tag,
-        over: true,
-        clear: i % overRows === overRows - 1 || i === over - 1,
-      })),
+      ...boxesOver(over, overRows, { width: overWidth, height: tag, gap: GAP }),
       ...Array.from({ length: beside }, (_, i) => ({
         x: openX + (i % 2) * (besideWidth + GAP),
         y: height - GAP - (besideRows - Math.floor(i / 2)) * (tag + GAP) + GAP,
