@@ -20,6 +20,7 @@ import { allowedHosts, type HostRule } from './hosts.ts'
 import { NewsBoard } from './news.ts'
 import { ProblemError, problemOf, type ProblemCode } from './problems.ts'
 import { bookRoutes } from './routes/book.ts'
+import { carRoutes } from './routes/cars.ts'
 import { dogRoutes } from './routes/dogs.ts'
 import { findRoutes } from './routes/find.ts'
 import type { Supplier } from './ports/supplier.ts'
@@ -193,7 +194,7 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
       return { seq: head.seq, news: desk.news.after(after) }
     })
     inner.get('/api/openapi.json', () => app.swagger())
-    for (const routes of [ticketRoutes, dogRoutes, ownerRoutes, sizeTableRoutes, findRoutes, shopRoutes, pieceRoutes, rigRoutes, standInRoutes])
+    for (const routes of [ticketRoutes, dogRoutes, ownerRoutes, sizeTableRoutes, findRoutes, shopRoutes, pieceRoutes, rigRoutes, carRoutes, standInRoutes])
       routes(inner, desk)
     bookRoutes(inner, desk, options.database)
     supplyRoutes(inner, db, options.supplier ?? null)

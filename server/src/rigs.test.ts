@@ -53,7 +53,7 @@ it('keeps a set-up as a fact of its ticket: once, taken back by a mark, and not 
   await send(app, 'PUT', `/api/tickets/${ticket}/items/${item}`, { family: 'H23', way: 'stock', school: null, at: AT })
   const body = {
     itemId: item, pieceId: null, rigId: rig, loads: [{ name: 'Churn', massKg: 21, aheadMm: 14, heightMm: 560 }], surface: 'gravel', gradePercent: 3, lasts: 'long',
-    loopMm: 478, rearMm: { left: 0, right: 6 }, minutes: { neck: 7.5 }, at: AT, by: 'Test',
+    loopMm: 478, rearMm: { left: 0, right: 6 }, route: [{ lengthM: 400, surface: 'sand', gradePercent: 2 }], pair: null, minutes: { neck: 7.5 }, at: AT, by: 'Test',
   } // prettier-ignore
   const put = (id: string, over: object = {}) => send(app, 'PUT', `/api/tickets/${ticket}/set-ups/${id}`, { ...body, ...over })
   expect((await put(setUp)).status).toBe(200)
@@ -62,7 +62,60 @@ it('keeps a set-up as a fact of its ticket: once, taken back by a mark, and not 
   expect(await kept()).toEqual([{ ...body, id: setUp }])
   for (const over of [{ rigId: nextId() }, { itemId: nextId() }]) expect((await put(nextId(), over)).status).toBe(422)
   for (const over of [{ gradePercent: 60 }, { loads: [{ name: '', massKg: 1, aheadMm: 0, heightMm: 0 }] }]) expect((await put(nextId(), over)).status).toBe(400)
+  // Locked it is a choice of its own, beside the size that was chosen; only of the item's own set-up.
+  const choose = (choice: object) =>
+    send(app, 'PUT', `/api/tickets/${ticket}/choices/${nextId()}`, {
+      itemId: item,
+      predicted: [],
+      rulesVersion: null,
+      overruled: null,
+      at: AT,
+      by: 'Test',
+      ...choice,
+    })
+  expect((await choose({ kind: 'set-up', setUpId: setUp })).status).toBe(200)
+  const odd = await choose({ kind: 'set-up', setUpId: nextId() })
+  expect([odd.status, odd.body.code]).toEqual([422, 'unknown-reference'])
   const mark = { what: 'set-up', about: setUp, kind: 'struck', why: 'Taken back', at: AT, by: 'Test' }
   expect((await send(app, 'PUT', `/api/tickets/${ticket}/marks/${nextId()}`, mark)).status).toBe(200)
   expect((await kept())[0]?.struck?.why).toBe('Taken back')
+})
+
+it('keeps outings of a dog, newest day first, taken off the list and put back; not with a rig there is not', async () => {
+  const [dog, first, second] = [nextId(), nextId(), nextId()]
+  await send(app, 'PUT', `/api/dogs/${dog}`, { name: 'Tern', at: AT })
+  const outing = { on: '2026-03-01', rung: 'wear', calm: true, loadKg: null, minutes: 10, rigId: null, note: '', at: AT, by: 'Test' }
+  const put = (id: string, over: object = {}) => send(app, 'PUT', `/api/dogs/${dog}/outings/${id}`, { ...outing, ...over })
+  expect((await put(first)).status).toBe(200)
+  expect((await put(first)).status).toBe(200)
+  expect((await put(second, { on: '2026-03-04', rung: 'load', loadKg: 9.5, calm: false })).status).toBe(200)
+  const kept = async () => ((await send(app, 'GET', `/api/dogs/${dog}`)).body as unknown as { outings: { id: string; removed: boolean }[] }).outings
+  expect((await kept()).map(({ id }) => id)).toEqual([second, first])
+  const change = (from: boolean, to: boolean) => send(app, 'PATCH', `/api/dogs/${dog}/outings/${second}`, { changes: [{ field: 'removed', from, to }] })
+  expect((await change(false, true)).body).toMatchObject({ removed: true })
+  expect((await change(true, false)).body).toMatchObject({ removed: false })
+  expect((await put(nextId(), { rigId: nextId() })).status).toBe(422)
+  for (const over of [{ rung: 'gallop' }, { loadKg: -1 }, { on: 'soon' }]) expect((await put(nextId(), over)).status).toBe(400)
+  expect((await send(app, 'PATCH', `/api/dogs/${dog}/outings/${nextId()}`, { changes: [] })).status).toBeGreaterThanOrEqual(400)
+})
+
+it('keeps a car seat by seat, changes its fields, and refuses an owner there is not', async () => {
+  const place = { aheadMm: -40, leftMm: 250, upMm: 640 }
+  const seat = {
+    name: 'Rear left',
+    row: 'rear',
+    outlet: place,
+    buckle: { aheadMm: 60, leftMm: -200, upMm: 30 },
+    frontSeatMm: 700,
+    cushionMm: 500,
+    airBag: 'none',
+  }
+  const [id, owner] = [nextId(), nextId()]
+  const car = { name: 'Grey estate', ownerId: null, seats: [seat], notes: '', at: AT }
+  expect((await send(app, 'PUT', `/api/cars/${id}`, car)).body).toMatchObject({ seats: [seat], createdAt: AT })
+  expect((await send(app, 'GET', '/api/cars')).body).toHaveLength(1)
+  const own = await send(app, 'PATCH', `/api/cars/${id}`, { changes: [{ field: 'ownerId', from: null, to: owner }] })
+  expect([own.status, own.body.code]).toEqual([422, 'unknown-reference'])
+  expect((await send(app, 'PATCH', `/api/cars/${id}`, { changes: [{ field: 'seats', from: [seat], to: [] }] })).status).toBe(400)
+  expect((await send(app, 'PUT', `/api/cars/${nextId()}`, { ...car, seats: [{ ...seat, frontSeatMm: 5 }] })).status).toBe(400)
 })

@@ -9,5 +9,5 @@ export { loadFor, routeDraft, startPull, type LoadQuestion, type RouteDraft, typ
 export { PULL_SHARES, pullVerdict, type PullVerdict } from './pull-verdict.ts'
 export { shaftLoop, type ShaftLoop } from './shaft-loop.ts'
 export { draftParts, type DraftPart } from './draft-parts.ts'
-export { nextRung, RUNGS, type NextRung, type OutingSaid, type Rung } from './next-rung.ts'
+export { nextRung, type NextRung, type OutingSaid, type Rung } from './next-rung.ts'
 export { draftStart, type DraftStart, type DraftStartQuestion, type DraftStrap } from './draft-start.ts'

@@ -1,7 +1,6 @@
+import { RUNGS } from '../model/index.ts'
 import { askNumbers } from '../units/index.ts'
 
-/** The ladder of habituation to drafting (handbook 8.8, from memory, unverified): wear it, draw lines, an empty cart, a load. */
-export const RUNGS = ['wear', 'lines', 'empty', 'load'] as const
 export type Rung = (typeof RUNGS)[number]
 
 export interface OutingSaid {

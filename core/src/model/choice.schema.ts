@@ -51,6 +51,8 @@ const kinds = {
     numbers: z.partialRecord(MeasureId, z.number().positive().max(3001)),
     options: z.record(line(40).min(1), line(200)),
   },
+  /** A set-up that was locked: what the item draws. It stands beside what was chosen to wear, and replaces no size. */
+  'set-up': { kind: z.literal('set-up'), setUpId: Id },
 } as const
 
 /** Of every choice, whatever its kind. */
@@ -74,6 +76,7 @@ export const NewChoice = z.discriminatedUnion('kind', [
   z.object({ ...sent, ...kinds.series }),
   z.object({ ...sent, ...kinds.paws }),
   z.object({ ...sent, ...kinds.made }),
+  z.object({ ...sent, ...kinds['set-up'] }),
 ])
 export type NewChoice = z.infer<typeof NewChoice>
 
@@ -83,5 +86,6 @@ export const Choice = z.discriminatedUnion('kind', [
   z.object({ ...kept, ...kinds.series }),
   z.object({ ...kept, ...kinds.paws }),
   z.object({ ...kept, ...kinds.made }),
+  z.object({ ...kept, ...kinds['set-up'] }),
 ])
 export type Choice = z.infer<typeof Choice>

@@ -5,8 +5,10 @@ export type { Choice, NewChoice, Predicted } from './choice.schema.ts'
 
 /** Omits from each member of a union. */
 type Without<T, K extends PropertyKey> = T extends unknown ? Omit<T, K> : never
+/** A choice of what to wear: every kind but a locked set-up. */
+export type WornChoice = Exclude<Choice, { kind: 'set-up' }>
 /** What is settled on, without who, when and why. */
-export type Settlement = Without<NewChoice, 'itemId' | 'predicted' | 'rulesVersion' | 'overruled' | 'at' | 'on' | 'by'>
+export type Settlement = Without<Exclude<NewChoice, { kind: 'set-up' }>, 'itemId' | 'predicted' | 'rulesVersion' | 'overruled' | 'at' | 'on' | 'by'>
 export type ChoiceOf<K extends Choice['kind']> = Extract<Choice, { kind: K }>
 
 /** A choice as it is kept: what its kind alone has stands in one document. */
@@ -41,7 +43,7 @@ export function storedChoice({ id, itemId, kind, predicted, rulesVersion, overru
 }
 
 /** The labels a choice speaks of, in their order: none for a piece of ours or one made to measure. */
-export function labelsOf(choice: Settlement): string[] {
+export function labelsOf(choice: Settlement | Choice): string[] {
   switch (choice.kind) {
     case 'size':
       return [...choice.labels]
@@ -51,10 +53,11 @@ export function labelsOf(choice: Settlement): string[] {
       return [...new Set(Object.values(choice.labels))]
     case 'gear':
     case 'made':
+    case 'set-up':
       return []
   }
 }
 
 /** The table a choice was made by, in its version; `null` where there is none. */
-export const tableOf = (choice: Settlement): { tableId: string; tableVersion: number } | null =>
+export const tableOf = (choice: Settlement | Choice): { tableId: string; tableVersion: number } | null =>
   'tableId' in choice ? { tableId: choice.tableId, tableVersion: choice.tableVersion } : null

@@ -106,13 +106,20 @@ export const MARKED_KINDS = ['reading', 'acknowledgement', 'as-written', 'choice
 /** What a dog draws. */
 export const RIG_KINDS = ['cart', 'wagon', 'runners', 'drag'] as const
 
+/** The ladder of habituation to drafting (handbook 8.8, from memory, unverified): wear it, draw lines, an empty cart, a load. */
+export const RUNGS = ['wear', 'lines', 'empty', 'load'] as const
+
+/** Where in a car a place is, and what is known of the air bag ahead of it. */
+export const CAR_ROWS = ['front', 'rear'] as const
+export const AIR_BAGS = ['none', 'off', 'on', 'unknown'] as const
+
 /** The harness as it hangs, in the pull, on the move. */
 export const PULL_STATES = ['slack', 'pulling', 'moving'] as const
 
 export const GRADES = ['holds', 'doubt', 'fails', 'none'] as const
 
 /** What an item can be settled on. */
-export const CHOICE_KINDS = ['size', 'gear', 'series', 'paws', 'made'] as const
+export const CHOICE_KINDS = ['size', 'gear', 'series', 'paws', 'made', 'set-up'] as const
 
 /** Where the other end of the line is. */
 export const HITCH_PLACES = ['hand', 'belt', 'bike-front', 'side-arm', 'ski-belt', 'sled', 'cart', 'wheel'] as const

@@ -49,6 +49,7 @@ export const TAGS = [
   'Pieces',
   'Bookings',
   'Rigs',
+  'Cars',
   'Supply',
   'Copies',
 ] as const

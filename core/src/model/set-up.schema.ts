@@ -11,6 +11,22 @@ export const SetUpLoad = z.object({
 })
 export type SetUpLoad = z.infer<typeof SetUpLoad>
 
+/** One stretch of a way. */
+export const WayStretch = z.object({ lengthM: z.number().min(1).max(100_000), surface: line(30).min(1), gradePercent: z.number().min(-30).max(30) })
+
+/** Two dogs before one rig, behind an evener and under a yoke, mm. The other dog’s own harness is set up on its own ticket. */
+export const PairSetUp = z.object({
+  dogId: Id,
+  /** The side of the dog of this ticket. */
+  side: z.enum(['left', 'right']),
+  armsMm: z.object({ left: z.number().min(50).max(2000), right: z.number().min(50).max(2000) }),
+  pinMm: z.number().min(-200).max(200),
+  leadMm: z.number().min(-1000).max(1000),
+  yokeMm: z.object({ left: z.number().min(50).max(2000), right: z.number().min(50).max(2000) }),
+  poleKg: z.number().min(0).max(100),
+})
+export type PairSetUp = z.infer<typeof PairSetUp>
+
 /** How an item’s harness was set to draw a rig: a record of the ticket, the newest of an item counts. Its straps are settings. */
 export const NewSetUp = z.object({
   itemId: Id,
@@ -24,11 +40,20 @@ export const NewSetUp = z.object({
   loopMm: z.number().min(50).max(2000).nullable(),
   /** The rear traces, how much longer than their start. */
   rearMm: z.object({ left: z.number().min(-3000).max(3000), right: z.number().min(-3000).max(3000) }),
+  /** The way it is planned for, stretch by stretch. */
+  route: z.array(WayStretch).max(12),
+  pair: PairSetUp.nullable(),
   /** What each step of setting took. */
   minutes: z.record(line(40).min(1), z.number().min(0).max(1440)),
   at: Moment,
   by: line(60),
 })
 export type NewSetUp = z.infer<typeof NewSetUp>
-export const SetUp = NewSetUp.extend({ id: Id, struck: Strike.optional() })
+/** Copies of before knew no way and no pair. */
+export const SetUp = NewSetUp.extend({
+  route: NewSetUp.shape.route.default([]),
+  pair: NewSetUp.shape.pair.default(null),
+  id: Id,
+  struck: Strike.optional(),
+})
 export type SetUp = z.infer<typeof SetUp>

@@ -1,7 +1,7 @@
 import { json, resource } from './resource.ts'
 import type { SetUp } from './set-up.schema.ts'
 
-export type { NewSetUp, SetUp, SetUpLoad } from './set-up.schema.ts'
+export type { NewSetUp, PairSetUp, SetUp, SetUpLoad } from './set-up.schema.ts'
 
 export const setUps = resource<SetUp>({
   name: 'set-up',
@@ -21,6 +21,8 @@ export const setUps = resource<SetUp>({
     lasts: 'lasts',
     loopMm: 'loop_mm',
     rearMm: json('rear_mm'),
+    route: json('route'),
+    pair: json('pair'),
     minutes: json('minutes'),
     at: 'at',
     by: 'by_whom',

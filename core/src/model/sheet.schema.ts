@@ -10,6 +10,7 @@ import { Choice } from './choice.schema.ts'
 import { Hitch } from './hitch.schema.ts'
 import { SetUp } from './set-up.schema.ts'
 import { Setting } from './setting.schema.ts'
+import { Outing } from './outing.schema.ts'
 import { Weighing } from './weighing.schema.ts'
 import { Acknowledgement, Item, Ticket } from './ticket.schema.ts'
 import { TryOn } from './try-on.schema.ts'
@@ -22,6 +23,8 @@ export const TicketSheet = z.object({
   /** Notes on the dog that are not over, and what it weighed, newest first. */
   dogNotes: z.array(DogNote).default([]),
   weighings: z.array(Weighing).default([]),
+  /** Outings of a dog that learns to draw, newest first. */
+  outings: z.array(Outing).default([]),
   items: z.array(Item),
   readings: z.array(Reading),
   choices: z.array(Choice),
@@ -45,6 +48,7 @@ export const DogSheet = z.object({
   notes: z.array(DogNote),
   photos: z.array(Photo),
   weighings: z.array(Weighing).default([]),
+  outings: z.array(Outing).default([]),
   /** Other records of this dog that were put into this one and not taken apart again. */
   joins: z.array(DogJoin.extend({ otherName: z.string() })).default([]),
 })

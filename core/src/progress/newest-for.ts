@@ -1,4 +1,4 @@
-import type { Strike } from '../model/index.ts'
+import type { Choice, Strike, WornChoice } from '../model/index.ts'
 
 /**
  * The newest of the choices or rounds of an item: the one the server took last and nobody took back, whatever a device's
@@ -6,3 +6,10 @@ import type { Strike } from '../model/index.ts'
  */
 export const newestFor = <T extends { itemId: string; struck?: Strike | undefined }>(list: readonly T[], itemId: string): T | undefined =>
   list.findLast((each) => each.itemId === itemId && !each.struck)
+
+/** What an item was last settled to be: a locked set-up stands beside it and replaces no size. */
+export const wornFor = (choices: readonly Choice[], itemId: string): WornChoice | undefined =>
+  newestFor(
+    choices.filter((each): each is WornChoice => each.kind !== 'set-up'),
+    itemId,
+  )

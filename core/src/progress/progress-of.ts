@@ -3,7 +3,7 @@ import { roundVerdict, wornAbout } from '../fit/index.ts'
 import { tapesFor } from '../gear/index.ts'
 import { bodyOf, openFindings, tapeKey, USUAL_RULES, type AgreeRules } from '../measures/index.ts'
 import { labelsOf, type Choice, type Grade, type Place, type TicketSheet } from '../model/index.ts'
-import { newestFor } from './newest-for.ts'
+import { newestFor, wornFor } from './newest-for.ts'
 
 export const stages = ['ask', 'measure', 'choose', 'try-on', 'finish'] as const
 export type Stage = (typeof stages)[number]
@@ -55,7 +55,7 @@ export function progressOf(sheet: TicketSheet, on: string, rules: AgreeRules = U
   const third = wanted.find((tape) => body[keyOf(tape)]?.state === 'third-wanted')
   const agreeing = wanted.filter((tape) => body[keyOf(tape)]?.state === 'agrees').length
 
-  const choices = items.map((item) => newestFor(sheet.choices, item.id))
+  const choices = items.map((item) => wornFor(sheet.choices, item.id))
   const rounds = items.map((item) => ({ item, round: newestFor(sheet.tryOns, item.id) }))
   const about = wornAbout(sheet)
   const verdicts = rounds.map(({ item, round }) => (round ? { round, verdict: roundVerdict(item.family, round, about) } : null))

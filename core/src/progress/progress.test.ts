@@ -34,6 +34,7 @@ const sheet = (over: Partial<TicketSheet> = {}): TicketSheet => ({
   owner: null,
   dogNotes: [],
   weighings: [],
+  outings: [],
   items: [item],
   readings: [],
   choices: [],

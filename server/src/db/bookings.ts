@@ -1,4 +1,4 @@
-import { bookingDays, choiceOf, newestFor, pieceFree, resources, type Booking, type Change, type Choice, type NewMark } from '@merry-tailor/core'
+import { bookingDays, choiceOf, wornFor, pieceFree, resources, type Booking, type Change, type Choice, type NewMark } from '@merry-tailor/core'
 import { BookingFields } from '@merry-tailor/core/schemas'
 import { ProblemError } from '../problems.ts'
 import { applyChanges } from './changes.ts'
@@ -15,7 +15,7 @@ const { bookings } = resources
 function countingChoices(db: Db, ticketId: string): Set<string> {
   const newest = newestMarks(marksOfTicket(db, ticketId))
   const choices = factsOf(db, resources.choices, ticketId).map((stored) => withMark(choiceOf(stored), newest))
-  return new Set(itemsOfTicket(db, ticketId).flatMap((item) => (item.removed ? [] : (newestFor(choices, item.id)?.id ?? []))))
+  return new Set(itemsOfTicket(db, ticketId).flatMap((item) => (item.removed ? [] : (wornFor(choices, item.id)?.id ?? []))))
 }
 
 /** Bookings that stand: made by a choice that counts. What was taken back, or chosen anew, holds no piece. */

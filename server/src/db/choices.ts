@@ -10,8 +10,12 @@ import { requireSizeTable } from './size-tables.ts'
 import { requireItem, requireOpenTicket, requireTicket } from './tickets.ts'
 
 /** What a choice points at must be here: its table in its version and the sizes it names, or the piece. */
-function mustBeHere(db: Db, choice: NewChoice): void {
+function mustBeHere(db: Db, ticketId: string, choice: NewChoice): void {
   switch (choice.kind) {
+    case 'set-up':
+      if (!db.prepare('SELECT 1 FROM set_ups WHERE id = ? AND ticket_id = ? AND item_id = ?').get(choice.setUpId, ticketId, choice.itemId))
+        throw new ProblemError('unknown-reference', 'This item has no such set-up.', { fields: [{ path: 'setUpId', message: 'no such set-up' }] })
+      return
     case 'gear':
       requireReference(() => requirePiece(db, choice.pieceId), 'pieceId')
       return
@@ -37,7 +41,7 @@ export function addChoice(db: Db, ticketId: string, id: string, choice: NewChoic
     addFact(db, resources.choices, storedChoice({ ...choice, id, on }), { ticketId }, () => {
       requireOpenTicket(db, ticketId)
       requireReference(() => requireItem(db, ticketId, choice.itemId), 'itemId')
-      mustBeHere(db, choice)
+      mustBeHere(db, ticketId, choice)
       if (choice.kind !== 'gear') return
       // A piece is out for one ticket at a time.
       const { from, until } = bookingDays(requireTicket(db, ticketId), on)

@@ -12,7 +12,15 @@ import { indexDog } from './search.ts'
 const { dogJoins, dogs } = resources
 
 /** Where a dog is named, by table: all of it goes over with the record. */
-const NAMED_IN = { tickets: 'dog_id', dog_notes: 'dog_id', weighings: 'dog_id', photos: 'dog_id', settings: 'dog_id', pieces: 'wearer_id' } as const
+const NAMED_IN = {
+  tickets: 'dog_id',
+  dog_notes: 'dog_id',
+  weighings: 'dog_id',
+  outings: 'dog_id',
+  photos: 'dog_id',
+  settings: 'dog_id',
+  pieces: 'wearer_id',
+} as const
 type Named = keyof typeof NAMED_IN
 const TABLES = Object.keys(NAMED_IN) as Named[]
 

@@ -13,6 +13,7 @@ import { readingsOfTicket } from './readings.ts'
 import { recordOf, type Row } from './rows.ts'
 import { itemsOfTicket, listTickets, requireTicket, ticketsOfDog } from './tickets.ts'
 import { tryOnsOfTicket } from './try-ons.ts'
+import { outingsOfDog } from './outings.ts'
 import { weighingsOfDog } from './weighings.ts'
 
 /** Settings made on this ticket, and those of our pieces on this dog from any other. */
@@ -39,6 +40,7 @@ function sheetOf(db: Db, ticket: Ticket): TicketSheet {
     owner: ownerId ? findOwner(db, ownerId) : null,
     dogNotes: dog ? notesOfDog(db, dog.id).filter((note) => note.over === null) : [],
     weighings: dog ? weighingsOfDog(db, dog.id) : [],
+    outings: dog ? outingsOfDog(db, dog.id) : [],
     items: itemsOfTicket(db, ticket.id),
     readings: marked(readingsOfTicket(db, ticket.id)),
     choices: marked(factsOf(db, resources.choices, ticket.id).map(choiceOf)),
@@ -71,6 +73,7 @@ export function dogSheet(db: Db, named: string): DogSheet {
     notes: notesOfDog(db, id),
     photos: photosOfDog(db, id),
     weighings: weighingsOfDog(db, id),
+    outings: outingsOfDog(db, id),
     joins: joinsOfDog(db, id),
   }
 }

@@ -1,11 +1,12 @@
 import { PHOTO_BYTES } from '@merry-tailor/core'
-import { Changes, Id, Moment, NewDog, NewDogJoin, NewDogNote, NewWeighing, PhotoView, line } from '@merry-tailor/core/schemas'
+import { Changes, Id, Moment, NewDog, NewDogJoin, NewDogNote, NewOuting, NewWeighing, PhotoView, line } from '@merry-tailor/core/schemas'
 import { BodySheet, bodySheetSchema, bodySheetToCsv, bodySheetToJson, formSheetToCsv, formSheetToJson, sidePlateSvg } from '@merry-tailor/core/formats'
 import { z } from 'zod'
 import { bodySheetOf, takeBodySheet } from '../db/body-sheets.ts'
 import { addDogNote, changeDogNote } from '../db/dog-notes.ts'
 import { changeDogJoin, joinDogs } from '../db/dog-joins.ts'
 import { addDog, changeDog, listDogs } from '../db/dogs.ts'
+import { addOuting, changeOuting } from '../db/outings.ts'
 import { dogsPage } from '../db/dogs-page.ts'
 import { addPhoto, pictureOf, removePhoto } from '../db/photos.ts'
 import { dogSheet } from '../db/sheets.ts'
@@ -46,6 +47,13 @@ export const dogRoutes: Routes = (app, desk) => {
 
   api.put('/api/dogs/:id/weighings/:partId', { schema: { params: part, body: NewWeighing } }, (request) =>
     once(desk, request, () => addWeighing(db, request.params.id, request.params.partId, request.body)),
+  )
+
+  api.put('/api/dogs/:id/outings/:partId', { schema: { params: part, body: NewOuting } }, (request) =>
+    once(desk, request, () => addOuting(db, request.params.id, request.params.partId, request.body)),
+  )
+  api.patch('/api/dogs/:id/outings/:partId', { schema: { params: part, body: Changes } }, (request) =>
+    once(desk, request, () => changeOuting(db, request.params.id, request.params.partId, request.body.changes)),
   )
 
   api.put('/api/dogs/:id/joins/:partId', { schema: { params: part, body: NewDogJoin } }, (request) =>

@@ -7,6 +7,8 @@ import type {
   NewFitter,
   NewOwner,
   NewPiece,
+  NewCar,
+  NewOuting,
   NewRig,
   NewTicket,
   NewWeighing,
@@ -33,6 +35,8 @@ export interface Writes {
   addDogNote: Made<NewDogNote> & { dogId: string }
   changeDogNote: Changed & { dogId: string }
   addWeighing: Made<NewWeighing> & { dogId: string }
+  addOuting: Made<NewOuting> & { dogId: string }
+  changeOuting: Changed & { dogId: string }
   addDogJoin: Made<NewDogJoin> & { dogId: string }
   changeDogJoin: Changed & { dogId: string }
   addPhoto: { dogId: string; id: string; view: PhotoView; at: string; by: string; picture: Blob }
@@ -47,6 +51,8 @@ export interface Writes {
   changePiece: Changed
   addRig: Made<NewRig>
   changeRig: Changed
+  addCar: Made<NewCar>
+  changeCar: Changed
   changeBooking: Changed
   takeKennelList: KennelImport
   takeBodySheet: { sheet: BodySheet; ownerId: string }
@@ -90,6 +96,7 @@ export function touchedBy({ endpoint, arg }: NamedWrite): Touched {
     case 'addOwner':
     case 'addPiece':
     case 'addRig':
+    case 'addCar':
     case 'addFitter': {
       const { id, body } = arg as Made<object>
       return { record: id, makes: true, needs: pointsAt(body) }
@@ -98,6 +105,7 @@ export function touchedBy({ endpoint, arg }: NamedWrite): Touched {
     case 'changeOwner':
     case 'changePiece':
     case 'changeRig':
+    case 'changeCar':
     case 'changeBooking':
     case 'changeFitter': {
       const { id, changes } = arg as Changed
@@ -110,12 +118,17 @@ export function touchedBy({ endpoint, arg }: NamedWrite): Touched {
       const { id, dogId } = arg as { id: string; dogId: string }
       return { record: id, makes: true, needs: [dogId] }
     }
+    case 'addOuting': {
+      const { id, dogId, body } = arg as Writes['addOuting']
+      return { record: id, makes: true, needs: [dogId, ...(body.rigId === null ? [] : [body.rigId])] }
+    }
     case 'addDogJoin': {
       const { id, dogId, body } = arg as Writes['addDogJoin']
       return { record: id, makes: true, needs: [dogId, body.otherId] }
     }
     case 'changeDogJoin':
     case 'changeDogNote':
+    case 'changeOuting':
     case 'removePhoto': {
       const { id, dogId } = arg as { id: string; dogId: string }
       return { record: id, makes: false, needs: [id, dogId] }

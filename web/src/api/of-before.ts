@@ -115,13 +115,14 @@ export function sheetOfBefore(sheet: SheetBefore): TicketSheet {
   }
 }
 
-type Sparse = Omit<TicketSheet, 'ticket' | 'items' | 'setUps' | 'dogNotes' | 'weighings'> & { ticket: object; items: object[] }
+type Sparse = Omit<TicketSheet, 'ticket' | 'items' | 'setUps' | 'dogNotes' | 'weighings' | 'outings'> & { ticket: object; items: object[] }
 
 const wholeSheet = (sheet: Sparse): TicketSheet =>
   ({
     setUps: [],
     dogNotes: [],
     weighings: [],
+    outings: [],
     ...sheet,
     ticket: { ...UNASKED, ...sheet.ticket },
     items: sheet.items.map((item) => ({ ...resources.items.defaults, ...item })),
@@ -132,7 +133,7 @@ export function asToday(path: string, data: unknown): unknown {
   if (/^\/tickets\/[0-9a-f-]+$/.test(path)) return wholeSheet(data as Sparse)
   if (!/^\/dogs\/[0-9a-f-]+$/.test(path)) return data
   const sheet = data as { tickets: Sparse[] }
-  return { weighings: [], joins: [], ...sheet, tickets: sheet.tickets.map(wholeSheet) }
+  return { weighings: [], outings: [], joins: [], ...sheet, tickets: sheet.tickets.map(wholeSheet) }
 }
 
 /** Answers that are asked for anew rather than brought up: lists that no page asks for any more. */

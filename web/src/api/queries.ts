@@ -4,6 +4,7 @@ import {
   isUntouched,
   USUAL_SHOP,
   type Booking,
+  type Car,
   type ComingBack,
   type Day,
   type Dog,
@@ -75,6 +76,7 @@ export const useDogQuery = shown<DogSheet, string>('dog', shopApi.useDogQuery)
 export const useOwnersQuery = shown<Owner[], undefined>('owners', shopApi.useOwnersQuery)
 export const useSizeTablesQuery = shown<SizeTable[], undefined>('sizeTables', shopApi.useSizeTablesQuery)
 export const usePiecesQuery = shown<Piece[], undefined>('pieces', shopApi.usePiecesQuery)
+export const useCarsQuery = shown<Car[], undefined>('cars', shopApi.useCarsQuery)
 export const useRigsQuery = shown<Rig[], undefined>('rigs', shopApi.useRigsQuery)
 export const useBookingsQuery = shown<Booking[], undefined>('bookings', shopApi.useBookingsQuery)
 export const useFittersQuery = shown<Fitter[], undefined>('fitters', shopApi.useFittersQuery)
@@ -144,6 +146,10 @@ export const {
   useChangePieceMutation,
   useAddRigMutation,
   useChangeRigMutation,
+  useAddCarMutation,
+  useChangeCarMutation,
+  useAddOutingMutation,
+  useChangeOutingMutation,
   useChangeBookingMutation,
   useTakeKennelListMutation,
   useTakeBodySheetMutation,

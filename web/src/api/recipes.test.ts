@@ -62,7 +62,7 @@ describe('lists and pages with what waits done over them', () => {
   it('have notes, closed notes and photographs on the dog’s page', () => {
     const dog = aDog()
     const [noteId, photoId] = [nextId(), nextId()]
-    const sheet: DogSheet = { dog, owner: null, tickets: [], notes: [], photos: [], weighings: [], joins: [] }
+    const sheet: DogSheet = { dog, owner: null, tickets: [], notes: [], photos: [], weighings: [], outings: [], joins: [] }
     const writes: NamedWrite[] = [
       { endpoint: 'addDogNote', arg: { dogId: dog.id, id: noteId, body: { kind: 'scar', text: 'flank', on: '2026-10-01', at: AT, by: '' } } },
       { endpoint: 'changeDogNote', arg: { dogId: dog.id, id: noteId, changes: [{ field: 'over', from: null, to: '2026-10-05' }] } },

@@ -14,6 +14,7 @@ import {
   type NewDog,
   type NewOwner,
   type NewTicket,
+  type Outing,
   type Owner,
   type Resource,
   type SizeTable,
@@ -30,6 +31,7 @@ const LISTS: readonly { path: string; add: string; change: string; resource: Res
     ['addOwner', 'changeOwner', resources.owners],
     ['addPiece', 'changePiece', resources.pieces],
     ['addRig', 'changeRig', resources.rigs],
+    ['addCar', 'changeCar', resources.cars],
     ['addFitter', 'changeFitter', resources.fitters],
   ] as const
 ).map(([add, change, resource]) => ({ path: resource.address, add, change, resource: resource }))
@@ -41,6 +43,7 @@ export const freshSheet = (id: string, body: NewTicket, dog: Dog | null, owner: 
   owner,
   dogNotes: [],
   weighings: [],
+  outings: [],
   ...noFacts(),
 })
 
@@ -70,6 +73,18 @@ function weighOver(dog: Dog, weighings: Weighing[], { id, body }: Writes['addWei
   dog.weightKg = weighings[0]?.kg ?? dog.weightKg
 }
 
+/** An outing among the others, newest day first. */
+function outingOver(outings: Outing[], { id, body }: Writes['addOuting']): void {
+  if (outings.some((each) => each.id === id)) return
+  const at = outings.findIndex((each) => each.on <= body.on)
+  outings.splice(at < 0 ? outings.length : at, 0, freshOf(resources.outings, id, body))
+}
+
+function changeOuting(outings: readonly Outing[], { id, changes }: Writes['changeOuting']): void {
+  const outing = outings.find((each) => each.id === id)
+  if (outing) assign(outing, changes)
+}
+
 function overSheet(sheet: TicketSheet, waiting: readonly NamedWrite[], known: ReturnType<typeof waitingRecords>): void {
   for (const { endpoint, arg } of waiting) {
     if (endpoint === 'act' && (arg as Writes['act']).ticketId === sheet.ticket.id) applyAct(sheet, (arg as Writes['act']).act)
@@ -82,6 +97,8 @@ function overSheet(sheet: TicketSheet, waiting: readonly NamedWrite[], known: Re
         sheet.dogNotes = sheet.dogNotes.filter((note) => note.over === null)
       }
       if (endpoint === 'addWeighing') weighOver(sheet.dog, sheet.weighings, arg as Writes['addWeighing'])
+      if (endpoint === 'addOuting') outingOver(sheet.outings, arg as Writes['addOuting'])
+      if (endpoint === 'changeOuting') changeOuting(sheet.outings, arg as Writes['changeOuting'])
     }
     if (endpoint === 'changeOwner' && sheet.owner?.id === change.id) assign(sheet.owner, change.changes)
   }
@@ -99,6 +116,8 @@ function overDog(sheet: DogSheet, waiting: readonly NamedWrite[], known: ReturnT
     if (endpoint === 'addDogNote') noteOver(sheet.notes, arg as Writes['addDogNote'])
     if (endpoint === 'changeDogNote') changeNote(sheet.notes, arg as Writes['changeDogNote'])
     if (endpoint === 'addWeighing') weighOver(sheet.dog, sheet.weighings, arg as Writes['addWeighing'])
+    if (endpoint === 'addOuting') outingOver(sheet.outings, arg as Writes['addOuting'])
+    if (endpoint === 'changeOuting') changeOuting(sheet.outings, arg as Writes['changeOuting'])
     if (endpoint === 'addPhoto') {
       const { id: photoId, view, at, by, picture } = arg as Writes['addPhoto']
       const type = picture.type as DogSheet['photos'][number]['type']
@@ -148,6 +167,9 @@ function doOver(path: string, answer: unknown, waiting: readonly NamedWrite[]): 
   else if (/^\/dogs\/[0-9a-f-]+$/.test(path)) overDog(answer as DogSheet, waiting, known)
 }
 
+/** What is written about a dog itself, and seen on its tickets. */
+const OF_DOG: ReadonlySet<string> = new Set(['addDogNote', 'changeDogNote', 'addWeighing', 'addOuting', 'changeOuting'])
+
 /** Does what a write says touch the answer to a question? So that what is untouched stays the very same object. */
 function touches(path: string, answer: unknown, { endpoint, arg }: NamedWrite): boolean {
   const ticket = /^\/tickets\/([0-9a-f-]+)$/.exec(path)?.[1]
@@ -155,7 +177,7 @@ function touches(path: string, answer: unknown, { endpoint, arg }: NamedWrite): 
     const sheet = answer as TicketSheet
     if (endpoint === 'act') return (arg as Writes['act']).ticketId === ticket
     if (endpoint === 'changeDog') return sheet.dog?.id === (arg as Changed).id
-    if (endpoint === 'addDogNote' || endpoint === 'changeDogNote' || endpoint === 'addWeighing') return sheet.dog?.id === (arg as { dogId: string }).dogId
+    if (OF_DOG.has(endpoint)) return sheet.dog?.id === (arg as { dogId: string }).dogId
     if (endpoint === 'changeOwner') return sheet.owner?.id === (arg as Changed).id
     return endpoint === 'addDog' || endpoint === 'addOwner'
   }
@@ -196,7 +218,7 @@ function madeHere(path: string, writes: readonly NamedWrite[]): unknown {
   }
   const dog = known.dogs.get(/^\/dogs\/([0-9a-f-]+)$/.exec(path)?.[1] ?? '')
   if (!dog) return null
-  const sheet: DogSheet = { dog, owner: null, tickets: [], notes: [], photos: [], weighings: [], joins: [] }
+  const sheet: DogSheet = { dog, owner: null, tickets: [], notes: [], photos: [], weighings: [], outings: [], joins: [] }
   overDog(sheet, writes, known)
   return sheet
 }

@@ -6,7 +6,7 @@ import {
   findBreed,
   grownMonths,
   isOf,
-  newestFor,
+  wornFor,
   newestWeightKg,
   newestTables,
   stillGrows,
@@ -15,7 +15,7 @@ import {
   tableServes,
   withGuesses,
   type Body,
-  type Choice,
+  type WornChoice,
   type Form,
   type Item,
   type Offer,
@@ -35,7 +35,7 @@ import { useOut } from './use-out'
 export interface RankedItem {
   /** Everything the item can be settled on, the advised first. */
   ranked: Offer[]
-  choice: Choice | undefined
+  choice: WornChoice | undefined
   /** Readings, and guesses where the form has them. */
   body: SizedBody
   /** The form guesses come from; `null` while nothing is worth guessing from. */
@@ -79,7 +79,7 @@ interface Advised {
 }
 
 /** Our own pieces among the rest: only those that may fit are worth a hand; the chosen one stays in sight. */
-function inOrder(offers: readonly Offer[], item: Item, choice: Choice | undefined, out: ReadonlyMap<string, unknown>): Offer[] {
+function inOrder(offers: readonly Offer[], item: Item, choice: WornChoice | undefined, out: ReadonlyMap<string, unknown>): Offer[] {
   const advised = (offer: Offer): Advised => ({ offer, table: { way: tableIn(offer)?.way ?? 'stock' }, advice: adviseOffer(offer) })
   const own = item.way === 'made' || item.way === 'quick-ship' ? [] : offers.filter((offer) => offer.kind === 'gear')
   const near = own.filter((offer) => offer.grade !== 'fails' || (choice && isOf(choice, offer))).slice(0, 4)
@@ -101,7 +101,7 @@ export function useRanked(item: Item | undefined): RankedItem {
   const pending = !solved && (sheet.readings.length > 0 || (sheet.dog?.breed ?? '') !== '')
   const grown = useGrown(item)
   const growing = stillGrows(sheet.dog, useToday())
-  const choice = item && newestFor(sheet.choices, item.id)
+  const choice = item && wornFor(sheet.choices, item.id)
   const question = useMemo(() => {
     if (!item || tablesOut || piecesOut) return null
     const made = choice && tableOf(choice)

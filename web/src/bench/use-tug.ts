@@ -1,4 +1,4 @@
-import { families, type GearLay, type Item } from '@merry-tailor/core'
+import { families, wornFor, type GearLay, type Item } from '@merry-tailor/core'
 import { useMemo } from 'react'
 import { usePiecesQuery, useSizeTablesQuery } from '../api/queries'
 import { useForetold } from '../form'
@@ -16,7 +16,7 @@ export function useTug(item: Item | undefined): GearLay | null {
   const riseRad = useLineRise(family)
   const { data: tables } = useSizeTablesQuery(undefined)
   const { data: pieces } = usePiecesQuery(undefined)
-  const choice = sheet.choices.findLast((each) => each.itemId === item?.id && !each.struck)
+  const choice = item && wornFor(sheet.choices, item.id)
   const pulls = item !== undefined && families[family].rig?.end != null
   const questions = useMemo(() => {
     const worn = pulls && choice ? wornThing({ choiceId: choice.id }, '', { choices: [choice], tables: tables ?? [], pieces: pieces ?? [] }) : null

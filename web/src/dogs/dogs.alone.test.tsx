@@ -32,6 +32,7 @@ function grownDog(): DogSheet {
     tickets: [on('2026-09-01', { M00: 21, M07: 690, M14: 520 }), on('2025-09-01', { M00: 18, M07: 640, M14: 500 }), on('2024-09-01', { M07: 520 })],
     notes: [{ id: nextId(), kind: 'stitches', text: 'fore pad', on: '2026-09-20', at: AT, by: 'Ylva', over: null }],
     weighings: [],
+    outings: [],
     joins: [],
     photos: [{ id: nextId(), view: 'side', at: AT, by: 'Ylva', type: 'image/jpeg', bytes: 900 }],
   }

@@ -129,6 +129,7 @@ export const aTicket = ({ ticket, ...over }: Partial<Omit<TicketSheet, 'ticket'>
     owner: null,
     dogNotes: [],
     weighings: [],
+    outings: [],
     ...noFacts(),
     items: [anItem()],
     ...over,

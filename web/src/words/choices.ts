@@ -1,8 +1,8 @@
-import { labelsOf, type Choice, type Piece } from '@merry-tailor/core'
+import { labelsOf, type Piece, type WornChoice } from '@merry-tailor/core'
 import { PLACES } from './measuring'
 
 /** What was settled on, in a few words. */
-export function choiceWords(choice: Choice, pieces: readonly Piece[] = []): string {
+export function choiceWords(choice: WornChoice, pieces: readonly Piece[] = []): string {
   switch (choice.kind) {
     case 'size':
       return choice.labels.join(', then ')

@@ -1,4 +1,4 @@
-import { newestFor, type Choice, type Item, type Ticket } from '@merry-tailor/core'
+import { wornFor, type Choice, type Item, type Ticket, type WornChoice } from '@merry-tailor/core'
 import { Link } from 'react-router'
 import { usePiecesQuery, useDogQuery } from '../../api/queries'
 import { useActs, useOpenTicket } from '../../bench'
@@ -61,12 +61,12 @@ export function EarlierBlock() {
   )
 }
 
-function chosenOf(ticket: Ticket, item: Item, choices: readonly Choice[]): { ticket: Ticket; item: Item; choice: Choice }[] {
-  const choice = newestFor(choices, item.id)
+function chosenOf(ticket: Ticket, item: Item, choices: readonly Choice[]): { ticket: Ticket; item: Item; choice: WornChoice }[] {
+  const choice = wornFor(choices, item.id)
   return choice ? [{ ticket, item, choice }] : []
 }
 
-const optionsOf = (choice: Choice): string =>
+const optionsOf = (choice: WornChoice): string =>
   choice.kind === 'made'
     ? Object.entries(choice.options)
         .map(([name, value]) => `, ${name}: ${value}`)

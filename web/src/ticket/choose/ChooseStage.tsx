@@ -7,7 +7,7 @@ import {
   isOf,
   labelsOf,
   measuresOfTable,
-  newestFor,
+  wornFor,
   newestWeightKg,
   offerKey,
   predictedOf,
@@ -132,7 +132,7 @@ export function ChooseStage() {
     })
     setSaveError(error ? problemWords(error) : null)
     if (error) return false
-    const rest = items.find((each) => each.id !== item.id && !newestFor(sheet.choices, each.id))
+    const rest = items.find((each) => each.id !== item.id && !wornFor(sheet.choices, each.id))
     if (rest) {
       setItem(rest.id)
       setPicked(null)

@@ -9,7 +9,7 @@ import {
   latestObservations,
   measures,
   presentSymptoms,
-  newestFor,
+  wornFor,
   newestWeightKg,
   readOf,
   remedyOf,
@@ -262,7 +262,7 @@ function ItemPart({ item, sheet }: { item: Item; sheet: TicketSheet }) {
   const { data: tables = [] } = useSizeTablesQuery(undefined)
   const { data: pieces = [] } = usePiecesQuery(undefined)
   const settings = useAppSelector((state) => state.settings)
-  const choice = newestFor(sheet.choices, item.id)
+  const choice = wornFor(sheet.choices, item.id)
   const made = choice && tableOf(choice)
   const table = tables.find((each) => each.id === made?.tableId && each.version === made.tableVersion)
   const [first] = choice?.predicted ?? []

@@ -1,4 +1,4 @@
-import { cautionKey, cautionsOf, newestFor, readOf, roundVerdict, wornAbout, type Change } from '@merry-tailor/core'
+import { cautionKey, cautionsOf, newestFor, wornFor, readOf, roundVerdict, wornAbout, type Change } from '@merry-tailor/core'
 import { format } from 'date-fns'
 import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
@@ -61,7 +61,7 @@ export function FinishStage() {
           </h1>
           <ul className="mt-2">
             {items.map((item) => {
-              const choice = newestFor(sheet.choices, item.id)
+              const choice = wornFor(sheet.choices, item.id)
               const round = newestFor(sheet.tryOns, item.id)
               const verdict = round ? roundVerdict(item.family, round, wornAbout(sheet)) : null
               return (

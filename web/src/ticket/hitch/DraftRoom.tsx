@@ -80,7 +80,15 @@ function SetUp({ item, rigs, children }: { item: Item; rigs: readonly Rig[]; chi
     void once(async () => {
       if (!rig) return false
       const { rearLeftMm, rearRightMm, ...said } = inOrder({ ...draft, rigId: rig.id })
-      const { error } = await acts.setUp({ itemId, pieceId: null, ...said, rearMm: { left: rearLeftMm, right: rearRightMm }, minutes: {} })
+      const { error } = await acts.setUp({
+        itemId,
+        pieceId: null,
+        ...said,
+        rearMm: { left: rearLeftMm, right: rearRightMm },
+        route: [],
+        pair: null,
+        minutes: {},
+      })
       setRefused(error ? `Not kept. ${problemWords(error)} It stays here.` : null)
       return !error
     })

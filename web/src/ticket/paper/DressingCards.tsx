@@ -1,4 +1,4 @@
-import { families, tableOf, newestFor, type Item } from '@merry-tailor/core'
+import { families, tableOf, wornFor, type Item } from '@merry-tailor/core'
 import { Link } from 'react-router'
 import { usePiecesQuery, useSizeTablesQuery } from '../../api/queries'
 import { DressingSteps, useBenchForm, useOpenTicket } from '../../bench'
@@ -37,7 +37,7 @@ function Card({ item, last }: { item: Item; last: boolean }) {
   const { form } = useBenchForm()
   const { data: tables = [] } = useSizeTablesQuery(undefined)
   const { data: pieces = [] } = usePiecesQuery(undefined)
-  const choice = newestFor(sheet.choices, item.id)
+  const choice = wornFor(sheet.choices, item.id)
   const named = choice && tableOf(choice)
   const table = tables.find((each) => each.id === named?.tableId && each.version === named.tableVersion)
   const piece = choice?.kind === 'gear' ? pieces.find((each) => each.id === choice.pieceId) : undefined

@@ -1,4 +1,4 @@
-import { DUE, formatLength, formatWeight, measures, newestFor, readingsOf, type Choice, type FamilyId, type SizeTable } from '@merry-tailor/core'
+import { DUE, formatLength, formatWeight, measures, wornFor, readingsOf, type Choice, type FamilyId, type SizeTable } from '@merry-tailor/core'
 import { Link } from 'react-router'
 import { useSizeTablesQuery } from '../../api/queries'
 import { StrapList, useOpenTicket } from '../../bench'
@@ -25,7 +25,7 @@ export function OrderSheet() {
   const { data: tables = [] } = useSizeTablesQuery(undefined)
   const items = sheet.items.filter((item) => !item.removed)
   const orders = items.flatMap((item) => {
-    const choice = newestFor(sheet.choices, item.id)
+    const choice = wornFor(sheet.choices, item.id)
     return choice?.kind === 'made' ? [{ item, choice }] : []
   })
   return (

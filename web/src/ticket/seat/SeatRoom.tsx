@@ -13,6 +13,7 @@ import {
   seatReach,
   STIFFNESSES,
   tableOf,
+  wornFor,
   type CarQuestion,
   type Item,
 } from '@merry-tailor/core'
@@ -89,7 +90,7 @@ function OneSeat({ item, items }: { item: Item; items: readonly Item[] }) {
   const [seat, setSeat] = useKeptDraft<Seat>(`seat-${item.id}`, FRESH, isSeat)
   const set = (over: Partial<Seat>): void => setSeat((was) => ({ ...was, ...over }))
   const dogKg = body.M00?.mm ?? sheet.dog?.weightKg ?? form.measures.M00?.mm ?? null
-  const choice = sheet.choices.findLast((each) => each.itemId === item.id && !each.struck)
+  const choice = wornFor(sheet.choices, item.id)
   const chosen = choice ? tableOf(choice) : null
   const table = chosen && tables.find((each) => each.id === chosen.tableId && each.version === chosen.tableVersion)
   const testedKg = (choice?.kind === 'size' && table?.sizes.find(({ label }) => label === choice.labels[0])?.testedKg) || null

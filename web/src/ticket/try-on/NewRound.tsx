@@ -1,4 +1,4 @@
-import { isOf, labelsOf, offerKey, predictionOf, tableIn, type Choice, type Item, type Offer, type Prediction, type TryOn } from '@merry-tailor/core'
+import { isOf, labelsOf, offerKey, predictionOf, tableIn, type WornChoice, type Item, type Offer, type Prediction, type TryOn } from '@merry-tailor/core'
 import { useState } from 'react'
 import { v7 as uuid } from 'uuid'
 import { useOnce } from '../../state/use-once'
@@ -21,7 +21,7 @@ interface Wearable {
 }
 
 /** What is named when this size of this offer is worn: the choice it is of, the piece, or the table. */
-function ofWhat(offer: Offer, label: string, choice: Choice | undefined): TryOn['of'] {
+function ofWhat(offer: Offer, label: string, choice: WornChoice | undefined): TryOn['of'] {
   const chosen = choice && isOf(choice, offer) && (choice.kind === 'gear' || choice.kind === 'made' || labelsOf(choice).includes(label))
   if (chosen) return { choiceId: choice.id }
   if (offer.kind === 'gear') return { pieceId: offer.piece.id }
@@ -29,7 +29,7 @@ function ofWhat(offer: Offer, label: string, choice: Choice | undefined): TryOn[
   return table ? { tableId: table.id, tableVersion: table.version } : { named: true }
 }
 
-const wearables = (ranked: readonly Offer[], choice: Choice | undefined): Wearable[] =>
+const wearables = (ranked: readonly Offer[], choice: WornChoice | undefined): Wearable[] =>
   ranked.flatMap((offer) => {
     const face = faceOf(offer)
     return face.sizes.map((size): Wearable => {
