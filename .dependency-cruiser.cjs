@@ -41,6 +41,7 @@ const webRooms = [
   ['length-entry'],
   ['dog-record'],
   ['bench'],
+  ['drafting'],
   stages,
   ['ticket'],
   ['dogs'],
@@ -52,7 +53,7 @@ const webRooms = [
   ['app'],
 ]
 /** Rooms with a door: others come in by its `index.ts` alone. The rest are libraries of small parts. */
-const webDoors = ['form', 'device', 'length-entry', 'dog-record', 'bench', ...stages, 'dogs', 'round', 'tables', 'gear', 'settings', 'today', 'ticket']
+const webDoors = ['form', 'device', 'length-entry', 'dog-record', 'bench', 'drafting', ...stages, 'dogs', 'round', 'tables', 'gear', 'settings', 'today', 'ticket']
 /** A room's own files; those of a ticket's frame lie beside its stages. */
 const inRoom = (room) => (room === 'ticket' ? '^web/src/ticket/[^/]+$' : `^web/src/${room}/`)
 const TESTS = '\\.test\\.tsx?$|^web/src/test/'

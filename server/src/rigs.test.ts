@@ -53,7 +53,7 @@ it('keeps a set-up as a fact of its ticket: once, taken back by a mark, and not 
   await send(app, 'PUT', `/api/tickets/${ticket}/items/${item}`, { family: 'H23', way: 'stock', school: null, at: AT })
   const body = {
     itemId: item, pieceId: null, rigId: rig, loads: [{ name: 'Churn', massKg: 21, aheadMm: 14, heightMm: 560 }], surface: 'gravel', gradePercent: 3, lasts: 'long',
-    loopMm: 478, rearMm: { left: 0, right: 6 }, route: [{ lengthM: 400, surface: 'sand', gradePercent: 2 }], pair: null, minutes: { neck: 7.5 }, at: AT, by: 'Test',
+    loopMm: 478, hitchMm: null, rearMm: { left: 0, right: 6 }, route: [{ lengthM: 400, surface: 'sand', gradePercent: 2 }], pair: null, minutes: { neck: 7.5 }, at: AT, by: 'Test',
   } // prettier-ignore
   const put = (id: string, over: object = {}) => send(app, 'PUT', `/api/tickets/${ticket}/set-ups/${id}`, { ...body, ...over })
   expect((await put(setUp)).status).toBe(200)

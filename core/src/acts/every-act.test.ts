@@ -36,7 +36,7 @@ const acts: Record<ActName, Act> = {
   'set-up': {
     act: 'set-up',
     id: id(31),
-    body: { itemId: id(2), pieceId: null, rigId: id(32), loads: [{ name: 'Churn', massKg: 20, aheadMm: 12, heightMm: 560 }], surface: 'gravel', gradePercent: 2, lasts: 'long', loopMm: null, rearMm: { left: 0, right: -4 }, route: [], pair: null, minutes: { neck: 6 }, ...by },
+    body: { itemId: id(2), pieceId: null, rigId: id(32), loads: [{ name: 'Churn', massKg: 20, aheadMm: 12, heightMm: 560 }], surface: 'gravel', gradePercent: 2, lasts: 'long', loopMm: null, hitchMm: null, rearMm: { left: 0, right: -4 }, route: [], pair: null, minutes: { neck: 6 }, ...by },
   },
   hitch: { act: 'hitch', id: id(13), body: { where: 'bike-front', heightMm: 450, lineMm: 2200, family: 'H11', ...by } },
   'try-on': { act: 'try-on', id: ROUND, body: { itemId: ITEM, of: { named: true }, label: 'M', settings: [], changed: '', ...by } },

@@ -9,5 +9,7 @@ export { loadFor, routeDraft, startPull, type LoadQuestion, type RouteDraft, typ
 export { PULL_SHARES, pullVerdict, type PullVerdict } from './pull-verdict.ts'
 export { shaftLoop, type ShaftLoop } from './shaft-loop.ts'
 export { draftParts, type DraftPart } from './draft-parts.ts'
+export type { DraftPlaces } from './starts-on.ts'
+export { minutesByStep } from './minutes-by-step.ts'
 export { nextRung, type NextRung, type OutingSaid, type Rung } from './next-rung.ts'
-export { draftStart, type DraftStart, type DraftStartQuestion, type DraftStrap } from './draft-start.ts'
+export { draftPlaces, draftStart, REACH_SD, type DraftStart, type DraftStartQuestion, type DraftStrap } from './draft-start.ts'

@@ -1,3 +1,4 @@
+import { families } from '../gear/index.ts'
 import { strapsOf } from '../lay/index.ts'
 import type { FamilyId } from '../model/index.ts'
 import { settingOrder } from './setting-order.ts'
@@ -30,8 +31,9 @@ function ask(strap: string, sides: StrapSides): void {
 export function sliderMoves(family: FamilyId, from: Readonly<Record<string, StrapSides>>, to: Readonly<Record<string, StrapSides>>): SliderMove[] {
   const straps = strapsOf(family)
   const order: readonly string[] = settingOrder(family)
+  const off: readonly string[] = families[family].rig?.off ?? []
   for (const [id, sides] of [...Object.entries(from), ...Object.entries(to)]) {
-    if (straps.length > 0 && !straps.some((strap) => strap.id === id)) throw new RangeError(`${family} has no strap ${id}`)
+    if (straps.length > 0 && !straps.some((strap) => strap.id === id) && !off.includes(id)) throw new RangeError(`${family} has no strap ${id}`)
     ask(id, sides)
   }
   const place = (id: string): number => (order.includes(id) ? order.indexOf(id) : order.length)

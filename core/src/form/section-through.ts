@@ -109,17 +109,21 @@ export interface UprightCut {
  * @throws RangeError where the place is no number
  */
 export function cutAt(form: Pick<Form, 'sections' | 'parameters'>, xMm: number): UprightCut | null {
+  const { coat, back } = proportionsOf(form.parameters)
+  return cutOn({ skin: skinOf(form), coatMm: coat * back }, xMm)
+}
+
+/** The same on a trunk that is at hand. */
+export function cutOn({ skin, coatMm }: { skin: Skin; coatMm: number }, xMm: number): UprightCut | null {
   if (!Number.isFinite(xMm)) throw new RangeError(`the place of a cut is no number: ${xMm}`)
-  const skin = skinOf(form)
   const [top, under] = [cutBehind(skin, 'tx', xMm), cutBehind(skin, 'ux', xMm)]
   if (top === null || under === null) return null
   const { half, ringMm } = sectionThrough(skin, top, under)
-  const { coat, back } = proportionsOf(form.parameters)
   return {
     xMm,
     topMm: (half[0] as Point3)[2],
     underMm: (half.at(-1) as Point3)[2],
     half: half.map(([, y, z]) => [y, z]),
-    ringMm: ringMm + 2 * Math.PI * coat * back,
+    ringMm: ringMm + 2 * Math.PI * coatMm,
   }
 }

@@ -13,6 +13,8 @@ export const STRAP_IDS = [
   'neck', 'front', 'keel', 'girth', 'cinch', 'side', 'cross', 'back', 'upper', 'lower', 'rear', 'belly', 'loopDrop',
 ] as const // prettier-ignore
 export type StrapId = (typeof STRAP_IDS)[number]
+/** What is set on gear: its straps, and the loop round a shaft. */
+export type SetPart = StrapId | 'loop'
 
 /** How a strap runs: `around` the body, `along` its side, `under` or `over` it on the midline, or through the `air`. */
 export type StrapCourse = 'around' | 'along' | 'under' | 'over' | 'air'
@@ -38,6 +40,8 @@ export type RigEnd = 'tail' | 'back' | 'below-tail' | 'behind-thighs' | 'bar' | 
 /** The straps of a family that decide where it lies. */
 export interface StrapRig {
   straps: readonly RigStrap[]
+  /** Straps that are set and lie on no body: the ring round a shaft. */
+  off?: readonly SetPart[]
   /** `null`: a lead at the back ring, or nothing, draws on it. */
   end: RigEnd | null
 }

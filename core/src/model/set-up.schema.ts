@@ -38,6 +38,8 @@ export const NewSetUp = z.object({
   lasts: z.enum(['long', 'short']),
   /** How high this dog carries the loops; `null`: as its form had it. */
   loopMm: z.number().min(50).max(2000).nullable(),
+  /** How high the bar’s pivot was set; `null`: as the rig has it. */
+  hitchMm: z.number().min(0).max(3000).nullable(),
   /** The rear traces, how much longer than their start. */
   rearMm: z.object({ left: z.number().min(-3000).max(3000), right: z.number().min(-3000).max(3000) }),
   /** The way it is planned for, stretch by stretch. */
@@ -53,6 +55,7 @@ export type NewSetUp = z.infer<typeof NewSetUp>
 export const SetUp = NewSetUp.extend({
   route: NewSetUp.shape.route.default([]),
   pair: NewSetUp.shape.pair.default(null),
+  hitchMm: NewSetUp.shape.hitchMm.default(null),
   id: Id,
   struck: Strike.optional(),
 })

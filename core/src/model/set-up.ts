@@ -20,6 +20,7 @@ export const setUps = resource<SetUp>({
     gradePercent: 'grade_percent',
     lasts: 'lasts',
     loopMm: 'loop_mm',
+    hitchMm: 'hitch_mm',
     rearMm: json('rear_mm'),
     route: json('route'),
     pair: json('pair'),

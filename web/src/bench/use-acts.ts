@@ -41,7 +41,7 @@ export interface Acts {
   item: (body: Omit<NewItem, 'at'>) => Done
   choose: (body: Unsigned<NewChoice>, id?: string) => Done
   hitch: (body: Unsigned<NewHitch>) => Done
-  setUp: (body: Unsigned<NewSetUp>) => Done
+  setUp: (body: Unsigned<NewSetUp>, id?: string) => Done
   tryOn: (body: Unsigned<NewTryOn>, id?: string) => Done
   set: (body: Unsigned<NewSetting>) => Done
   observe: (roundId: string, body: Unsigned<NewObservation>) => Done
@@ -95,10 +95,7 @@ export function useActs(): Acts {
         const { id, at } = signed()
         return act({ act: 'hitch', id, body: { ...body, at, by } })
       },
-      setUp: (body) => {
-        const { id, at } = signed()
-        return act({ act: 'set-up', id, body: { ...body, at, by } })
-      },
+      setUp: (body, id = uuid()) => act({ act: 'set-up', id, body: { ...body, at: signed().at, by } }),
       tryOn: (body, id = uuid()) => act({ act: 'try-on', id, body: { ...body, at: signed().at, by } }),
       set: (body) => {
         const { id, at } = signed()

@@ -81,5 +81,6 @@ export const cartRig: StrapRig = {
     strap('loopDrop', ['girthTop', 'loop'], 'around', null, { ...single, ring: false }),
     strap('belly', ['loop', 'loopLow'], 'around', null, { ...single, ring: false }),
   ],
+  off: ['loop'],
   end: 'bar',
 }

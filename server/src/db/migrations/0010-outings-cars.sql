@@ -28,6 +28,7 @@ CREATE TABLE cars (
 -- A set-up knows its way and the dog beside.
 ALTER TABLE set_ups ADD COLUMN route TEXT NOT NULL DEFAULT '[]';
 ALTER TABLE set_ups ADD COLUMN pair TEXT;
+ALTER TABLE set_ups ADD COLUMN hitch_mm REAL;
 
 -- A locked set-up is a choice.
 CREATE TABLE choices_new (

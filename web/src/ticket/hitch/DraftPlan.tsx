@@ -3,6 +3,8 @@ import { DogPlates } from '../../ui/plates/DogPlates'
 import { fixed, type Point } from '../../ui/plates/geometry'
 import type { DraftNow, Load } from './draft-now'
 import { draftScale } from './draft-scale'
+import { Handle } from './Handle'
+import type { Handles } from './use-handles'
 
 interface DraftPlanProps {
   form: Form
@@ -13,24 +15,28 @@ interface DraftPlanProps {
   /** Of the side above it: both share one scale. */
   sideHeight: number
   height: number
+  handles: Handles
+  say: (mm: number) => string
+  /** How long the rear traces are. */
+  rearMm: { left: number; right: number }
   label: string
 }
 
 /** The same from above, the dog’s left at the page’s top: bed, wheels, shafts, bar and rear traces. */
-export function DraftPlan({ form, rig, now, loads, width, sideHeight, height, label }: DraftPlanProps) {
+export function DraftPlan({ form, rig, now, loads, width, sideHeight, height, handles, say, rearMm, label }: DraftPlanProps) {
   const { by, x0 } = draftScale(form, rig, now, loads, width, sideHeight)
   const middle = height / 2
   const to = (x: number, left: number): Point => ({ x: x0 + x * by, y: middle - left * by })
   const poly = (points: readonly Point[]): string => `M${points.map((p) => `${fixed(p.x)} ${fixed(p.y)}`).join('L')}`
   const skew = now.shares[1]?.traces.skewRad ?? 0
   const half = rig.bar.widthMm / 2
-  const end = (side: 1 | -1): Point => to(rig.hitch.aheadMm - side * half * Math.sin(skew), side * half * Math.cos(skew))
+  const end = (side: 1 | -1): Point => to(now.hitch.aheadMm - side * half * Math.sin(skew), side * half * Math.cos(skew))
   const slack = now.shares[1]?.traces.slack ?? []
   const shaftY = now.ring.outMm + 40
   const wheels = rig.kind === 'cart' ? [0] : rig.kind === 'wagon' ? [0, -(rig.wheelbaseMm ?? 0)] : []
   const wide = Math.max(rig.trackMm / 2 - 60, rig.bar.widthMm / 2)
   return (
-    <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} role="img" aria-label={label} className="block">
+    <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} role="group" aria-label={label} className="block touch-none">
       <DogPlates
         form={form}
         view="above"
@@ -81,8 +87,26 @@ export function DraftPlan({ form, rig, now, loads, width, sideHeight, height, la
           </g>
         )
       })}
+      {([1, -1] as const).map((side) => {
+        const name = side === 1 ? 'left' : 'right'
+        const [a, b] = [to(now.ring.xMm + now.offsetMm, side * now.ring.outMm), end(side)]
+        return (
+          <Handle
+            key={side}
+            {...handles.of(name)}
+            at={{ x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 }}
+            off={{ x: 0, y: -side * 36 }}
+            by={by}
+            axis="along"
+            label={`Rear trace, ${name}`}
+            lines={[`${name} rear ${say(rearMm[name])}`]}
+            range={[50, 3000]}
+            now={rearMm[name]}
+          />
+        )
+      })}
       <text x={width - 10} y={18} textAnchor="end" fontSize={14} fontWeight={600} fill="var(--ink)">
-        From above, its left at the top
+        From above
       </text>
     </svg>
   )

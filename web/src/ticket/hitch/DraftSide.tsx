@@ -1,111 +1,85 @@
 import type { Form, Rig } from '@merry-tailor/core'
-import { useRef, type KeyboardEvent, type PointerEvent } from 'react'
 import { DogPlates } from '../../ui/plates/DogPlates'
 import { fixed, type Point } from '../../ui/plates/geometry'
 import type { PlateScale } from '../../ui/plates/plate-scale'
+import { DraftHarness } from './DraftHarness'
 import type { DraftNow, Load } from './draft-now'
-import { draftScale, FLOOR_TAPE as TAPE } from './draft-scale'
+import { draftScale } from './draft-scale'
+import { FloorTape } from './FloorTape'
+import { Handle } from './Handle'
+import type { Handles } from './use-handles'
 
 interface DraftSideProps {
   form: Form
   rig: Rig
   now: DraftNow
   loads: readonly Load[]
-  /** The load in hand. */
-  inHand: number
-  onPick: (i: number) => void
-  onMove: (i: number, to: { aheadMm: number; heightMm: number }) => void
-  /** The handle in words. */
-  words: (load: Load) => string
+  handles: Handles
+  /** Where the load in hand was taken from. */
+  ghost: { load: Load; words: string } | null
+  words: (load: Load) => string[]
+  say: (mm: number) => string
   width: number
   height: number
   label: string
 }
 
-const STEP = 5
+/** Room asked for between a hind paw’s rearmost and the bar (handbook 7.2, S44, from memory, unverified). */
+const CLEAR_MM = 100
 
-/** A cart and its dog from the side, to scale on one floor; the load in hand is dragged, or moved by arrow keys. */
-export function DraftSide({ form, rig, now, loads, inHand, onPick, onMove, words, width, height, label }: DraftSideProps) {
-  const svg = useRef<SVGSVGElement>(null)
+/** A cart and its dog from the side, to scale on one floor; loads, shafts and bar are dragged, or moved by arrow keys. */
+export function DraftSide({ form, rig, now, loads, handles, ghost, words, say, width, height, label }: DraftSideProps) {
   const pitch = now.balance?.[1].pitchRad ?? 0
   const { by, x0, floor } = draftScale(form, rig, now, loads, width, height)
   const to = (x: number, z: number): Point => ({ x: x0 + x * by, y: floor - z * by })
+  const onDog = (x: number, z: number): Point => to(x + now.offsetMm, z)
   /** A place of the cart, tipped with it. */
   const on = (aheadMm: number, heightMm: number): Point => {
     const z = heightMm - rig.axleMm
     return to(aheadMm * Math.cos(pitch) - z * Math.sin(pitch), rig.axleMm + aheadMm * Math.sin(pitch) + z * Math.cos(pitch))
   }
-  const scale: PlateScale = { by, floor, to: ([x, z]) => to(x + now.offsetMm, z), on: (p) => to(p[0] + now.offsetMm, p[2]) }
+  const scale: PlateScale = { by, floor, to: ([x, z]) => onDog(x, z), on: (p) => onDog(p[0], p[2]) }
   const poly = (points: readonly Point[]): string => `M${points.map((p) => `${fixed(p.x)} ${fixed(p.y)}`).join('L')}`
-  const ring = to(now.ring.xMm + now.offsetMm, now.ring.heightMm)
-  const hitch = on(rig.hitch.aheadMm, rig.hitch.heightMm)
-  const load = loads[inHand]
-  const handle = load && on(load.aheadMm, load.heightMm)
-  const place = (event: PointerEvent): { aheadMm: number; heightMm: number } | null => {
-    const box = svg.current?.getBoundingClientRect()
-    if (!box) return null
-    const [x, z] = [(event.clientX - box.left - x0) / by, (floor - (event.clientY - box.top)) / by - rig.axleMm]
-    const snap = (mm: number): number => Math.round(mm / STEP) * STEP
-    return { aheadMm: snap(x * Math.cos(-pitch) - z * Math.sin(-pitch)), heightMm: snap(rig.axleMm + x * Math.sin(-pitch) + z * Math.cos(-pitch)) }
-  }
-  const keep = ({ aheadMm, heightMm }: { aheadMm: number; heightMm: number }): void =>
-    onMove(inHand, {
-      aheadMm: Math.min(rig.bed.toMm, Math.max(rig.bed.fromMm, aheadMm)),
-      heightMm: Math.min(1500, Math.max(rig.bed.heightMm, heightMm)),
-    })
-  const onKey = (event: KeyboardEvent): void => {
-    if (!load) return
-    const by1 = event.shiftKey ? 1 : STEP
-    const move = { ArrowLeft: [-by1, 0], ArrowRight: [by1, 0], ArrowUp: [0, by1], ArrowDown: [0, -by1] }[event.key]
-    if (!move) return
-    event.preventDefault()
-    event.stopPropagation()
-    keep({ aheadMm: load.aheadMm + (move[0] ?? 0), heightMm: load.heightMm + (move[1] ?? 0) })
-  }
+  const ring = onDog(now.ring.xMm, now.ring.heightMm)
+  const hitch = on(now.hitch.aheadMm, now.hitch.heightMm)
+  const slack = now.balance !== null && now.balance[1].traceN === 0
+  const loop = rig.shafts && on(rig.shafts.aheadMm, rig.shafts.levelMm)
+  const rests = now.balance ? now.balance[1].shaftN >= 0 : true
   return (
-    <svg ref={svg} width={width} height={height} viewBox={`0 0 ${width} ${height}`} role="group" aria-label={label} className="block touch-none">
+    <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} role="group" aria-label={label} className="block touch-none">
+      <text x={10} y={20} fontSize={14} fontWeight={600} fill="var(--ink)">
+        From the side
+      </text>
       <FloorTape floor={floor} width={width} by={by} x0={x0} />
       <DogPlates form={form} view="side" scale={scale} width={width} />
-      {now.stride && (
-        <g fill="none" stroke="var(--mute)" strokeWidth={1.4} strokeDasharray="5 4">
-          <path d={poly(now.stride.pawPath.map(([x, z]) => to(x + now.offsetMm, z)))} />
-          <path d={poly(now.stride.hockPath.map(([x, z]) => to(x + now.offsetMm, z)))} />
-        </g>
-      )}
+      <DraftHarness now={now} loops={rig.shafts !== null} to={onDog} />
+      {now.stride && <Stride now={now} rig={rig} to={to} floor={floor} say={say} />}
       <path d={poly([ring, hitch])} stroke="var(--plate)" strokeWidth={8} />
-      <path d={poly([ring, hitch])} stroke="var(--web)" strokeWidth={5} strokeDasharray={now.balance && now.balance[1].traceN === 0 ? '3 6' : undefined} />
+      <path d={poly([ring, hitch])} stroke="var(--web)" strokeWidth={5} strokeDasharray={slack ? '3 6' : undefined} />
       <g stroke="var(--ink)" strokeWidth={1.8} strokeLinejoin="round" fill="var(--plate)">
-        {loads.map((each, i) => {
-          const half = 90 + 5 * Math.cbrt(each.massKg * 60)
-          const rise = Math.max(60, each.heightMm - rig.bed.heightMm)
-          const box = [
-            on(each.aheadMm - half, rig.bed.heightMm),
-            on(each.aheadMm + half, rig.bed.heightMm),
-            on(each.aheadMm + half, rig.bed.heightMm + 2 * rise),
-            on(each.aheadMm - half, rig.bed.heightMm + 2 * rise),
-          ]
-          return <path key={i} d={`${poly(box)}Z`} onPointerDown={() => onPick(i)} fill={i === inHand ? 'var(--panel)' : 'var(--plate)'} />
-        })}
+        {loads.map((each, i) => (
+          <path key={i} d={`${poly(boxOf(each, rig).map(([x, z]) => on(x, z)))}Z`} fill={handles.inHand === `load ${i}` ? 'var(--panel)' : 'var(--plate)'} />
+        ))}
+        {ghost && <path d={`${poly(boxOf(ghost.load, rig).map(([x, z]) => on(x, z)))}Z`} fill="none" stroke="var(--mute)" strokeDasharray="2 4" aria-hidden />}
         <path
           d={`${poly([on(rig.bed.fromMm, rig.bed.heightMm), on(rig.bed.toMm, rig.bed.heightMm), on(rig.bed.toMm, rig.bed.heightMm - 28), on(rig.bed.fromMm, rig.bed.heightMm - 28)])}Z`}
         />
         {rig.shafts && (
           <>
+            {[Math.max(4, rig.shafts.thickMm * by + 3), Math.max(2, rig.shafts.thickMm * by)].map((strokeWidth, i) => (
+              <path
+                key={i}
+                d={poly([on(rig.bed.toMm, rig.bed.heightMm - 10), on((rig.shafts?.aheadMm ?? 0) + 70, rig.shafts?.levelMm ?? 0)])}
+                fill="none"
+                strokeWidth={strokeWidth}
+                {...(i === 1 ? { stroke: 'var(--plate)' } : {})}
+              />
+            ))}
+            {/* Its stop, behind the loop: filled while the dog holds back on it. */}
             <path
-              d={poly([on(rig.bed.toMm, rig.bed.heightMm - 10), on(rig.shafts.aheadMm + 70, rig.shafts.levelMm)])}
-              fill="none"
-              strokeWidth={Math.max(4, rig.shafts.thickMm * by + 3)}
-            />
-            <path
-              d={poly([on(rig.bed.toMm, rig.bed.heightMm - 10), on(rig.shafts.aheadMm + 70, rig.shafts.levelMm)])}
-              fill="none"
-              stroke="var(--plate)"
-              strokeWidth={Math.max(2, rig.shafts.thickMm * by)}
-            />
-            <path
-              d={poly([on(rig.shafts.aheadMm, rig.shafts.levelMm + 26), on(rig.shafts.aheadMm, rig.shafts.levelMm - 26)])}
-              strokeWidth={7}
-              stroke="var(--web)"
+              d={poly([on(rig.shafts.aheadMm - 45, rig.shafts.levelMm + 24), on(rig.shafts.aheadMm - 45, rig.shafts.levelMm - 24)])}
+              strokeWidth={slack ? 10 : 6}
+              stroke="var(--ink)"
             />
           </>
         )}
@@ -114,35 +88,105 @@ export function DraftSide({ form, rig, now, loads, inHand, onPick, onMove, words
             <Wheel key={x} at={to(x, rig.axleMm)} radius={rig.axleMm * by} />
           ))}
       </g>
+      {rig.kind === 'cart' && <line x1={x0} x2={x0} y1={12} y2={floor} stroke="var(--ink)" strokeWidth={1.2} strokeDasharray="6 5" />}
       <circle cx={ring.x} cy={ring.y} r={6} fill="var(--panel)" stroke="var(--ink)" strokeWidth={2.2} />
-      <circle cx={hitch.x} cy={hitch.y} r={5} fill="var(--ink)" />
-      {load && handle && (
-        <g
-          role="slider"
-          tabIndex={0}
-          aria-label={`${load.name}, ahead of the axle`}
-          aria-valuemin={rig.bed.fromMm}
-          aria-valuemax={rig.bed.toMm}
-          aria-valuenow={Math.round(load.aheadMm)}
-          aria-valuetext={words(load)}
-          onKeyDown={onKey}
-          onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
-          onPointerMove={(event) => {
-            const next = event.currentTarget.hasPointerCapture(event.pointerId) ? place(event) : null
-            if (next) keep(next)
-          }}
-          className="cursor-move"
-        >
-          <circle cx={handle.x} cy={handle.y} r={23} fill="transparent" />
-          <circle cx={handle.x} cy={handle.y} r={14} fill="var(--tape)" stroke="var(--ink)" strokeWidth={2} />
-          <path
-            d={`M${fixed(handle.x - 8)} ${fixed(handle.y)}H${fixed(handle.x + 8)}M${fixed(handle.x)} ${fixed(handle.y - 8)}V${fixed(handle.y + 8)}`}
-            stroke="var(--tape-ink)"
-            strokeWidth={2}
+      {!rests && loop && <path d={`M${fixed(loop.x)} ${fixed(loop.y - 14)}v-18m-5 6l5-6l5 6`} stroke="var(--snag)" strokeWidth={2.4} fill="none" />}
+      {loads.map((load, i) => {
+        const at = on(load.aheadMm, load.heightMm)
+        return (
+          <Handle
+            key={i}
+            {...handles.of(`load ${i}`)}
+            at={at}
+            off={{ x: i % 2 === 0 ? 46 : -46, y: -30 }}
+            words={i % 2 === 0 ? 'right' : 'left'}
+            by={by}
+            axis="both"
+            label={`${load.name}, ahead of the axle`}
+            lines={[...words(load), ...(ghost && handles.inHand === `load ${i}` ? [ghost.words] : [])]}
+            range={[rig.bed.fromMm, rig.bed.toMm]}
+            now={load.aheadMm}
           />
-        </g>
+        )
+      })}
+      <Handle
+        {...handles.of('hitch')}
+        at={hitch}
+        off={{ x: -4, y: -38 }}
+        by={by}
+        axis="up"
+        label="Bar’s height"
+        lines={[`${say(now.hitch.heightMm)} up`]}
+        range={[20, 1200]}
+        now={now.hitch.heightMm}
+      />
+      {loop && (
+        <Handle
+          {...handles.of('loop')}
+          at={loop}
+          off={{ x: 40, y: 46 }}
+          by={by}
+          axis="up"
+          label="Shafts’ height at the dog"
+          lines={['shafts', `${say(now.loopMm)} up`]}
+          range={[100, 1200]}
+          now={now.loopMm}
+        />
       )}
     </svg>
+  )
+}
+
+/** What a load looks like from the side: as high as its middle says, as long as its weight. */
+function boxOf(load: Load, rig: Rig): [number, number][] {
+  const half = 90 + 5 * Math.cbrt(load.massKg * 60)
+  const rise = Math.max(60, load.heightMm - rig.bed.heightMm)
+  const [low, high] = [rig.bed.heightMm, rig.bed.heightMm + 2 * rise]
+  return [
+    [load.aheadMm - half, low],
+    [load.aheadMm + half, low],
+    [load.aheadMm + half, high],
+    [load.aheadMm - half, high],
+  ]
+}
+
+/** Where a hind leg goes in full stride: its paths dashed, the paw’s spread on the floor, 10 cm clear to the bar. */
+function Stride({ now, rig, to, floor, say }: { now: DraftNow; rig: Rig; to: (x: number, z: number) => Point; floor: number; say: (mm: number) => string }) {
+  const { stride, offsetMm } = now
+  if (!stride) return null
+  const line = (path: readonly (readonly [number, number])[]): string => `M${path.map(([x, z]) => to(x + offsetMm, z)).map((p) => `${fixed(p.x)} ${fixed(p.y)}`).join('L')}` // prettier-ignore
+  const [rear, sigma] = [stride.pawRearMm + offsetMm, now.reachSigmaMm]
+  const [far, near] = [to(rear - 1.28 * sigma, 0), to(rear + 1.28 * sigma, 0)]
+  const clear = to(rear - 1.28 * sigma - CLEAR_MM, 0)
+  const bar = to(rig.hitch.aheadMm, 0)
+  const y = floor - 30
+  const short = clear.x < bar.x
+  const room = rear - 1.28 * sigma - rig.hitch.aheadMm
+  return (
+    <g fill="none">
+      <g stroke="var(--mute)" strokeWidth={1.4} strokeDasharray="5 4">
+        <path d={line(stride.pawPath)} />
+        <path d={line(stride.hockPath)} />
+      </g>
+      <rect x={far.x} y={floor - 6} width={Math.max(3, near.x - far.x)} height={6} fill="var(--ink)" />
+      <path d={`M${fixed(clear.x)} ${y + 9}V${y}H${fixed(far.x)}V${y + 9}`} stroke={short ? 'var(--snag)' : 'var(--ink)'} strokeWidth={2} />
+      <text
+        x={Math.min(clear.x, far.x) - 6}
+        y={y + 2}
+        textAnchor="end"
+        fontSize={14}
+        fontWeight={600}
+        fill={short ? 'var(--snag)' : 'var(--ink)'}
+        stroke="var(--mat)"
+        strokeWidth={4}
+        paintOrder="stroke"
+      >
+        {short ? `${say(Math.max(0, room))} to the bar, ${say(CLEAR_MM)} wanted` : `${say(CLEAR_MM)} clear`}
+      </text>
+      <text x={near.x + 6} y={floor - 10} fontSize={13.5} fill="var(--ink)" stroke="var(--mat)" strokeWidth={4} paintOrder="stroke">
+        hind stride
+      </text>
+    </g>
   )
 }
 
@@ -163,35 +207,6 @@ function Wheel({ at, radius }: { at: Point; radius: number }) {
         />
       ))}
       <circle cx={at.x} cy={at.y} r={6} fill="var(--plate)" stroke="var(--ink)" strokeWidth={1.8} />
-    </g>
-  )
-}
-
-/** The floor as a resting tape, its zero under the axle, a tick every 10 cm. */
-function FloorTape({ floor, width, by, x0 }: { floor: number; width: number; by: number; x0: number }) {
-  const first = Math.ceil(-x0 / by / 100)
-  const count = Math.ceil(width / by / 100)
-  return (
-    <g>
-      <rect x={0} y={floor} width={width} height={TAPE} fill="var(--tape-rest)" />
-      <path d={`M0 ${floor}H${width}M0 ${floor + TAPE}H${width}`} stroke="var(--tape-ink)" strokeWidth={1.4} />
-      {Array.from({ length: count }, (_, i) => first + i).map((tick) => (
-        <g key={tick}>
-          <line
-            x1={x0 + tick * 100 * by}
-            x2={x0 + tick * 100 * by}
-            y1={floor}
-            y2={floor + (tick % 5 === 0 ? 14 : 7)}
-            stroke="var(--tape-ink)"
-            strokeWidth={tick % 5 === 0 ? 1.8 : 1}
-          />
-          {tick % 5 === 0 && (
-            <text x={x0 + tick * 100 * by + 4} y={floor + TAPE - 4} fontSize={13.5} fontWeight={800} fill="var(--tape-ink)">
-              {tick === 0 ? '0 axle' : `${tick * 10} cm`}
-            </text>
-          )}
-        </g>
-      ))}
     </g>
   )
 }

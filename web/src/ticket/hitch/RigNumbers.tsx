@@ -1,6 +1,6 @@
-import { formatLength, formatWeight, parseLength, parseWeight, type Change, type Rig } from '@merry-tailor/core'
+import { formatWeight, parseWeight, type Change, type Rig } from '@merry-tailor/core'
 import { useChangeRigMutation } from '../../api/queries'
-import { valueStyle } from '../../state/settings'
+import { SavedLength } from '../../length-entry'
 import { saveField } from '../../state/save-field'
 import { useAppSelector } from '../../state/store'
 import { Segmented } from '../../ui/controls/Segmented'
@@ -10,26 +10,12 @@ import { weightProblemWords } from '../../words/problems'
 /** The rig’s own numbers, each kept when its field is left. */
 export function RigNumbers({ rig }: { rig: Rig }) {
   const look = useAppSelector((state) => state.settings)
-  const style = { ...valueStyle(look), unit: look.unit }
   const [changeRig] = useChangeRigMutation()
   const weightUnit = look.unit === 'in' ? 'lb' : 'kg'
   const send = (changes: Change[]) => changeRig({ id: rig.id, changes })
   const save = <K extends keyof Rig>(field: K, to: Rig[K]): Promise<SaveResult> => saveField(send, field, rig[field], to)
   const length = (label: string, mm: number, put: (mm: number) => Promise<SaveResult>, signed = false) => (
-    <SavedField
-      key={label}
-      label={`${label} (${look.unit})`}
-      value={`${mm < 0 ? '-' : ''}${formatLength(Math.abs(mm), style)
-        .text.replace(/[^\d./ ⁄]/g, '')
-        .trim()}`}
-      onSave={(text) => {
-        const minus = /^\s*[-−]/.test(text)
-        const parsed = parseLength(text.replace(/^\s*[-−+]/, ''), look.unit)
-        return parsed.ok && (signed || !minus)
-          ? put(minus ? -parsed.mm : parsed.mm)
-          : Promise.resolve({ kept: false, problem: signed ? 'A length; minus lies behind the axle.' : 'A length, such as 12 1/2 or 31 cm.' })
-      }}
-    />
+    <SavedLength key={label} label={label} mm={mm} onSave={put} {...(signed ? { minus: 'behind the axle' } : {})} />
   )
   const { shafts, hitch, bar, bed } = rig
   return (

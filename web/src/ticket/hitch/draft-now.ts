@@ -5,16 +5,20 @@ import {
   hindLegOf,
   hindStride,
   pullVerdict,
+  REACH_SD,
+  routeDraft,
   SURFACES,
   tipGrades,
   traceBalance,
   turnOf,
   type Cart,
   type CartBalance,
+  type DraftPlaces,
   type Form,
   type HindStride,
   type PullVerdict,
   type Rig,
+  type RouteDraft,
   type Surface,
   type TraceBalance,
   type Turn,
@@ -39,10 +43,27 @@ export interface DraftState {
   /** How much longer than the start the rear traces are. */
   rearLeftMm: number
   rearRightMm: number
+  /** How high the bar’s pivot is; `null`: as the rig has it. */
+  hitchMm: number | null
+  route: Stretch[]
+}
+
+/** One stretch of the way it is planned for. */
+export interface Stretch {
+  lengthM: number
+  surface: Surface
+  gradePercent: number
 }
 
 export const isDraft = (kept: unknown): kept is DraftState =>
-  typeof kept === 'object' && kept !== null && 'rigId' in kept && 'loads' in kept && Array.isArray(kept.loads) && 'surface' in kept
+  typeof kept === 'object' &&
+  kept !== null &&
+  'rigId' in kept &&
+  'loads' in kept &&
+  Array.isArray(kept.loads) &&
+  'surface' in kept &&
+  'route' in kept &&
+  Array.isArray(kept.route)
 
 /** Soft, usual and firm, N/m. Ours: nobody knows what coat, flesh and harness give. */
 export const GIVES = [
@@ -64,26 +85,29 @@ export interface DraftNow {
   shares: { label: string; traces: TraceBalance }[]
   startMm: { rear: number }
   stride: HindStride | null
+  /** What the reach of a hind paw may be off by. */
+  reachSigmaMm: number
   turn: Turn | null
   /** Where the dog’s own places lie ahead of the axle: its x and this. */
   offsetMm: number
   loopMm: number
   ring: { xMm: number; heightMm: number; outMm: number }
+  places: DraftPlaces
+  hitch: { aheadMm: number; heightMm: number }
+  /** Pull, work and holding back along the way; `null` where none is planned. */
+  route: RouteDraft | null
 }
 
 /** A drag without shafts follows this far behind the dog’s ring. Ours. */
 const BEHIND_MM = 900
 
 /** Everything the bench says of a set-up, in one go; a frame is enough for it. */
-export function draftNow(form: Form, dogKg: number, rig: Rig, state: DraftState): DraftNow {
-  const { sections, landmarks, measures } = form
-  const ringX = (sections.girth.tx + sections.lastRib.tx) / 2
-  const carried = measures.M46?.mm ?? (sections.girth.tz + sections.girth.uz) / 2
-  const loopMm = state.loopMm ?? carried
-  const cut = cutAt(form, ringX)
-  const outMm = Math.max(60, ...(cut?.half.map(([y]) => y) ?? []))
-  const ring = { xMm: ringX, heightMm: carried * 0.94, outMm }
-  const offsetMm = rig.shafts ? rig.shafts.aheadMm - sections.girth.tx : rig.hitch.aheadMm + BEHIND_MM - ringX
+export function draftNow(form: Form, dogKg: number, rig: Rig, state: DraftState, places: DraftPlaces): DraftNow {
+  const [ringX, outMm, ringZ] = places.ring
+  const loopMm = state.loopMm ?? places.loop.zMm
+  const ring = { xMm: ringX, heightMm: ringZ, outMm }
+  const offsetMm = rig.shafts ? rig.shafts.aheadMm - places.loop.xMm : rig.hitch.aheadMm + BEHIND_MM - ringX
+  const hitch = { aheadMm: rig.hitch.aheadMm, heightMm: state.hitchMm ?? rig.hitch.heightMm }
   const masses = [
     { massKg: rig.massKg, aheadMm: rig.massAheadMm, heightMm: rig.massHeightMm },
     ...state.loads.filter(({ massKg }) => massKg > 0).map(({ massKg, aheadMm, heightMm }) => ({ massKg, aheadMm, heightMm })),
@@ -97,7 +121,7 @@ export function draftNow(form: Form, dogKg: number, rig: Rig, state: DraftState)
           axleMm: rig.axleMm,
           shafts: { aheadMm: rig.shafts.aheadMm, levelMm: rig.shafts.levelMm },
           loopMm,
-          hitch: rig.hitch,
+          hitch,
           ring: { aheadMm: ring.xMm + offsetMm, heightMm: ring.heightMm },
           resistance,
           gradePercent: state.gradePercent,
@@ -107,7 +131,7 @@ export function draftNow(form: Form, dogKg: number, rig: Rig, state: DraftState)
   const carts = drags.map(cartOf)
   const [least, most] = carts
   const balance = least && most ? ([cartBalance(least), cartBalance(most)] as const) : null
-  const lineRad = Math.atan2(ring.heightMm - rig.hitch.heightMm, ring.xMm + offsetMm - rig.hitch.aheadMm)
+  const lineRad = Math.atan2(ring.heightMm - hitch.heightMm, ring.xMm + offsetMm - hitch.aheadMm)
   const pullN: readonly [number, number] = balance
     ? [balance[0].traceN, balance[1].traceN]
     : [
@@ -116,17 +140,11 @@ export function draftNow(form: Form, dogKg: number, rig: Rig, state: DraftState)
       ]
   const usual = Math.max(5, (pullN[0] + pullN[1]) / 2)
 
-  const upper = landmarks.L21 ?? landmarks.L05
-  const lower = landmarks.L01
-  const at = (p: readonly [number, number, number] | undefined, out: number) => ({
-    xMm: p?.[0] ?? 0,
-    yMm: Math.max(20, Math.abs(p?.[1] ?? out), out * 0.5),
-    zMm: p?.[2] ?? carried,
-  })
-  const [up, low] = [at(upper, outMm), at(lower, outMm * 0.5)]
-  const barX = rig.hitch.aheadMm - offsetMm
+  const at = ([xMm, yMm, zMm]: DraftPlaces['upper']) => ({ xMm, yMm: Math.max(20, yMm), zMm })
+  const [up, low] = [at(places.upper), at(places.lower)]
+  const barX = hitch.aheadMm - offsetMm
   const far = (a: { xMm: number; yMm: number; zMm: number }): number => Math.hypot(a.xMm - ring.xMm, a.yMm - outMm, a.zMm - ring.heightMm)
-  const rear = Math.hypot(ring.xMm - barX, outMm - rig.bar.widthMm / 2, ring.heightMm - rig.hitch.heightMm)
+  const rear = Math.hypot(ring.xMm - barX, outMm - rig.bar.widthMm / 2, ring.heightMm - hitch.heightMm)
   const shares = GIVES.map(({ label, npm }) => ({
     label,
     traces: traceBalance({
@@ -134,7 +152,7 @@ export function draftNow(form: Form, dogKg: number, rig: Rig, state: DraftState)
       upper: up,
       lower: low,
       ringYMm: outMm,
-      bar: { widthMm: rig.bar.widthMm, zMm: rig.hitch.heightMm, swings: rig.bar.swings },
+      bar: { widthMm: rig.bar.widthMm, zMm: hitch.heightMm, swings: rig.bar.swings },
       lengthMm: {
         upperLeft: far(up),
         upperRight: far(up),
@@ -156,10 +174,20 @@ export function draftNow(form: Form, dogKg: number, rig: Rig, state: DraftState)
     shares,
     startMm: { rear },
     stride: strideOf(form),
+    reachSigmaMm: REACH_SD * (form.sections.withers.tx - form.sections.tail.tx),
     turn: rig.shafts ? turnOfRig(rig, form, offsetMm) : null,
     offsetMm,
     loopMm,
     ring,
+    places,
+    hitch,
+    route:
+      state.route.length === 0
+        ? null
+        : routeDraft({
+            massKg: wholeKg,
+            stretches: state.route.map(({ lengthM, surface, gradePercent }) => ({ lengthM, gradePercent, resistance: SURFACES[surface][1] })),
+          }),
   }
 }
 

@@ -5,4 +5,5 @@ import { lazyRoom } from '../../state/lazy-room'
 export const hitch: RouteObject[] = [
   { path: 'hitch', lazy: lazyRoom(() => import('./HitchRoom'), 'HitchRoom') },
   { path: 'draft', lazy: lazyRoom(() => import('./DraftRoom'), 'DraftRoom') },
+  { path: 'pair', lazy: lazyRoom(() => import('./PairRoom'), 'PairRoom') },
 ]

@@ -16,18 +16,20 @@ interface SavedFieldProps {
   className?: string
   multiline?: boolean
   trailing?: ReactNode
+  inputMode?: 'text' | 'decimal'
   /** What is being typed, for an echo beside it. */
   onDraft?: (typed: string | null) => void
 }
 
 /** A field that saves itself when it is left. Nothing typed is lost: what could not be saved stays, with the reason. */
-export function SavedField({ label, value, onSave, placeholder, maxLength = 200, hint, className, multiline = false, trailing, onDraft }: SavedFieldProps) {
+export function SavedField({ label, value, onSave, placeholder, maxLength = 200, hint, className, multiline = false, trailing, inputMode, onDraft }: SavedFieldProps) {
   const saved = useSavedDraft(value, onSave)
   const problem = saved.theirs === null ? saved.problem : null
   const shared = {
     value: saved.shown,
     placeholder,
     maxLength,
+    ...(inputMode ? { inputMode } : {}),
     onBlur: () => saved.leave(),
     onChange: (event: { target: { value: string } }) => {
       saved.type(event.target.value)

@@ -1,0 +1,22 @@
+import { KeyCap } from '../../ui/controls/KeyCap'
+
+/** The yellow act of the bench: keeps the set-up as what this item draws. */
+export function LockButton({ isLocked, can, refused, onLock }: { isLocked: boolean; can: boolean; refused: string | null; onLock: () => void }) {
+  return (
+    <div className="border-t-2 border-ink p-3">
+      {refused && (
+        <p role="alert" className="mb-2 font-semibold text-snag">
+          {refused}
+        </p>
+      )}
+      <button
+        type="button"
+        disabled={isLocked || !can}
+        onClick={onLock}
+        className="flex min-h-14 w-full items-center justify-between rounded-[2px] border-2 border-ink bg-tape px-4 text-[18px] font-bold text-tape-ink disabled:bg-tape-rest"
+      >
+        {isLocked ? 'This set-up is on the ticket' : 'Lock this set-up'} <KeyCap tone="tape">Enter</KeyCap>
+      </button>
+    </div>
+  )
+}
