@@ -22,6 +22,8 @@ interface StrapTableProps {
   children?: (straps: DraftStraps) => ReactNode
 }
 
+const COLUMNS = 'grid grid-cols-[18px_minmax(0,1fr)_50px_50px_50px_24px] items-center gap-x-1'
+
 /** Straps in the order they are set: where each starts, how it is set left and right, which to shorten; one open at a time. */
 export function StrapTable({ item, rig, className = '', above, children }: StrapTableProps) {
   const straps = useDraftStraps(item, rig)
@@ -43,8 +45,8 @@ export function StrapTable({ item, rig, className = '', above, children }: Strap
         </span>
       </h2>
       {above?.(straps)}
-      <p aria-hidden className="grid grid-cols-[22px_1fr_62px_62px_26px] gap-x-1.5 border-b border-rule px-3 py-0.5 text-right text-[13px] text-mute">
-        <span className="col-start-2">start</span>
+      <p aria-hidden className={`${COLUMNS} border-b border-rule py-0.5 pr-3 pl-3 text-right text-[13px] text-mute`}>
+        <span className="col-start-3">start</span>
         <span>left</span>
         <span>right</span>
       </p>
@@ -58,18 +60,16 @@ export function StrapTable({ item, rig, className = '', above, children }: Strap
               type="button"
               aria-expanded={open === row.part}
               onClick={() => setOpen(open === row.part ? null : row.part)}
-              className="grid min-h-12 w-full grid-cols-[20px_1fr_62px_62px_26px] items-center gap-x-1.5 py-1 pr-3 pl-2 text-left"
+              className={`${COLUMNS} min-h-12 w-full py-1 pr-3 pl-2 text-left`}
             >
               <span className="text-[14px] text-mute">{i + 1}</span>
-              <span className="flex min-w-0 flex-wrap items-baseline justify-between gap-x-2">
-                <b className="text-[16px] leading-5 whitespace-nowrap">{DRAFT_NAMES[row.part]}</b>
-                <span className="ml-auto text-right whitespace-nowrap">
-                  <b className="text-[16px]">{bare(row.start.startMm)}</b>
-                  <span className="block text-[13px] leading-4 text-mute">
-                    {row.start.from === 'read' ? 'by its tape' : `${bare(row.start.leastMm)} to ${bare(row.start.mostMm)}`}
-                  </span>
+              <span className="min-w-0">
+                <b className="block text-[16px] leading-5 whitespace-nowrap">{DRAFT_NAMES[row.part]}</b>
+                <span className="block text-[13px] leading-4 whitespace-nowrap text-mute">
+                  {row.start.from === 'read' ? 'by its tape' : `${bare(row.start.leastMm)} to ${bare(row.start.mostMm)}`}
                 </span>
               </span>
+              <b className="text-right text-[16px]">{bare(row.start.startMm)}</b>
               <SetWords row={row} bare={bare} />
               <span className="sr-only">{row.now ? verdictWord(row.grade, 'predicted') : 'not set yet'}</span>
               <span className="justify-self-end">

@@ -22,6 +22,7 @@ import { valueStyle } from '../../state/settings'
 import { useAppSelector } from '../../state/store'
 import { today } from '../../state/today'
 import { useKeys } from '../../state/use-keys'
+import { Named } from '../../ui/controls/Named'
 import { Picker } from '../../ui/controls/Picker'
 import { SaveText } from '../../ui/controls/SaveText'
 import { Segmented } from '../../ui/controls/Segmented'
@@ -129,13 +130,15 @@ function Drawn({ item, rigs, children }: { item: Item; rigs: readonly Rig[]; chi
         <div className="quiet-scroll min-h-0 flex-1 space-y-3 px-4 py-3">
           {rig ? (
             <>
-              <Picker
-                label="Rig"
-                value={rig.id}
-                options={rigs.map(({ id, name: label, kind }) => ({ value: id, label, note: RIG_NAMES[kind] }))}
-                onChange={(rigId) => set({ rigId, hitchMm: null })}
-                className="w-full"
-              />
+              <Named label="Rig">
+                <Picker
+                  label="Rig"
+                  value={rig.id}
+                  options={rigs.map(({ id, name: label, kind }) => ({ value: id, label, note: RIG_NAMES[kind] }))}
+                  onChange={(rigId) => set({ rigId, hitchMm: null })}
+                  className="w-full"
+                />
+              </Named>
               <p className="text-[14px] leading-[18px] text-mute">{rigWords(rig, say, weightUnit)}</p>
               <Loads
                 draft={draft}
@@ -146,23 +149,27 @@ function Drawn({ item, rigs, children }: { item: Item; rigs: readonly Rig[]; chi
                 words={placeWords}
                 weightUnit={weightUnit}
               />
-              <Picker
-                label="It runs on"
-                value={draft.surface}
-                options={(Object.keys(SURFACES) as Surface[]).map((value) => ({ value, label: SURFACE_NAMES[value] }))}
-                onChange={(surface) => set({ surface })}
-                className="w-full"
-              />
+              <Named label="It runs on">
+                <Picker
+                  label="It runs on"
+                  value={draft.surface}
+                  options={(Object.keys(SURFACES) as Surface[]).map((value) => ({ value, label: SURFACE_NAMES[value] }))}
+                  onChange={(surface) => set({ surface })}
+                  className="w-full"
+                />
+              </Named>
               <GradeField value={draft.gradePercent} onSet={(gradePercent) => set({ gradePercent })} />
-              <Segmented
-                label="It lasts"
-                value={draft.lasts}
-                options={[
-                  { value: 'long', label: 'Long' },
-                  { value: 'short', label: 'Short' },
-                ]}
-                onChange={(lasts) => set({ lasts })}
-              />
+              <Named label="It lasts">
+                <Segmented
+                  label="It lasts"
+                  value={draft.lasts}
+                  options={[
+                    { value: 'long', label: 'Long' },
+                    { value: 'short', label: 'Short' },
+                  ]}
+                  onChange={(lasts) => set({ lasts })}
+                />
+              </Named>
               <RouteBlock route={draft.route} now={now} name={name} kg={kg} onSet={(route) => set({ route })} />
               {now && rearMm && (
                 <details className="border-t border-rule">

@@ -170,19 +170,22 @@ function Stride({ now, rig, to, floor, say }: { now: DraftNow; rig: Rig; to: (x:
       </g>
       <rect x={far.x} y={floor - 6} width={Math.max(3, near.x - far.x)} height={6} fill="var(--ink)" />
       <path d={`M${fixed(clear.x)} ${y + 9}V${y}H${fixed(far.x)}V${y + 9}`} stroke={short ? 'var(--snag)' : 'var(--ink)'} strokeWidth={2} />
-      <text
-        x={Math.min(clear.x, far.x) - 6}
-        y={y + 2}
-        textAnchor="end"
-        fontSize={14}
-        fontWeight={600}
-        fill={short ? 'var(--snag)' : 'var(--ink)'}
-        stroke="var(--mat)"
-        strokeWidth={4}
-        paintOrder="stroke"
-      >
-        {short ? `${say(Math.max(0, room))} to the bar, ${say(CLEAR_MM)} wanted` : `${say(CLEAR_MM)} clear`}
-      </text>
+      {(short ? [`${say(Math.max(0, room))} to the bar,`, `${say(CLEAR_MM)} wanted`] : [`${say(CLEAR_MM)} clear`]).map((text, i, all) => (
+        <text
+          key={text}
+          x={(clear.x + far.x) / 2}
+          y={y - 8 - 16 * (all.length - 1 - i)}
+          textAnchor="middle"
+          fontSize={14}
+          fontWeight={600}
+          fill={short ? 'var(--snag)' : 'var(--ink)'}
+          stroke="var(--mat)"
+          strokeWidth={4}
+          paintOrder="stroke"
+        >
+          {text}
+        </text>
+      ))}
       <text x={near.x + 6} y={floor - 10} fontSize={13.5} fill="var(--ink)" stroke="var(--mat)" strokeWidth={4} paintOrder="stroke">
         hind stride
       </text>

@@ -24,10 +24,11 @@ export function PairPlan({ pair, pull, own, other, names, say, kg, width, height
   const forms = { left: side === 'left' ? own : other, right: side === 'right' ? own : other }
   const boxes = { left: forms.left && cutOnce(forms.left, 'above').box, right: forms.right && cutOnce(forms.right, 'above').box }
   const long = Math.max(...[boxes.left, boxes.right].map((box) => (box ? box.right - box.left : 1100)))
+  const longest = Math.max(...[boxes.left, boxes.right].map((box) => (box ? -box.left : 700)))
   const half = (at: 'left' | 'right'): number => (boxes[at] ? Math.max(Math.abs(boxes[at].top), Math.abs(boxes[at].bottom)) : 160)
   const wide = Math.max(armsMm.left + half('left'), yokeMm.left + half('left')) + Math.max(armsMm.right + half('right'), yokeMm.right + half('right'))
-  const by = Math.min((width - 60) / (long + TRACE_MM + 120 + Math.abs(leadMm)), (height - 90) / wide)
-  const x0 = 50
+  const by = Math.min((width - 110) / (long + TRACE_MM + 120 + Math.abs(leadMm)), (height - 90) / wide)
+  const x0 = 96
   const y0 = height / 2 + ((Math.max(armsMm.left, yokeMm.left) + half('left') - (Math.max(armsMm.right, yokeMm.right) + half('right'))) * by) / 2
   const to = (x: number, left: number): Point => ({ x: x0 + x * by, y: y0 - left * by })
   const skew = pull?.skewRad ?? 0
@@ -53,8 +54,9 @@ export function PairPlan({ pair, pull, own, other, names, say, kg, width, height
         const form = forms[at]
         const box = boxes[at]
         const across = (at === 'left' ? 1 : -1) * (at === 'left' ? yokeMm.left : yokeMm.right)
-        const tail = TRACE_MM + (at === 'left' ? Math.max(0, leadMm) : Math.max(0, -leadMm))
-        const shift = box ? tail - box.left : tail
+        // Shoulder by shoulder, but for the lead.
+        const shift = TRACE_MM + longest + (at === 'left' ? Math.max(0, leadMm) : Math.max(0, -leadMm))
+        const tail = shift + (box ? box.left : -longest)
         withersX[at] = shift
         const y = to(0, across).y
         return (

@@ -20,6 +20,7 @@ import { valueStyle } from '../../state/settings'
 import { useAppSelector } from '../../state/store'
 import { useKeptDraft } from '../../state/use-kept-draft'
 import { useKeys } from '../../state/use-keys'
+import { Named } from '../../ui/controls/Named'
 import { Picker } from '../../ui/controls/Picker'
 import { Segmented } from '../../ui/controls/Segmented'
 import { TextField } from '../../ui/controls/TextField'
@@ -113,25 +114,27 @@ function Two({ item, rigs, children }: { item: Item; rigs: readonly Rig[]; child
       <section aria-label="The pair" className="order-2 flex min-h-0 flex-col bg-panel max-md:shrink-0 md:order-1 md:border-r-2 md:border-ink">
         {children}
         <div className="quiet-scroll min-h-0 flex-1 space-y-3 px-4 py-3">
-          <Picker
-            label={`Beside ${name}`}
-            value={pair.dogId ?? ''}
-            options={[
-              { value: '', label: 'Nobody yet' },
-              ...dogs.filter(({ id }) => id !== sheet.dog?.id).map(({ id, name: label }) => ({ value: id, label })),
-            ]}
-            onChange={(dogId) => set({ dogId: dogId === '' ? null : dogId })}
-            className="w-full"
-          />
-          <Segmented
-            label={`${name} goes`}
-            value={mine}
-            options={[
-              { value: 'left', label: 'Left' },
-              { value: 'right', label: 'Right' },
-            ]}
-            onChange={(side) => set({ side })}
-          />
+          <Named label={`Beside ${name}`}>
+            <Picker
+              label={`Beside ${name}`}
+              value={pair.dogId ?? ''}
+              placeholder="Pick a dog"
+              options={dogs.filter(({ id }) => id !== sheet.dog?.id).map(({ id, name: label }) => ({ value: id, label }))}
+              onChange={(dogId) => set({ dogId })}
+              className="w-full"
+            />
+          </Named>
+          <Named label={`${name} goes`}>
+            <Segmented
+              label={`${name} goes`}
+              value={mine}
+              options={[
+                { value: 'left', label: 'Left' },
+                { value: 'right', label: 'Right' },
+              ]}
+              onChange={(side) => set({ side })}
+            />
+          </Named>
           <h2 className="pt-1 text-[16px] leading-5">Evener</h2>
           <LengthEntry label="Left arm, pin to eye" mm={pair.armsMm.left} least={50} most={2000} onSet={(left) => set({ armsMm: { ...pair.armsMm, left } })} />
           <LengthEntry
@@ -150,15 +153,17 @@ function Two({ item, rigs, children }: { item: Item; rigs: readonly Rig[]; child
             onSet={(mm) => set({ leadMm: pair.leadMm < 0 ? -mm : mm })}
           />
           {Math.abs(pair.leadMm) > 0 && (
-            <Segmented
-              label="Ahead is"
-              value={pair.leadMm > 0 ? 'left' : 'right'}
-              options={[
-                { value: 'left', label: 'Left' },
-                { value: 'right', label: 'Right' },
-              ]}
-              onChange={(side) => set({ leadMm: (side === 'left' ? 1 : -1) * Math.abs(pair.leadMm) })}
-            />
+            <Named label="Ahead is">
+              <Segmented
+                label="Ahead is"
+                value={pair.leadMm > 0 ? 'left' : 'right'}
+                options={[
+                  { value: 'left', label: 'Left' },
+                  { value: 'right', label: 'Right' },
+                ]}
+                onChange={(side) => set({ leadMm: (side === 'left' ? 1 : -1) * Math.abs(pair.leadMm) })}
+              />
+            </Named>
           )}
           <h2 className="pt-1 text-[16px] leading-5">Yoke and pole</h2>
           <LengthEntry label="Left arm of the yoke" mm={pair.yokeMm.left} least={50} most={2000} onSet={(left) => set({ yokeMm: { ...pair.yokeMm, left } })} />

@@ -1,5 +1,6 @@
 import { SURFACES, type Surface } from '@merry-tailor/core'
 import { Button } from '../../ui/controls/Button'
+import { Named } from '../../ui/controls/Named'
 import { Picker } from '../../ui/controls/Picker'
 import { TextField } from '../../ui/controls/TextField'
 import { SURFACE_NAMES } from '../../words/hitch'
@@ -51,13 +52,15 @@ export function RouteBlock({
               </button>
             </p>
             <MetresField value={stretch.lengthM} onSet={(lengthM) => put(i, { lengthM })} />
-            <Picker
-              label={`Stretch ${i + 1} runs on`}
-              value={stretch.surface}
-              options={(Object.keys(SURFACES) as Surface[]).map((value) => ({ value, label: SURFACE_NAMES[value] }))}
-              onChange={(surface) => put(i, { surface })}
-              className="w-full"
-            />
+            <Named label={`Stretch ${i + 1} runs on`}>
+              <Picker
+                label={`Stretch ${i + 1} runs on`}
+                value={stretch.surface}
+                options={(Object.keys(SURFACES) as Surface[]).map((value) => ({ value, label: SURFACE_NAMES[value] }))}
+                onChange={(surface) => put(i, { surface })}
+                className="w-full"
+              />
+            </Named>
             <GradeField value={stretch.gradePercent} onSet={(gradePercent) => put(i, { gradePercent })} />
           </li>
         ))}

@@ -10,6 +10,7 @@ import { LoopLine } from './LoopLine'
 import { NextMove } from './NextMove'
 import { RoundRail } from './RoundRail'
 import { RoundTitle } from './RoundTitle'
+import { DraftSteps } from './DraftSteps'
 import { StrapStrip } from './StrapStrip'
 import { Symptoms } from './Symptoms'
 import { TagMat } from './TagMat'
@@ -86,7 +87,9 @@ export function BenchTryOn({ hand, items, onItem, onRound }: BenchTryOnProps) {
       {!narrow && symptoms('border-l-2', true)}
       {round && (
         <div className="col-span-2 flex min-w-0 items-stretch border-t-2 border-ink bg-panel">
-          {canSet ? (
+          {hand.draws ? (
+            <DraftSteps hand={hand} />
+          ) : canSet ? (
             <StrapStrip plan={plan} apart={apart} onApart={setApart} />
           ) : (
             <p className="flex-1 self-center px-5 py-2 text-mute">

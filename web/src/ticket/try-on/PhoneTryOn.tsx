@@ -8,6 +8,7 @@ import { NextMove } from './NextMove'
 import { PhoneCheck } from './PhoneCheck'
 import { RoundRail } from './RoundRail'
 import { StateKeys } from './StateKeys'
+import { DraftSteps } from './DraftSteps'
 import { StrapStrip } from './StrapStrip'
 import { Symptoms } from './Symptoms'
 import { UnderTheMat } from './UnderTheMat'
@@ -32,7 +33,7 @@ export function PhoneTryOn({ hand, items, page, onPage, onItem, onRound }: Phone
   const checks = mat?.checks ?? []
   const pages: { value: TryOnPage; label: string }[] = [
     { value: 'checks', label: 'Checks' },
-    { value: 'straps', label: canSet ? 'Straps' : 'More' },
+    { value: 'straps', label: canSet || hand.draws ? 'Straps' : 'More' },
     { value: 'symptoms', label: 'Symptoms' },
     { value: 'rounds', label: 'Rounds' },
   ]
@@ -82,6 +83,7 @@ export function PhoneTryOn({ hand, items, page, onPage, onItem, onRound }: Phone
               {next}
               {canSet && <BothSides apart={apart} onApart={setApart} />}
             </div>
+            {hand.draws && <DraftSteps hand={hand} />}
             {canSet && <StrapStrip plan={plan} apart={apart} onApart={setApart} />}
             <UnderTheMat hand={hand} />
           </div>

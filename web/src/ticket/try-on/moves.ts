@@ -1,9 +1,9 @@
-import { settingsNow, sliderMoves, strapsOf, type FamilyId, type Setting, type StrapMove, type StrapSides, type TryOn } from '@merry-tailor/core'
+import { families, settingsNow, sliderMoves, strapsOf, type FamilyId, type Setting, type StrapMove, type StrapSides, type TryOn } from '@merry-tailor/core'
 import { strapName } from '../../words/foretold'
 
 /** Sliders moved between two sets of settings. */
 export function movesBetween(family: FamilyId, before: Readonly<Record<string, StrapSides>>, now: Readonly<Record<string, StrapSides>>): StrapMove[] {
-  const known = strapsOf(family).map(({ id }): string => id)
+  const known: readonly string[] = [...strapsOf(family).map(({ id }) => id), ...(families[family].rig?.off ?? [])]
   const own = (of: Readonly<Record<string, StrapSides>>) => Object.fromEntries(Object.entries(of).filter(([id]) => known.includes(id)))
   return sliderMoves(family, own(before), own(now)).map(({ strap, side, byMm }) => ({ strap, side, byMm: Math.round(byMm * 10) / 10 }))
 }

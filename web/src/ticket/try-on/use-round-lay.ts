@@ -1,4 +1,4 @@
-import { type FamilyId, type ForetellQuestion, type Foretold, type StrapSides, type TryOn } from '@merry-tailor/core'
+import { families, type FamilyId, type ForetellQuestion, type Foretold, type StrapSides, type TryOn } from '@merry-tailor/core'
 import { useMemo } from 'react'
 import { usePiecesQuery, useSizeTablesQuery } from '../../api/queries'
 import { pieceWorn, questionOf, useBenchForm, useGauge, useLineRise, useOpenTicket, wornThing, type Worn } from '../../bench'
@@ -18,6 +18,11 @@ export interface RoundLay {
   /** `now` answers what is asked. */
   isFresh: boolean
 }
+
+/** Drafting straps that end off the body are set by lengths of their own: they say nothing of where the harness lies. */
+const OFF_BODY: ReadonlySet<string> = new Set(['upper', 'lower', 'belly', 'rear', 'loop'])
+const onTheBody = (family: FamilyId, settings: Readonly<Record<string, StrapSides>>): Readonly<Record<string, StrapSides>> =>
+  families[family].shelf === 'drafting' ? Object.fromEntries(Object.entries(settings).filter(([part]) => !OFF_BODY.has(part))) : settings
 
 /**
  * Where what a round has on the dog lies, as it is set now.
@@ -39,7 +44,10 @@ export function useRoundLay(family: FamilyId, itemId: string, round: Pick<TryOn,
   const pieceId = of ? pieceWorn(of, sheet.choices) : null
   const thing = useMemo((): SetThing => ({ itemId, pieceId }), [itemId, pieceId])
   const settings = useMemo(() => strapsIn(sheet.settings, thing, sheet.dog?.id ?? null), [sheet.settings, thing, sheet.dog])
-  const asked = useMemo(() => worn && [{ ...questionOf(form, family, gauge, riseRad, worn), set: settings }], [worn, form, family, gauge, riseRad, settings])
+  const asked = useMemo(
+    () => worn && [{ ...questionOf(form, family, gauge, riseRad, worn), set: onTheBody(family, settings) }],
+    [worn, form, family, gauge, riseRad, settings],
+  )
   const answered = useForetold(`${desk} ${itemId}`, asked)
   return { worn, now: answered?.answers[0] ?? null, settings, thing, riseRad, asked, isFresh: asked === null || answered?.questions === asked }
 }

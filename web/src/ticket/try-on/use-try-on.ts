@@ -60,6 +60,8 @@ export interface TryOnInHand {
   mat: MatQuestion | null
   plan: StrapPlan
   canSet: boolean
+  /** A drafting harness: set strap by strap, with a clock. */
+  draws: boolean
   apart: boolean
   setApart: (apart: boolean) => void
   lay: ReturnType<typeof useRoundLay>
@@ -111,7 +113,8 @@ export function useTryOn(item: Item, rounds: readonly TryOn[], round: TryOn | un
     round !== undefined && isLast && movesBetween(family, strapsIn(sheet.settings, lay.thing, sheet.dog?.id ?? null, round), lay.settings).length > 0
   const loop = fittingLoop({ family, rounds, about, moved })
   const plan = useStrapPlan({ item, thing: lay.thing, foretold: foretold ?? UNKNOWN, settings: lay.settings, holds, apart, threeLegs })
-  const canSet = plan.straps.length > 0 && foretold !== null
+  const draws = families[family].shelf === 'drafting'
+  const canSet = !draws && plan.straps.length > 0 && foretold !== null
   const pulls = families[family].shelf === 'pulling'
   const unseen = (of: PullState): Check | undefined => all.find((check) => check.states.includes(of) && !answerOf(check, of))
   const open = opened === undefined ? ((unseen(state) ?? checks.find((check) => answerOf(check, state)?.grade !== 'holds') ?? checks[0])?.id ?? null) : opened
@@ -180,6 +183,7 @@ export function useTryOn(item: Item, rounds: readonly TryOn[], round: TryOn | un
       : null,
     plan,
     canSet,
+    draws,
     apart,
     setApart,
     lay,

@@ -22,7 +22,19 @@ interface SavedFieldProps {
 }
 
 /** A field that saves itself when it is left. Nothing typed is lost: what could not be saved stays, with the reason. */
-export function SavedField({ label, value, onSave, placeholder, maxLength = 200, hint, className, multiline = false, trailing, inputMode, onDraft }: SavedFieldProps) {
+export function SavedField({
+  label,
+  value,
+  onSave,
+  placeholder,
+  maxLength = 200,
+  hint,
+  className,
+  multiline = false,
+  trailing,
+  inputMode,
+  onDraft,
+}: SavedFieldProps) {
   const saved = useSavedDraft(value, onSave)
   const problem = saved.theirs === null ? saved.problem : null
   const shared = {
