@@ -10,7 +10,7 @@ import type { DocumentProblem, ReadDocument } from './read-document.ts'
 const LONGEST = 200
 const HEAD = ['id', 'version', 'name', 'maker', 'family', 'way', 'school', 'between'] as const
 /** Facts a maker may state; empty where nothing is said. */
-const MORE = ['fingers', 'cut', 'price', 'build', 'strap words', 'unjudged', 'retired'] as const
+const MORE = ['fingers', 'cut', 'price', 'build', 'claim', 'strap words', 'unjudged', 'retired'] as const
 const LEAD = ['lead weeks', 'peak months', 'peak weeks'] as const
 
 /** A length in the table's unit with as many digits as bring the same millimetre value back. */
@@ -52,12 +52,13 @@ export function sizeTableToCsv(table: SizeTable): string {
   return `${writeCsv(facts)}\r\n${writeCsv(sizes)}`
 }
 
-function moreText({ rules, price, build, strapWords, unjudged, retired }: SizeTable, key: (typeof MORE)[number]): string {
+function moreText({ rules, price, build, claim, strapWords, unjudged, retired }: SizeTable, key: (typeof MORE)[number]): string {
   if (key === 'fingers') return rules?.fingers?.join('-') ?? ''
   if (key === 'cut') return rules?.cut ?? ''
   if (key === 'price') return price?.join('-') ?? ''
   if (key === 'retired') return retired ?? ''
   if (key === 'build') return build ?? ''
+  if (key === 'claim') return claim ?? ''
   if (key === 'strap words')
     return Object.entries(strapWords ?? {})
       .map(([word, strap]) => `${word} = ${strap ?? ''}`.trim())
@@ -191,6 +192,7 @@ export function sizeTableFromCsv(text: string): ReadDocument<SizeTable> {
     ...(fingers || cut ? { rules: { ...(fingers ? { fingers } : {}), ...(cut ? { cut } : {}) } } : {}),
     ...(price ? { price } : {}),
     ...(facts.get('build') ? { build: facts.get('build') } : {}),
+    ...(facts.get('claim') ? { claim: facts.get('claim') } : {}),
     ...(Object.keys(strapWords).length > 0 ? { strapWords } : {}),
     ...(unjudged.length > 0 ? { unjudged } : {}),
     retired: facts.get('retired') || undefined,

@@ -71,6 +71,8 @@ export const SizeTable = z
     price: Price.optional(),
     /** How a car harness is built; left out where it is none, or nobody said. */
     build: z.enum(CAR_BUILDS).optional(),
+    /** What the maker says a car harness holds, in the maker’s words. */
+    claim: line(300).optional(),
     /** The maker's names of straps, each tied to the strap of the family it is; `null`: to none, so it is shown and not laid. */
     strapWords: z.record(line(40).min(1), line(20).min(1).nullable()).optional(),
     /** Columns of the maker's table that stand for no measure of ours: nothing is judged by them. */

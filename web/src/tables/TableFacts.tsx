@@ -1,5 +1,5 @@
 import { families, FAMILY_IDS, hasSchools, strapsOf } from '@merry-tailor/core'
-import type { ReactNode } from 'react'
+import { Named } from '../ui/controls/Named'
 import { Picker } from '../ui/controls/Picker'
 import { Segmented } from '../ui/controls/Segmented'
 import { TextField } from '../ui/controls/TextField'
@@ -18,12 +18,12 @@ interface TableFactsProps {
 
 /** Whose table it is, for what, and what the maker says of fit. */
 export function TableFacts({ draft, problems, onChange }: TableFactsProps) {
-  const text = (field: 'maker' | 'name' | 'fingers' | 'weeks' | 'peakWeeks' | 'price', label: string, hint?: string, longest = 80) => (
+  const text = (field: 'maker' | 'name' | 'fingers' | 'weeks' | 'peakWeeks' | 'price' | 'claim', label: string, hint?: string, longest = 80) => (
     <TextField
       label={label}
       hint={hint}
       maxLength={longest}
-      value={draft[field]}
+      value={draft[field] ?? ''}
       problem={problems.find((each) => each.at === field)?.says}
       onChange={(event) => onChange({ [field]: event.target.value })}
     />
@@ -32,7 +32,7 @@ export function TableFacts({ draft, problems, onChange }: TableFactsProps) {
     <div className="grid gap-x-4 gap-y-3 sm:grid-cols-2 xl:grid-cols-3">
       {text('maker', 'Maker')}
       {text('name', 'Table')}
-      <Labelled label="Kind">
+      <Named label="Kind">
         <Picker
           label="Kind"
           value={draft.family}
@@ -40,16 +40,16 @@ export function TableFacts({ draft, problems, onChange }: TableFactsProps) {
           onChange={(family) => onChange({ family })}
           className="w-full"
         />
-      </Labelled>
-      <Labelled label="Way">
+      </Named>
+      <Named label="Way">
         <Segmented
           label="Way"
           value={draft.way}
           options={(['stock', 'quick-ship', 'made'] as const).map((way) => ({ value: way, label: wayName(way) }))}
           onChange={(way) => onChange({ way })}
         />
-      </Labelled>
-      <Labelled label="The maker’s unit">
+      </Named>
+      <Named label="The maker’s unit">
         <Segmented
           label="The maker’s unit"
           value={draft.unit}
@@ -59,8 +59,8 @@ export function TableFacts({ draft, problems, onChange }: TableFactsProps) {
           ]}
           onChange={(unit) => onChange({ unit })}
         />
-      </Labelled>
-      <Labelled label="Between two sizes the maker says">
+      </Named>
+      <Named label="Between two sizes the maker says">
         <Segmented
           label="Between two sizes the maker says"
           value={draft.between}
@@ -71,9 +71,9 @@ export function TableFacts({ draft, problems, onChange }: TableFactsProps) {
           ]}
           onChange={(between) => onChange({ between })}
         />
-      </Labelled>
+      </Named>
       {text('fingers', 'Fingers the maker asks for', 'Empty: the maker says nothing.', 12)}
-      <Labelled label="Cut, the maker says">
+      <Named label="Cut, the maker says">
         <Segmented
           label="Cut, the maker says"
           value={draft.cut}
@@ -85,24 +85,25 @@ export function TableFacts({ draft, problems, onChange }: TableFactsProps) {
           ]}
           onChange={(cut) => onChange({ cut })}
         />
-      </Labelled>
+      </Named>
       {text('price', 'Price, from and to', 'In the shop’s own money.', 20)}
       {text('weeks', 'Weeks', '0: at hand.', 12)}
       {text('peakWeeks', 'Weeks in the season', 'September to January, where no other months are kept.', 12)}
       {draft.family === 'H24' && (
-        <Labelled label="How it is built">
+        <Named label="How it is built">
           <Segmented
             label="How it is built"
             value={draft.build ?? ''}
             options={[{ value: '', label: 'Not said' }, ...BUILDS]}
             onChange={(build) => onChange({ build })}
           />
-        </Labelled>
+        </Named>
       )}
+      {draft.family === 'H24' && text('claim', 'What the maker says it holds', 'In the maker’s words: speed, mass, force.', 300)}
       {draft.columns
         .filter(({ kind }) => kind === 'strap')
         .map(({ id: word }) => (
-          <Labelled key={word} label={`The maker’s “${word}” is`}>
+          <Named key={word} label={`The maker’s “${word}” is`}>
             <Picker
               label={`The maker’s “${word}” is`}
               value={tiedTo(draft, word)}
@@ -110,10 +111,10 @@ export function TableFacts({ draft, problems, onChange }: TableFactsProps) {
               onChange={(id) => onChange({ strapWords: { ...draft.strapWords, [word]: id === NONE ? null : id } })}
               className="w-full"
             />
-          </Labelled>
+          </Named>
         ))}
       {hasSchools(draft.family) && (
-        <Labelled label="Measuring school">
+        <Named label="Measuring school">
           <Segmented
             label="Measuring school"
             value={draft.school ?? ''}
@@ -124,7 +125,7 @@ export function TableFacts({ draft, problems, onChange }: TableFactsProps) {
             ]}
             onChange={(school) => onChange({ school })}
           />
-        </Labelled>
+        </Named>
       )}
     </div>
   )
@@ -134,13 +135,4 @@ export function TableFacts({ draft, problems, onChange }: TableFactsProps) {
 function tiedTo({ family, strapWords = {} }: TableDraft, word: string): string {
   const id = word in strapWords ? strapWords[word] : word
   return strapsOf(family).some((strap) => strap.id === id) ? (id as string) : NONE
-}
-
-function Labelled({ label, children }: { label: string; children: ReactNode }) {
-  return (
-    <div>
-      <span className="mb-1 block text-[13.5px] font-semibold text-mute">{label}</span>
-      {children}
-    </div>
-  )
 }

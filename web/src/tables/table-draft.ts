@@ -50,6 +50,8 @@ export interface TableDraft {
   peakMonths: readonly number[]
   /** How a car harness is built; of drafts kept before it was asked, left out. */
   build?: NonNullable<SizeTable['build']> | ''
+  /** What the maker of a car harness says it holds. */
+  claim?: string
   /** The maker’s strap names, tied to the family’s straps. */
   strapWords?: Readonly<Record<string, string | null>>
 }
@@ -113,6 +115,7 @@ export function draftOf(table: SizeTable, version: number): TableDraft {
     unjudged: table.unjudged ?? [],
     peakMonths: table.lead.peak?.months ?? [],
     build: table.build ?? '',
+    claim: table.claim ?? '',
     strapWords: table.strapWords ?? {},
   }
 }
@@ -290,6 +293,7 @@ export function judgeDraft(draft: TableDraft): JudgedDraft {
     ...(fingers || draft.cut ? { rules: { ...(fingers ? { fingers } : {}), ...(draft.cut ? { cut: draft.cut } : {}) } } : {}),
     ...(price ? { price } : {}),
     ...(draft.build ? { build: draft.build } : {}),
+    ...(draft.claim?.trim() ? { claim: draft.claim.trim() } : {}),
     ...(tiedWords(draft).length > 0 ? { strapWords: Object.fromEntries(tiedWords(draft)) } : {}),
     ...(draft.unjudged.length > 0 ? { unjudged: [...draft.unjudged] } : {}),
   })

@@ -10,7 +10,7 @@ import { bonesOf } from '../bones.ts'
 import { cutFront } from './front.ts'
 import type { Plate } from './plate.ts'
 import { cutSide } from './side.ts'
-import { cutSitting } from './sitting.ts'
+import { BACK_RING, cutSitting } from './sitting.ts'
 import { unfolded } from './unfold.ts'
 
 export type View = 'side' | 'above' | 'front' | 'below' | 'sitting'
@@ -132,4 +132,27 @@ export function pathParts(form: Form, measureId: string, view: View): PathPart[]
     else parts.push({ points: [onPage(a), onPage(b)], hidden, near })
   }
   return parts
+}
+
+/** Where the ring on a dog’s back is, standing and sitting, the nose sitting, and how far it is from ring to nose with the neck stretched, mm. */
+export interface SeatPlaces {
+  standing: Flat
+  sitting: Flat
+  nose: Flat
+  toNoseMm: number
+}
+
+/** Places of a dog in a car: x forward of the withers standing, z above what it sits on. */
+export function seatPlaces(form: Form): SeatPlaces {
+  const shape = shapeOf(form.parameters, form)
+  const { k, stations } = shape
+  const mm = ([x, z]: Flat): Flat => [x * k.back, z * k.back]
+  const { back, face } = cutSitting(shape, form)
+  const nose = face.nose.reduce<Flat>((far, point) => (point[0] > far[0] ? point : far), face.nose[0] ?? back)
+  return {
+    standing: mm([-BACK_RING, stations.withers.tz]),
+    sitting: mm(back),
+    nose: mm(nose),
+    toNoseMm: k.back * (BACK_RING + k.neckLength + k.head),
+  }
 }

@@ -5,6 +5,9 @@ import type { Face } from './face.ts'
 import type { Plate, PlateTraits } from './plate.ts'
 import { cutSide } from './side.ts'
 
+/** Where a car harness’s ring lies behind the withers, back lengths. Ours. */
+export const BACK_RING = 0.1
+
 const turned = (points: readonly Flat[], about: Flat, by: number): Flat[] => {
   const [c, s] = [Math.cos(by), Math.sin(by)]
   return points.map(([x, z]): Flat => [about[0] + (x - about[0]) * c - (z - about[1]) * s, about[1] + (x - about[0]) * s + (z - about[1]) * c])
@@ -12,7 +15,7 @@ const turned = (points: readonly Flat[], about: Flat, by: number): Flat[] => {
 const moved = (points: readonly Flat[], dx: number, dz: number): Flat[] => points.map(([x, z]): Flat => [x + dx, z + dz])
 
 /** The same dog sitting: the trunk tipped about the elbow until the hips are near the floor, the hind legs folded. */
-export function cutSitting(shape: Shape, traits: PlateTraits): { plates: Plate[]; face: Face; top: Flat } {
+export function cutSitting(shape: Shape, traits: PlateTraits): { plates: Plate[]; face: Face; top: Flat; back: Flat } {
   const side = cutSide(shape, traits)
   const { elbow, hip, thick: t } = side.bones
   const H = shape.stations.withers.tz
@@ -76,5 +79,6 @@ export function cutSitting(shape: Shape, traits: PlateTraits): { plates: Plate[]
     plates,
     face: { ...face, eye: head([face.eye])[0] as Flat, nose: head(face.nose), smile: head(face.smile) },
     top: [throat[0] + shape.k.head * 0.3, skull],
+    back: turned([[-BACK_RING, H - 0.01]], pivot, tip)[0] as Flat,
   }
 }

@@ -3,7 +3,7 @@ import { DogPlates } from '../../ui/plates/DogPlates'
 import { fixed, type Point } from '../../ui/plates/geometry'
 import type { DraftNow, Load } from './draft-now'
 import { draftScale } from './draft-scale'
-import { Handle } from './Handle'
+import { Handle } from '../../ui/handle/Handle'
 import type { Handles } from './use-handles'
 
 interface DraftPlanProps {

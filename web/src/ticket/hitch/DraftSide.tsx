@@ -6,7 +6,7 @@ import { DraftHarness } from './DraftHarness'
 import type { DraftNow, Load } from './draft-now'
 import { draftScale } from './draft-scale'
 import { FloorTape } from './FloorTape'
-import { Handle } from './Handle'
+import { Handle } from '../../ui/handle/Handle'
 import type { Handles } from './use-handles'
 
 interface DraftSideProps {

@@ -1,6 +1,6 @@
 import { formatWeight, type Rig } from '@merry-tailor/core'
 import type { DraftNow } from './draft-now'
-import { RIG_NAMES } from './first-cart'
+import { RIG_NAMES } from '../../rigs'
 
 /** What matters of a set-up, at arm’s length. */
 export function headline(now: DraftNow, rig: Rig, name: string, kg: (newton: number) => string): string {

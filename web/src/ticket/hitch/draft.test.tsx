@@ -3,7 +3,7 @@ import { beforeEach, describe, expect, it } from 'vitest'
 import type { Rig } from '@merry-tailor/core'
 import { AT, anItem, aReading, aTicket, nextId, renderStage, testShop, withTestShop } from '../../test/shop'
 import { DraftRoom } from './DraftRoom'
-import { FIRST_CART } from './first-cart'
+import { FIRST_CART } from '../../rigs'
 
 withTestShop()
 const cart: Rig = { ...FIRST_CART, name: 'Ash cart', id: nextId(), createdAt: AT, bar: { widthMm: 400, swings: false } }

@@ -1,67 +1,38 @@
-import {
-  beltReach,
-  carFingers,
-  carStops,
-  CLAIMS,
-  crashRide,
-  formatLength,
-  parkedCarC,
-  PRE_DRIVE,
-  PULSES,
-  pulseOf,
-  readClaim,
-  seatReach,
-  STIFFNESSES,
-  tableOf,
-  wornFor,
-  type CarQuestion,
-  type Item,
-} from '@merry-tailor/core'
-import { useMemo } from 'react'
-import { Link } from 'react-router'
-import { useSizeTablesQuery } from '../../api/queries'
+import { carFingers, carStops, dressingCard, formatLength, formatWeight, PULSES, tableOf, wornFor, type Item, type NamedPulse } from '@merry-tailor/core'
+import { useMemo, useRef, useState } from 'react'
+import { Link, useNavigate } from 'react-router'
+import { useCarsQuery, usePiecesQuery, useSizeTablesQuery } from '../../api/queries'
 import { ItemPanel, ItemsInHand, ItemTabs, NoItem, useBenchForm, useGauge, useItemInHand, useOpenTicket } from '../../bench'
 import { LengthEntry } from '../../length-entry'
+import { CarNumbers, NewCar } from '../../rigs'
 import { VerdictWord } from '../../said/VerdictWord'
 import { valueStyle } from '../../state/settings'
 import { useAppSelector } from '../../state/store'
 import { useKeptDraft } from '../../state/use-kept-draft'
-import { KeyCap } from '../../ui/controls/KeyCap'
-import { Segmented } from '../../ui/controls/Segmented'
-import { TextField } from '../../ui/controls/TextField'
-import { Mark } from '../../ui/marks/Mark'
 import { useKeys } from '../../state/use-keys'
-import { CLAIM_WORDS, PRE_DRIVE_WORDS, STOP_WORDS } from './seat-words'
+import { KeyCap } from '../../ui/controls/KeyCap'
+import { Named } from '../../ui/controls/Named'
+import { Picker } from '../../ui/controls/Picker'
+import { Segmented } from '../../ui/controls/Segmented'
+import { Mark } from '../../ui/marks/Mark'
+import { useBox } from '../../ui/use-width'
+import { dressingWords } from '../../words/dressing'
+import { Claims } from './Claims'
+import { ForceTable } from './ForceTable'
+import { ForceTape } from './ForceTape'
+import { HeatCurve } from './HeatCurve'
+import { PreDrive } from './PreDrive'
+import { SeatDrawing } from './SeatDrawing'
+import { seatNow, USUAL_SEAT, type Posture } from './seat-now'
+import { FRESH, isSeatState, type SeatState } from './seat-state'
+import { STOP_WORDS } from './seat-words'
 
-/** What is known of the seat, as it is kept on this device. */
-interface Seat {
-  seat: CarQuestion['seat']
-  airBag: CarQuestion['airBag']
-  tetherOn: boolean
-  crashed: boolean
-  held: CarQuestion['held']
-  slackMm: number
-  /** From the loop to the nearest of the front seat. */
-  frontSeatMm: number
-  claim: string
-  frontRingMm: number | null
-  backRingMm: number | null
-  airC: number
-}
-
-const FRESH: Seat = {
-  seat: 'rear', airBag: 'unknown', tetherOn: false, crashed: false, held: 'loop', slackMm: 100, frontSeatMm: 620, claim: '', frontRingMm: null, backRingMm: null, airC: 22,
-} // prettier-ignore
-const isSeat = (kept: unknown): kept is Seat => typeof kept === 'object' && kept !== null && 'seat' in kept && 'slackMm' in kept
-
-/** A middling rear seat: belt outlet, buckle and loop, mm. Ours, unverified. */
-const BELT = { outlet: [-40, 330, 610], buckle: [70, -140, 250], loop: [180, 60, 430], toward: [1, 0, 0] } as const
 /** What new belt webbing holds at least, N. Source: UN R16 6.3.2, value from memory. */
 const BELT_N = 14_700
-const SLACKS = [0, 50, 150] as const
-const PULSE = PULSES[0] ?? { shape: 'half-sine' as const, speedKmh: 48, stopMm: 500 }
+const FALLBACK: NamedPulse = { id: '', shape: 'half-sine', speedKmh: 48, stopMm: 500, source: '', mark: 'value from memory' }
+const HARD_BRAKING = 'hard-braking'
 
-/** The dog in its seat: stops first, then what belt and harness would have to take. */
+/** The dog in its seat: stops first, then how far its head comes and what belt and harness would have to take. */
 export function SeatRoom() {
   const { sheet, name } = useOpenTicket()
   const items = sheet.items.filter((item) => !item.removed)
@@ -72,7 +43,7 @@ export function SeatRoom() {
       items={items}
       current={item.id}
       onPick={setItem}
-      className="min-h-0 flex-1 max-md:flex max-md:flex-col max-md:overflow-y-auto md:grid md:grid-cols-[300px_minmax(0,1fr)] print:block print:overflow-visible"
+      className="min-h-0 flex-1 max-md:flex max-md:flex-col max-md:overflow-y-auto md:grid md:grid-cols-[280px_minmax(0,1fr)] bench:grid-cols-[300px_minmax(0,1fr)_400px]"
     >
       <OneSeat key={item.id} item={item} items={items} />
     </ItemsInHand>
@@ -83,279 +54,300 @@ function OneSeat({ item, items }: { item: Item; items: readonly Item[] }) {
   const { sheet, name, body } = useOpenTicket()
   const { form } = useBenchForm()
   const gauge = useGauge()
+  const navigate = useNavigate()
   const look = useAppSelector((state) => state.settings)
   const style = { ...valueStyle(look), unit: look.unit }
   const say = (mm: number): string => formatLength(mm, style).text
+  const weightUnit = look.unit === 'in' ? 'lb' : 'kg'
   const { data: tables = [] } = useSizeTablesQuery(undefined)
-  const [seat, setSeat] = useKeptDraft<Seat>(`seat-${item.id}`, FRESH, isSeat)
-  const set = (over: Partial<Seat>): void => setSeat((was) => ({ ...was, ...over }))
-  const dogKg = body.M00?.mm ?? sheet.dog?.weightKg ?? form.measures.M00?.mm ?? null
+  const { data: pieces = [] } = usePiecesQuery(undefined)
+  const { data: cars = [] } = useCarsQuery(undefined)
+  const [state, setState] = useKeptDraft<SeatState>(`seat-${item.id}`, FRESH, isSeatState)
+  const set = (over: Partial<SeatState>): void => setState((was) => ({ ...was, ...over }))
+  const [ref, box] = useBox<HTMLDivElement>(560, 640)
+  const [inHand, setInHand] = useState(false)
+  const grabbedAt = useRef(state.slackMm)
+
+  // The owner's own car stands first.
+  const ownCars = useMemo(
+    () => [...cars].sort((a, b) => Number(b.ownerId === (sheet.owner?.id ?? '')) - Number(a.ownerId === (sheet.owner?.id ?? ''))),
+    [cars, sheet.owner],
+  )
+  const car = ownCars.find(({ id }) => id === state.carId) ?? ownCars[0]
+  const at = car && state.seatAt < car.seats.length ? state.seatAt : 0
+  const seat = car?.seats[at] ?? USUAL_SEAT
+
+  const dogKg = body.M00?.mm ?? sheet.dog?.weightKg ?? null
+  const kg = dogKg ?? form.measures.M00?.mm ?? 20
   const choice = wornFor(sheet.choices, item.id)
   const chosen = choice ? tableOf(choice) : null
   const table = chosen && tables.find((each) => each.id === chosen.tableId && each.version === chosen.tableVersion)
+  const piece = choice?.kind === 'gear' ? pieces.find(({ id }) => id === choice.pieceId) : undefined
   const testedKg = (choice?.kind === 'size' && table?.sizes.find(({ label }) => label === choice.labels[0])?.testedKg) || null
-  const stops = carStops({ ...seat, dogKg, testedKg })
-  const kg = dogKg ?? 20
-  const belt = beltReach({ ...BELT, slackMm: seat.slackMm })
-  const pulse = PULSE
-  const rides = useMemo(
-    () =>
-      STIFFNESSES.map((stiffnessNpm) => ({
-        stiffnessNpm,
-        peaks: [...SLACKS, seat.slackMm].map((slackMm) => crashRide({ massKg: kg, pulse, slackMm, stiffnessNpm })),
-      })),
-    [kg, pulse, seat.slackMm],
+  const crashed = state.crashed || piece?.retired?.why === 'crash'
+  const stops = carStops({
+    seat: seat.row,
+    airBag: seat.airBag === 'none' ? 'off' : seat.airBag,
+    tetherOn: state.tetherOn,
+    crashed,
+    dogKg,
+    testedKg,
+    held: state.held,
+  })
+  const pulse = PULSES.find(({ id }) => id === state.pulseId) ?? PULSES[0] ?? FALLBACK
+  const now = useMemo(
+    () => seatNow({ form, seat, posture: state.posture, slackMm: state.slackMm, massKg: kg, pulse }),
+    [form, seat, state.posture, state.slackMm, kg, pulse],
   )
-  const headMm = Math.max(150, 0.42 * (form.sections.withers.tx - form.sections.tail.tx) + 120)
-  const travelMm = rides[1]?.peaks.at(-1)?.travelMm ?? 0
-  const reach = seatReach({ headMm, halfWidthMm: 90, forwardMm: belt.forwardMm, travelMm, frontSeatMm: seat.frontSeatMm })
+  const braking = useMemo(
+    () => seatNow({ form, seat, posture: state.posture, slackMm: state.slackMm, massKg: kg, pulse: PULSES.find(({ id }) => id === HARD_BRAKING) ?? FALLBACK }),
+    [form, seat, state.posture, state.slackMm, kg],
+  )
+  const column = (of: typeof now): number[] => of.rides.map(({ peakN }) => peakN[of.slacks.indexOf(Math.round(state.slackMm))] ?? 0)
+  const [least, most] = [Math.min(...column(now)), Math.max(...column(now))]
+  const [tautLeast, tautMost] = [Math.min(...now.rides.map(({ peakN }) => peakN[0] ?? 0)), Math.max(...now.rides.map(({ peakN }) => peakN[0] ?? 0))]
+  const kn = (newton: number): string => (newton / 1000).toFixed(1)
   const girth = body.M07?.mm ?? form.measures.M07?.mm ?? 700
-  const fingers = carFingers({ frontMm: seat.frontRingMm ?? girth * 0.95, backMm: seat.backRingMm ?? girth, gauge, form })
-  const claim = readClaim(seat.claim)
-  const kn = (newton: number): string => `${(newton / 1000).toFixed(1)} kN`
-  const print = (): void => window.print()
-  useKeys({ Enter: print })
+  const fingers = carFingers({ frontMm: state.frontRingMm ?? girth * 0.95, backMm: state.backRingMm ?? girth, gauge, form })
+  const makers = tables.filter((each) => each.family === 'H24' && each.claim).map((each) => ({ name: `${each.maker}, ${each.name}`, claim: each.claim ?? '' }))
+  const habits = dressingCard({ family: 'H24', dog: { coat: sheet.dog?.coat ?? null, traits: sheet.ticket.traits }, gear: { build: table?.build ?? null } })
+  const short = now.clearMm - now.reach.calmMm
+  const card = (): void => void navigate(`/tickets/${sheet.ticket.id}/car-card`)
+  useKeys({ Enter: card })
   return (
     <>
-      <section aria-label="The seat" className="order-2 flex min-h-0 flex-col bg-panel max-md:shrink-0 md:order-1 md:border-r-2 md:border-ink print:hidden">
+      <section aria-label="The seat" className="order-2 flex min-h-0 flex-col bg-panel max-md:shrink-0 md:order-1 md:border-r-2 md:border-ink">
         <ItemTabs items={items} />
         <ItemPanel items={items} current={item.id} className="quiet-scroll min-h-0 flex-1 space-y-3 px-4 py-3">
-          <Choice
-            label="Where it sits"
-            value={seat.seat}
-            options={[
-              ['rear', 'Behind'],
-              ['front', 'In front'],
-            ]}
-            onChange={(to) => set({ seat: to })}
-          />
-          {seat.seat === 'front' && (
-            <Choice
-              label="Its air bag"
-              value={seat.airBag}
-              options={[
-                ['unknown', 'Not known'],
-                ['off', 'Surely off'],
-                ['on', 'On'],
-              ]}
-              onChange={(to) => set({ airBag: to })}
+          <h2 className="text-[18px] leading-6">In the car</h2>
+          {car ? (
+            <Picker
+              label="Car and place"
+              value={`${car.id} ${at}`}
+              options={ownCars.flatMap((each) =>
+                each.seats.map((place, i) => ({ value: `${each.id} ${i}`, label: `${each.name}, ${place.name.toLowerCase()}` })),
+              )}
+              onChange={(value) => {
+                const [carId = '', seatAt = '0'] = value.split(' ')
+                set({ carId, seatAt: Number(seatAt) })
+              }}
+              className="w-full"
             />
+          ) : (
+            <div>
+              <p className="pb-1 text-[14.5px] text-mute">
+                No car in the book: a middling rear seat is drawn. Take the owner’s in, then set its places by tape.
+              </p>
+              <NewCar known={cars.length} ownerId={sheet.owner?.id ?? null} onMade={(carId) => set({ carId, seatAt: 0 })} />
+            </div>
           )}
-          <Choice
-            label="The belt holds"
-            value={seat.held}
-            options={[
-              ['loop', 'Its loop'],
-              ['collar', 'The collar'],
-              ['nothing', 'Nothing'],
-            ]}
-            onChange={(to) => set({ held: to })}
-          />
-          <Choice
-            label="Lead or tether"
-            value={seat.tetherOn ? 'on' : 'off'}
-            options={[
-              ['off', 'Off'],
-              ['on', 'Left on'],
-            ]}
-            onChange={(to) => set({ tetherOn: to === 'on' })}
-          />
-          <Choice
-            label="Was it in a crash?"
-            value={seat.crashed ? 'yes' : 'no'}
-            options={[
-              ['no', 'No'],
-              ['yes', 'Yes'],
-            ]}
-            onChange={(to) => set({ crashed: to === 'yes' })}
-          />
-          <LengthEntry label="Slack in the belt" mm={seat.slackMm} least={0} most={600} onSet={(slackMm) => set({ slackMm })} />
-          <LengthEntry label="Loop to the front seat" mm={seat.frontSeatMm} least={50} most={2000} onSet={(frontSeatMm) => set({ frontSeatMm })} />
-          <LengthEntry label="Front ring, inside" mm={seat.frontRingMm ?? girth * 0.95} least={150} most={1600} onSet={(frontRingMm) => set({ frontRingMm })} />
-          <LengthEntry label="Back ring, inside" mm={seat.backRingMm ?? girth} least={150} most={1600} onSet={(backRingMm) => set({ backRingMm })} />
-          <TextField
-            label="What its label or maker claims"
-            value={seat.claim}
-            maxLength={300}
-            placeholder="30 mph, 75 lb, 4,000 lbf"
-            onChange={(event) => set({ claim: event.target.value })}
-          />
+          <Named label={`${name} is`}>
+            <Segmented
+              label={`${name} is`}
+              value={state.posture}
+              options={[
+                { value: 'lying', label: 'Lying' },
+                { value: 'sitting', label: 'Sitting' },
+                { value: 'standing', label: 'Standing' },
+              ]}
+              onChange={(posture: Posture) => set({ posture })}
+            />
+          </Named>
+          <LengthEntry label="Slack in the belt" mm={state.slackMm} least={0} most={600} onSet={(slackMm) => set({ slackMm })} />
+          <dl className="grid grid-cols-[1fr_auto] gap-x-3 text-[14.5px] leading-[21px]">
+            {[
+              ['Outlet, from the seat’s fold', `${say(seat.outlet.upMm)} up`],
+              ['Buckle', `${say(seat.buckle.upMm)} up`],
+              ['Front seat, from the loop', say(now.clearMm)],
+              [
+                'Each half of the belt',
+                Number.isFinite(now.belt.tensionPerLoad) ? `${now.belt.tensionPerLoad.toFixed(2)} of the pull` : 'holds nothing that way',
+              ],
+            ].map(([term, value]) => (
+              <div key={term} className="contents">
+                <dt className="text-mute">{term}</dt>
+                <dd className="text-right font-bold">{value}</dd>
+              </div>
+            ))}
+          </dl>
+          {car && <CarNumbers key={`${car.id} ${at}`} car={car} at={at} />}
+          <div className="space-y-3 border-t border-rule pt-2">
+            <Named label="The belt holds">
+              <Segmented
+                label="The belt holds"
+                value={state.held}
+                options={[
+                  { value: 'loop', label: 'Its loop' },
+                  { value: 'collar', label: 'The collar' },
+                  { value: 'nothing', label: 'Nothing' },
+                ]}
+                onChange={(held) => set({ held })}
+              />
+            </Named>
+            <Named label="Lead or tether">
+              <Segmented
+                label="Lead or tether"
+                value={state.tetherOn ? 'on' : 'off'}
+                options={[
+                  { value: 'off', label: 'Off' },
+                  { value: 'on', label: 'Left on' },
+                ]}
+                onChange={(to) => set({ tetherOn: to === 'on' })}
+              />
+            </Named>
+            <Named label="Was this harness in a crash?">
+              <Segmented
+                label="Was it in a crash?"
+                value={crashed ? 'yes' : 'no'}
+                options={[
+                  { value: 'no', label: 'No' },
+                  { value: 'yes', label: 'Yes' },
+                ]}
+                onChange={(to) => set({ crashed: to === 'yes' })}
+              />
+            </Named>
+          </div>
+          <section aria-label="Fingers, as strap" className="border-t border-rule pt-2">
+            <h2 className="text-[18px] leading-6">Fingers, as strap</h2>
+            <p className="flex items-baseline justify-between">
+              Eight fingers in front <b>{say(fingers.frontMm)}</b>
+            </p>
+            {fingers.frontRangeMm && (
+              <p className="text-[14px] text-mute">
+                {say(fingers.frontRangeMm[0])} to {say(fingers.frontRangeMm[1])} on {name}, from the flank to the chest’s corners
+              </p>
+            )}
+            <p className="flex items-baseline justify-between">
+              A hand behind <b>{say(fingers.backMm)}</b>
+            </p>
+            <div className="mt-1 grid grid-cols-2 gap-2">
+              <LengthEntry
+                label="Front ring, inside"
+                mm={state.frontRingMm ?? girth * 0.95}
+                least={150}
+                most={1600}
+                onSet={(frontRingMm) => set({ frontRingMm })}
+              />
+              <LengthEntry label="Back ring, inside" mm={state.backRingMm ?? girth} least={150} most={1600} onSet={(backRingMm) => set({ backRingMm })} />
+            </div>
+          </section>
+          <div className="border-t border-rule pt-2">
+            <Claims makers={makers} claim={state.claim} onClaim={(claim) => set({ claim })} />
+          </div>
+          <details className="border-t border-rule">
+            <summary className="flex min-h-11 cursor-pointer items-center font-bold">How {name} gets used to it</summary>
+            <ol className="list-decimal space-y-1 pb-2 pl-5 text-[15px]">
+              {(habits.habituation ?? []).map((step, i) => (
+                <li key={`${step.code}${i}`}>{dressingWords(step)}</li>
+              ))}
+            </ol>
+            <Link className="inline-flex min-h-11 items-center font-bold underline" to={`/tickets/${sheet.ticket.id}/cards`}>
+              As a card to take home
+            </Link>
+          </details>
         </ItemPanel>
+      </section>
+      <section aria-label="In the car" className="order-1 flex min-h-0 flex-col max-md:shrink-0 md:order-2">
+        <Stops stops={stops} />
+        <header className="shrink-0 border-b-2 border-ink bg-bench px-5 py-2">
+          <h1 className="text-[25px] leading-[30px]" aria-live="polite">
+            {short > 0 ? `Calm, ${name}’s nose stops ${say(short)} short` : `Calm, ${name}’s nose reaches the front seat`}
+          </h1>
+          <p className="flex flex-wrap items-center justify-between gap-x-3 text-[15px] leading-[19px]">
+            <span>
+              {short > 0 ? 'Of the front seat. ' : ''}
+              {now.reach.crash === 'holds'
+                ? 'In a crash it should not reach it.'
+                : now.reach.crash === 'doubt'
+                  ? 'In a crash it may reach it.'
+                  : 'In a crash it reaches it.'}
+            </span>
+            <VerdictWord grade="none" basis="predicted" word="Predicted, nothing seen yet" size={17} />
+          </p>
+        </header>
+        <div ref={ref} className="mat min-h-[560px] flex-1 overflow-hidden">
+          <SeatDrawing
+            form={form}
+            name={name}
+            seat={seat}
+            now={now}
+            slackMm={state.slackMm}
+            slackInHand={inHand}
+            onSlack={{
+              grab: () => {
+                grabbedAt.current = state.slackMm
+                setInHand(true)
+              },
+              move: (by) => set({ slackMm: Math.min(600, Math.max(0, Math.round(grabbedAt.current + by))) }),
+              drop: () => undefined,
+            }}
+            say={say}
+            width={box.width}
+            height={box.height}
+          />
+        </div>
+      </section>
+      <section
+        aria-label="What it comes to"
+        className="flex min-h-0 flex-col bg-panel max-bench:order-3 max-md:shrink-0 md:max-bench:col-span-2 max-bench:border-t-2 max-bench:border-ink bench:order-3 bench:border-l-2 bench:border-ink"
+      >
+        <div className="quiet-scroll min-h-0 flex-1 space-y-4 px-4 py-3" tabIndex={0} role="group" aria-label="Forces and lines">
+          <div>
+            <ForceTable
+              now={now}
+              pulse={pulse}
+              massWords={`${formatWeight(kg, weightUnit)}${dogKg === null ? ', never weighed: a guess' : ''}`}
+              slackMm={state.slackMm}
+              limitN={BELT_N}
+              say={say}
+              onPulse={(pulseId) => set({ pulseId })}
+            />
+            <ForceTape
+              least={least / 1000}
+              most={most / 1000}
+              pins={[{ kn: BELT_N / 1000, label: 'new belt' }]}
+              title={`${kn(least)} to ${kn(most)} kN; new belt webbing holds ${kn(BELT_N)} kN at least`}
+            />
+            <p className="text-[14.5px] leading-[19px]">
+              Which give is {name}’s nobody knows. Slack is what you can change: taut takes off {kn(Math.max(0, least - tautLeast))} to{' '}
+              {kn(Math.max(0, most - tautMost))} kN. Hard braking as it is now: {kn(Math.min(...column(braking)))} to {kn(Math.max(...column(braking)))} kN.
+            </p>
+          </div>
+          <PreDrive seen={state.seen} onSeen={(seen) => set({ seen })} />
+          <HeatCurve airC={state.airC} onAir={(airC) => set({ airC })} />
+        </div>
         <div className="border-t-2 border-ink p-3">
           <button
             type="button"
-            onClick={print}
+            onClick={card}
             className="flex min-h-14 w-full items-center justify-between rounded-[2px] border-2 border-ink bg-tape px-4 text-[18px] font-bold text-tape-ink"
           >
             Print the card <KeyCap tone="tape">Enter</KeyCap>
           </button>
         </div>
       </section>
-      <section aria-label="In the car" className="order-1 flex min-h-0 flex-col max-md:shrink-0 md:order-2">
-        <header className="shrink-0 border-b-2 border-ink bg-bench px-5 py-2.5">
-          <h1 className="text-[26px] leading-[32px]">{name} in the car</h1>
-          <p className="text-[15px] text-mute">Predicted, nothing seen yet. No standard here certifies a dog’s restraint; local law decides beside it.</p>
-        </header>
-        <div className="quiet-scroll min-h-0 flex-1 bg-panel px-5 py-3 print:overflow-visible" tabIndex={0} role="group" aria-label="What it comes to">
-          {stops.map(({ code, level }) => (
-            <div key={code} role="note" className={`mb-2 border-l-[5px] px-3 py-2 ${level === 'stop' ? 'border-snag bg-snag-bg' : 'border-chalk bg-chalk-bg'}`}>
-              <p className="flex items-center gap-2 font-bold">
-                {level === 'stop' && <Mark grade="fails" basis="seen" size={18} />}
-                {level === 'stop' ? 'Stop. ' : 'Caution. '}
-                {STOP_WORDS[code].title}.
-              </p>
-              <p>{STOP_WORDS[code].what}</p>
-            </div>
-          ))}
-          <div className="grid gap-x-8 gap-y-4 xl:grid-cols-2">
-            <article>
-              <h2 className="text-[19px] leading-6">What the belt would have to hold</h2>
-              <p className="text-[14.5px] text-mute">
-                {kg.toFixed(1)} kg{dogKg === null ? ' (not weighed: a guess)' : ''} stopped from {pulse.speedKmh} km/h in {say(pulse.stopMm)}: mean{' '}
-                {pulseOf(pulse).meanG.toFixed(0)} g, peak {pulseOf(pulse).peakG.toFixed(0)} g.
-              </p>
-              <table className="mt-1 w-full text-[15px]">
-                <thead>
-                  <tr>
-                    <th className="text-left font-normal text-mute">Slack</th>
-                    {['soft', 'usual', 'firm'].map((each) => (
-                      <th key={each} className="text-right font-normal text-mute">
-                        {each}
-                      </th>
-                    ))}
-                  </tr>
-                </thead>
-                <tbody>
-                  {[...SLACKS, seat.slackMm].map((slackMm, i) => (
-                    <tr key={i} className={`border-t border-rule ${i === SLACKS.length ? 'bg-bench font-bold' : ''}`}>
-                      <td className="py-1">
-                        {slackMm === 0 ? 'taut' : say(slackMm)}
-                        {i === SLACKS.length ? ', here' : ''}
-                      </td>
-                      {rides.map(({ stiffnessNpm, peaks }) => {
-                        const peak = peaks[i]?.peakN ?? 0
-                        return (
-                          <td key={stiffnessNpm} className={`text-right ${peak > BELT_N ? 'text-snag' : ''}`}>
-                            {kn(peak)}
-                            {peak > BELT_N ? ', past a new belt' : ''}
-                          </td>
-                        )
-                      })}
-                    </tr>
-                  ))}
-                </tbody>
-              </table>
-              <p className="text-[14px] leading-[18px] text-mute">
-                New belt webbing holds {kn(BELT_N)} at least. How stiff belt, harness and dog are together was never measured: three are shown. Each half of the
-                belt pulls {belt.tensionPerLoad.toFixed(2)} of it. What a fitter can change is the slack.
-              </p>
-            </article>
-            <article>
-              <h2 className="text-[19px] leading-6">How far it comes</h2>
-              <p className="flex flex-wrap items-center gap-x-3">
-                Calm, its nose reaches {say(reach.calmMm)}. <VerdictWord grade={reach.calm} basis="predicted" size={17} />
-              </p>
-              <p className="flex flex-wrap items-center gap-x-3">
-                In a crash it comes {say(reach.crashMm[0])} to {say(reach.crashMm[1])}. <VerdictWord grade={reach.crash} basis="predicted" size={17} />
-              </p>
-              <p className="text-[14px] text-mute">The front seat is {say(seat.frontSeatMm)} ahead of its loop; the belt’s own places are a middling car’s.</p>
-              <h2 className="mt-3 text-[19px] leading-6">Fingers, as strap</h2>
-              <p>
-                Eight in front: {say(fingers.frontMm)} of slack on a circle
-                {fingers.frontRangeMm ? `, ${say(fingers.frontRangeMm[0])} to ${say(fingers.frontRangeMm[1])} on ${name} by where they go` : ''}. A hand behind:{' '}
-                {say(fingers.backMm)}.
-              </p>
-            </article>
-            {seat.claim.trim() !== '' && (
-              <article>
-                <h2 className="text-[19px] leading-6">What the claim says</h2>
-                <p>
-                  {[
-                    claim.speedKmh === null ? 'no speed' : `${claim.speedKmh.toFixed(0)} km/h`,
-                    claim.massKg === null ? 'no weight' : `${claim.massKg.toFixed(1)} kg`,
-                    claim.forceN === null ? 'no force' : kn(claim.forceN),
-                  ].join(', ')}
-                  .
-                </p>
-                <ul>
-                  {CLAIMS.filter(({ id }) => claim.standards.includes(id)).map(({ id, source }) => (
-                    <li key={id}>
-                      <b>{source}:</b> {CLAIM_WORDS[id].says} {CLAIM_WORDS[id].saysNot}
-                    </li>
-                  ))}
-                </ul>
-              </article>
-            )}
-            <article>
-              <h2 className="text-[19px] leading-6">Before driving off</h2>
-              <ol>
-                {PRE_DRIVE.map(({ code }, i) => (
-                  <li key={code} className="flex gap-2 border-b border-rule py-1.5">
-                    <span className="text-mute">{i + 1}</span> ☐ {PRE_DRIVE_WORDS[code]}
-                  </li>
-                ))}
-              </ol>
-            </article>
-            <article>
-              <h2 className="text-[19px] leading-6">Parked in the sun</h2>
-              <HeatCurve airC={seat.airC} />
-              <p className="text-[14px] text-mute">
-                At {seat.airC} °C outside, from memory, unverified. There is no time that is safe. How it gets used to harness and car stands on{' '}
-                <Link className="font-bold underline" to={`/tickets/${sheet.ticket.id}/cards`}>
-                  its card
-                </Link>
-                .
-              </p>
-            </article>
-          </div>
-        </div>
-      </section>
     </>
   )
 }
 
-function Choice<T extends string>({
-  label,
-  value,
-  options,
-  onChange,
-}: {
-  label: string
-  value: T
-  options: readonly (readonly [T, string])[]
-  onChange: (value: T) => void
-}) {
+/** What must not drive off, and what to think of: above every number. */
+function Stops({ stops }: { stops: ReturnType<typeof carStops> }) {
   return (
-    <div>
-      <span className="mb-1 block text-[13.5px] font-semibold text-mute">{label}</span>
-      <Segmented label={label} value={value} options={options.map(([each, says]) => ({ value: each, label: says }))} onChange={onChange} />
+    <div className="shrink-0">
+      {stops.map(({ code, level }) => (
+        <div
+          key={code}
+          role="note"
+          className={`border-b border-l-[5px] border-b-ink px-4 py-2 text-[15px] leading-[19px] ${level === 'stop' ? 'border-l-snag bg-snag-bg' : 'border-l-chalk bg-chalk-bg'}`}
+        >
+          <b className="inline-flex items-center gap-2">
+            {level === 'stop' && <Mark grade="fails" basis="seen" size={17} />}
+            {level === 'stop' ? 'Stop. ' : 'Caution. '}
+            {STOP_WORDS[code].title}.
+          </b>{' '}
+          {STOP_WORDS[code].what}
+        </div>
+      ))}
     </div>
-  )
-}
-
-const CURVE = { width: 320, height: 120, most: 60 }
-
-/** How warm it gets inside, without a time that is allowed. */
-function HeatCurve({ airC }: { airC: number }) {
-  const points = Array.from({ length: 31 }, (_, i) => ({
-    x: (CURVE.width * i) / 30,
-    y: CURVE.height - (CURVE.height * parkedCarC({ airC, minutes: 2 * i })) / CURVE.most,
-  }))
-  const end = parkedCarC({ airC, minutes: 60 })
-  return (
-    <svg
-      role="img"
-      aria-label={`From ${airC} degrees towards ${Math.round(end)} within the hour`}
-      viewBox={`0 0 ${CURVE.width} ${CURVE.height}`}
-      className="mt-1 block w-full max-w-[420px] border-b-2 border-l-2 border-ink"
-    >
-      <path d={`M${points.map(({ x, y }) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}`} fill="none" stroke="var(--snag)" strokeWidth={3} />
-      <text x={6} y={(points[0]?.y ?? 0) - 6} fontSize={14} fontWeight={700} fill="var(--ink)">
-        {airC} °C
-      </text>
-      <text x={CURVE.width - 6} y={(points.at(-1)?.y ?? 0) - 6} textAnchor="end" fontSize={14} fontWeight={700} fill="var(--snag)">
-        {Math.round(end)} °C
-      </text>
-    </svg>
   )
 }

@@ -1,4 +1,4 @@
-import type { CarStop, Claim, PRE_DRIVE } from '@merry-tailor/core'
+import type { CarStop, Claim, PRE_DRIVE, ReadClaim } from '@merry-tailor/core'
 
 export const STOP_WORDS: Readonly<Record<CarStop['code'], { title: string; what: string }>> = {
   'air-bag': { title: 'Never before an air bag', what: 'Seat the dog behind, or have the bag surely off.' },
@@ -28,3 +28,25 @@ export const CLAIM_WORDS: Readonly<Record<Claim['id'], { says: string; saysNot: 
   cargo: { says: 'Lashing points, nets and grids of the car.', saysNot: 'It is of the car, not of a harness.' },
   lashing: { says: 'Lashing webbing breaks at three times what it may hold.', saysNot: 'A strap’s strength says nothing of seams, buckles or the dog.' },
 }
+
+export const PULSE_NAMES: Readonly<Record<string, string>> = {
+  'us-child-sled': 'Sled for child seats, 48 km/h',
+  'un-child-sled': 'Sled for child seats, 50 km/h',
+  'un-child-rear': 'The same from behind, 30 km/h',
+  'hard-braking': 'Hard braking, 0.9 g',
+}
+
+/** What a claim says in numbers, and what it leaves unsaid. */
+export const claimSays = (read: ReadClaim): { says: string[]; silent: string[] } => ({
+  says: [
+    ...(read.speedKmh === null ? [] : [`${read.speedKmh.toFixed(0)} km/h`]),
+    ...(read.massKg === null ? [] : [`${read.massKg.toFixed(1)} kg`]),
+    ...(read.forceN === null ? [] : [`${(read.forceN / 1000).toFixed(1)} kN`]),
+  ],
+  silent: [
+    ...(read.speedKmh === null ? ['what speed'] : []),
+    ...(read.massKg === null ? ['what mass'] : []),
+    ...(read.forceN === null ? ['what force'] : []),
+    'how far the head went',
+  ],
+})

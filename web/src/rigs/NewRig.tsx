@@ -1,9 +1,9 @@
 import { useState } from 'react'
 import { v7 as uuid } from 'uuid'
-import { useAddRigMutation } from '../../api/queries'
-import { useOnce } from '../../state/use-once'
-import { Button } from '../../ui/controls/Button'
-import { problemWords } from '../../words/problems'
+import { useAddRigMutation } from '../api/queries'
+import { useOnce } from '../state/use-once'
+import { Button } from '../ui/controls/Button'
+import { problemWords } from '../words/problems'
 import { FIRST_CART } from './first-cart'
 
 /** Takes a cart in with usual numbers. */

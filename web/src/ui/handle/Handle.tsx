@@ -1,5 +1,5 @@
 import { useRef, useState, type KeyboardEvent } from 'react'
-import { fixed, type Point } from '../../ui/plates/geometry'
+import { fixed, type Point } from '../plates/geometry'
 
 interface HandleProps {
   /** The point it moves, and where the handle stands off it. */

@@ -1,11 +1,11 @@
 import { formatWeight, parseWeight, type Change, type Rig } from '@merry-tailor/core'
-import { useChangeRigMutation } from '../../api/queries'
-import { SavedLength } from '../../length-entry'
-import { saveField } from '../../state/save-field'
-import { useAppSelector } from '../../state/store'
-import { Segmented } from '../../ui/controls/Segmented'
-import { SavedField, type SaveResult } from '../../ui/controls/SavedField'
-import { weightProblemWords } from '../../words/problems'
+import { useChangeRigMutation } from '../api/queries'
+import { SavedLength } from '../length-entry'
+import { saveField } from '../state/save-field'
+import { useAppSelector } from '../state/store'
+import { Segmented } from '../ui/controls/Segmented'
+import { SavedField, type SaveResult } from '../ui/controls/SavedField'
+import { weightProblemWords } from '../words/problems'
 
 /** The rig’s own numbers, each kept when its field is left. */
 export function RigNumbers({ rig }: { rig: Rig }) {
