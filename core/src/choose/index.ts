@@ -1,6 +1,6 @@
 /** Purpose and dog: what speaks against it, and which family suits. */
 export { cautionKey, HEEDED, isHeeded, readOf, type BoundAct, type Caution, type CautionCode, type CautionLevel, type CautionSubject } from './caution.ts'
-export { cautionsFor, hasFlatFace, isSpared, loadFrom, SPARING_NOTES } from './cautions.ts'
+export { cautionsFor, hasFlatFace, isGiant, isSpared, loadFrom, SPARING_NOTES } from './cautions.ts'
 export { cautionsOf } from './ticket-cautions.ts'
 export { disagreements, sidesTaken, viewBears, VIEWS_ON, type Disagreement } from './views.ts'
 export {

@@ -1,6 +1,7 @@
 import {
   aboutDog,
   distinctReadings,
+  families,
   type Body,
   type DogSheet,
   type Place,
@@ -32,6 +33,7 @@ import { DogPhotos } from './DogPhotos'
 import { FormByDate } from './FormByDate'
 import { GearWorn } from './GearWorn'
 import { MeasureHistory } from './MeasureHistory'
+import { Ladder } from './Ladder'
 import { DogForm } from '../dog-record'
 import { useForm } from '../form'
 import { OneDog } from './OneDog'
@@ -63,7 +65,9 @@ export function DogPage() {
 }
 
 function DogRoom({ sheet }: { sheet: DogSheet }) {
-  const { dog, owner, tickets, notes, photos, weighings, joins } = sheet
+  const { dog, owner, tickets, notes, photos, weighings, outings, joins } = sheet
+  // A dog that draws, or has begun to learn it.
+  const draws = outings.length > 0 || tickets.some(({ items }) => items.some((item) => !item.removed && families[item.family].shelf === 'drafting'))
   const rules = useShop()
   const openTicket = useNewTicket()
   const open = (): void => void openTicket({ dogId: dog.id })
@@ -104,6 +108,7 @@ function DogRoom({ sheet }: { sheet: DogSheet }) {
         <DogPhotos dogId={dog.id} photos={photos} />
       </section>
       <section aria-label="Readings by date" className="quiet-scroll min-h-0 bg-panel max-lg:border-t-2 max-lg:border-ink">
+        {draws && <Ladder dog={dog} outings={outings} />}
         {weights.length > 1 && (
           <section aria-label="Weight" className="border-b-2 border-ink px-4 pt-2">
             <h2 className="text-[19px] leading-6">Weight</h2>

@@ -5,6 +5,7 @@ import { v7 as uuid } from 'uuid'
 import { useAddPieceMutation, useDogsQuery, usePiecesQuery } from '../api/queries'
 import { PlaceFrame } from '../frame/Strip'
 import { Picker } from '../ui/controls/Picker'
+import { Segmented } from '../ui/controls/Segmented'
 import { TextField } from '../ui/controls/TextField'
 import { Empty, Snag, Unrolling } from '../ui/State'
 import { problemWords } from '../words/problems'
@@ -12,13 +13,18 @@ import { familyName } from '../words/stages'
 import { HOMES, RETIRED, STATES } from '../words/pieces'
 import { FlatsInOut } from './FlatsInOut'
 import { FRESH } from './fresh-piece'
+import { CarsView } from './CarsView'
 import { PieceView } from './PieceView'
+import { RigsView } from './RigsView'
+
+const VIEWS = ['pieces', 'carts', 'cars'] as const
 
 /** Gear: every piece the shop can lay a hand on, with its flat measures, state and wearer. */
 export function GearPage() {
   const { data: pieces, error } = usePiecesQuery(undefined)
   const { data: dogs = [] } = useDogsQuery(undefined)
   const [search, setSearch] = useSearchParams()
+  const view = VIEWS.find((each) => each === search.get('view')) ?? 'pieces'
   const picked = search.get('piece')
   const setPicked = (id: string): void => setSearch({ piece: id }, { replace: true })
   const inUse = (pieces ?? []).filter((piece) => piece.retired === null)
@@ -27,47 +33,63 @@ export function GearPage() {
   const wearer = (each: Piece): string => dogs.find((dog) => dog.id === each.wearerId)?.name ?? ''
   return (
     <PlaceFrame name="Gear" detail={`${inUse.length} pieces in use`}>
-      <div className="quiet-scroll min-h-0 flex-1 md:grid md:grid-cols-[316px_1fr] md:overflow-hidden" tabIndex={-1}>
-        <section aria-label="Pieces" className="flex min-h-0 flex-col bg-panel md:border-r-2 md:border-ink">
-          <ul className="quiet-scroll min-h-0 flex-1">
-            {[...inUse, ...out].map((each) => (
-              <li key={each.id} className="border-b border-rule">
-                <button
-                  type="button"
-                  aria-pressed={each === piece}
-                  onClick={() => setPicked(each.id)}
-                  className={`block min-h-[62px] w-full border-l-[5px] px-3 py-2 text-left ${each === piece ? 'border-ink bg-bench' : 'border-transparent'}`}
-                >
-                  <span className="flex items-baseline justify-between gap-2 text-[17px] leading-[21px] font-bold">
-                    {each.tag}
-                    <span className="text-[13.5px] font-semibold text-mute">{each.retired ? RETIRED[each.retired.why] : STATES[each.state]}</span>
-                  </span>
-                  <span className="block text-[14px] text-mute">
-                    {familyName(each.family)}
-                    {each.label ? `, ${each.label}` : ''}. {HOMES[each.home]}
-                    {wearer(each) ? `, worn by ${wearer(each)}` : ''}
-                  </span>
-                </button>
-              </li>
-            ))}
-          </ul>
-          {pieces && <FlatsInOut pieces={pieces} />}
-          <NewOne onMade={setPicked} />
-        </section>
-        <section aria-label="Piece" className="quiet-scroll min-h-0 bg-bench max-md:border-t-2 max-md:border-ink">
-          {error ? (
-            <div className="p-4">
-              <Snag title="The pieces can’t be read.">{problemWords(error)}</Snag>
-            </div>
-          ) : !pieces ? (
-            <Unrolling />
-          ) : piece ? (
-            <PieceView key={piece.id} piece={piece} />
-          ) : (
-            <Empty>Nothing here yet. Take in the first piece: lay it flat, measure it, and Choose will say which dogs it may fit.</Empty>
-          )}
-        </section>
+      <div className="shrink-0 border-b-2 border-ink bg-panel px-3 py-1.5">
+        <Segmented
+          label="What is shown"
+          value={view}
+          options={[
+            { value: 'pieces', label: 'Pieces' },
+            { value: 'carts', label: 'Carts' },
+            { value: 'cars', label: 'Cars' },
+          ]}
+          onChange={(to) => setSearch(to === 'pieces' ? {} : { view: to }, { replace: true })}
+        />
       </div>
+      {view === 'carts' && <RigsView />}
+      {view === 'cars' && <CarsView />}
+      {view === 'pieces' && (
+        <div className="quiet-scroll min-h-0 flex-1 md:grid md:grid-cols-[316px_1fr] md:overflow-hidden" tabIndex={-1}>
+          <section aria-label="Pieces" className="flex min-h-0 flex-col bg-panel md:border-r-2 md:border-ink">
+            <ul className="quiet-scroll min-h-0 flex-1">
+              {[...inUse, ...out].map((each) => (
+                <li key={each.id} className="border-b border-rule">
+                  <button
+                    type="button"
+                    aria-pressed={each === piece}
+                    onClick={() => setPicked(each.id)}
+                    className={`block min-h-[62px] w-full border-l-[5px] px-3 py-2 text-left ${each === piece ? 'border-ink bg-bench' : 'border-transparent'}`}
+                  >
+                    <span className="flex items-baseline justify-between gap-2 text-[17px] leading-[21px] font-bold">
+                      {each.tag}
+                      <span className="text-[13.5px] font-semibold text-mute">{each.retired ? RETIRED[each.retired.why] : STATES[each.state]}</span>
+                    </span>
+                    <span className="block text-[14px] text-mute">
+                      {familyName(each.family)}
+                      {each.label ? `, ${each.label}` : ''}. {HOMES[each.home]}
+                      {wearer(each) ? `, worn by ${wearer(each)}` : ''}
+                    </span>
+                  </button>
+                </li>
+              ))}
+            </ul>
+            {pieces && <FlatsInOut pieces={pieces} />}
+            <NewOne onMade={setPicked} />
+          </section>
+          <section aria-label="Piece" className="quiet-scroll min-h-0 bg-bench max-md:border-t-2 max-md:border-ink">
+            {error ? (
+              <div className="p-4">
+                <Snag title="The pieces can’t be read.">{problemWords(error)}</Snag>
+              </div>
+            ) : !pieces ? (
+              <Unrolling />
+            ) : piece ? (
+              <PieceView key={piece.id} piece={piece} />
+            ) : (
+              <Empty>Nothing here yet. Take in the first piece: lay it flat, measure it, and Choose will say which dogs it may fit.</Empty>
+            )}
+          </section>
+        </div>
+      )}
     </PlaceFrame>
   )
 }

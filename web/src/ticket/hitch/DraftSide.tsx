@@ -1,11 +1,13 @@
 import type { Form, Rig } from '@merry-tailor/core'
+import { useAppSelector } from '../../state/store'
 import { DogPlates } from '../../ui/plates/DogPlates'
 import { fixed, type Point } from '../../ui/plates/geometry'
 import type { PlateScale } from '../../ui/plates/plate-scale'
+import { Wheel } from '../../ui/plates/Wheel'
 import { DraftHarness } from './DraftHarness'
 import type { DraftNow, Load } from './draft-now'
 import { draftScale } from './draft-scale'
-import { FloorTape } from './FloorTape'
+import { FloorTape } from '../../ui/tape/FloorTape'
 import { Handle } from '../../ui/handle/Handle'
 import type { Handles } from './use-handles'
 
@@ -29,6 +31,7 @@ const CLEAR_MM = 100
 
 /** A cart and its dog from the side, to scale on one floor; loads, shafts and bar are dragged, or moved by arrow keys. */
 export function DraftSide({ form, rig, now, loads, handles, ghost, words, say, width, height, label }: DraftSideProps) {
+  const unit = useAppSelector((state) => state.settings.unit)
   const pitch = now.balance?.[1].pitchRad ?? 0
   const { by, x0, floor } = draftScale(form, rig, now, loads, width, height)
   const to = (x: number, z: number): Point => ({ x: x0 + x * by, y: floor - z * by })
@@ -50,7 +53,7 @@ export function DraftSide({ form, rig, now, loads, handles, ghost, words, say, w
       <text x={10} y={20} fontSize={14} fontWeight={600} fill="var(--ink)">
         From the side
       </text>
-      <FloorTape floor={floor} width={width} by={by} x0={x0} />
+      <FloorTape floor={floor} width={width} by={by} x0={x0} unit={unit} zero="0 axle" />
       <DogPlates form={form} view="side" scale={scale} width={width} />
       <DraftHarness now={now} loops={rig.shafts !== null} to={onDog} />
       {now.stride && <Stride now={now} rig={rig} to={to} floor={floor} say={say} />}
@@ -189,27 +192,6 @@ function Stride({ now, rig, to, floor, say }: { now: DraftNow; rig: Rig; to: (x:
       <text x={near.x + 6} y={floor - 10} fontSize={13.5} fill="var(--ink)" stroke="var(--mat)" strokeWidth={4} paintOrder="stroke">
         hind stride
       </text>
-    </g>
-  )
-}
-
-function Wheel({ at, radius }: { at: Point; radius: number }) {
-  return (
-    <g fill="none">
-      <circle cx={at.x} cy={at.y} r={radius} stroke="var(--ink)" strokeWidth={6} />
-      <circle cx={at.x} cy={at.y} r={radius} stroke="var(--plate)" strokeWidth={3} />
-      {Array.from({ length: 8 }, (_, i) => (
-        <line
-          key={i}
-          x1={at.x}
-          y1={at.y}
-          x2={at.x + radius * Math.cos((i * Math.PI) / 4)}
-          y2={at.y + radius * Math.sin((i * Math.PI) / 4)}
-          stroke="var(--ink)"
-          strokeWidth={1.6}
-        />
-      ))}
-      <circle cx={at.x} cy={at.y} r={6} fill="var(--plate)" stroke="var(--ink)" strokeWidth={1.8} />
     </g>
   )
 }

@@ -1,9 +1,7 @@
 import type { Form, Rig } from '@merry-tailor/core'
 import { cutOnce } from '../../ui/plates/cut'
+import { FLOOR_TAPE } from '../../ui/tape/FloorTape'
 import type { DraftNow, Load } from './draft-now'
-
-/** The tape on the floor, px. */
-export const FLOOR_TAPE = 24
 
 /** One scale for side and plan: px per mm, where the axle stands, and the floor. */
 export function draftScale(

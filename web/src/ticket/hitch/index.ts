@@ -6,4 +6,5 @@ export const hitch: RouteObject[] = [
   { path: 'hitch', lazy: lazyRoom(() => import('./HitchRoom'), 'HitchRoom') },
   { path: 'draft', lazy: lazyRoom(() => import('./DraftRoom'), 'DraftRoom') },
   { path: 'pair', lazy: lazyRoom(() => import('./PairRoom'), 'PairRoom') },
+  { path: 'set-up-card', lazy: lazyRoom(() => import('./SetUpCard'), 'SetUpCard') },
 ]

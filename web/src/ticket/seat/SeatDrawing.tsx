@@ -22,7 +22,8 @@ interface SeatDrawingProps {
   height: number
 }
 
-const TAPE_PX = 76
+/** The tape between the views, and its words under it. */
+const TAPE_PX = 104
 /** Half a place of a seat, and how the backrest leans. Ours. */
 const HALF_SEAT_MM = 290
 const LEAN = 0.22
@@ -40,7 +41,7 @@ export function SeatDrawing({ form, name, seat, now, slackMm, slackInHand, onSla
   const by = Math.min((width - 16) / (ahead - back), (height - TAPE_PX) / (sideMm + planMm))
   const x0 = width / 2 - ((ahead + back) / 2) * by
   const sideH = sideMm * by
-  const planH = Math.max(planMm * by, height - TAPE_PX - sideH)
+  const planH = planMm * by
   const side = (x: number, z: number): Point => ({ x: x0 + x * by, y: (top - z) * by })
   const middle = planH / 2
   const plan = (x: number, left: number): Point => ({ x: x0 + x * by, y: middle - left * by })
@@ -116,8 +117,8 @@ export function SeatDrawing({ form, name, seat, now, slackMm, slackInHand, onSla
         <path d={`M${fixed(at.side.x)} ${fixed(sideH - 2)}v-10H${fixed(side(f, 0).x)}v10`} fill="none" stroke="var(--ink)" strokeWidth={2} />
         {[
           { x: 10, y: 20, text: 'From the side', bold: true },
-          { x: outlet.side.x + 14, y: outlet.side.y - 6, text: 'outlet', bold: false },
-          { x: buckle.side.x + 12, y: buckle.side.y + 18, text: 'buckle', bold: false },
+          { x: outlet.side.x + 14, y: outlet.side.y + 22, text: 'outlet', bold: false },
+          { x: buckle.side.x - 58, y: buckle.side.y + 5, text: 'buckle', bold: false },
           { x: (at.side.x + side(f, 0).x) / 2 - 90, y: sideH - 18, text: `${say(now.clearMm)}, loop to front seat`, bold: true },
         ].map(({ x, y, text, bold }) => (
           <text key={text} x={x} y={y} fontSize={14} fontWeight={bold ? 650 : 400} fill="var(--ink)" stroke="var(--mat)" strokeWidth={4} paintOrder="stroke">
@@ -137,10 +138,10 @@ export function SeatDrawing({ form, name, seat, now, slackMm, slackInHand, onSla
           onGrab={onSlack.grab}
           onMove={(_, up) => onSlack.move(-up)}
           onDrop={onSlack.drop}
-          words="right"
+          words="left"
         />
       </svg>
-      <div className="relative border-y-2 border-ink bg-panel" style={{ height: TAPE_PX }}>
+      <div className="overflow-hidden border-y-2 border-ink bg-panel" style={{ height: TAPE_PX }}>
         <Tape
           look={look}
           fromMm={tapeFrom}
@@ -151,7 +152,7 @@ export function SeatDrawing({ form, name, seat, now, slackMm, slackInHand, onSla
           title={`From the loop: calm its nose reaches ${say(now.reach.calmMm)}, in a crash ${say(now.reach.crashMm[0])} to ${say(now.reach.crashMm[1])}; the front seat is ${say(now.clearMm)} ahead`}
           usualWidth={width}
         />
-        <p className="absolute right-2 bottom-1 flex flex-wrap items-center justify-end gap-x-3 text-[14px]">
+        <p className="flex flex-wrap items-center justify-end gap-x-3 text-[14px]">
           <span>
             calm {say(now.reach.calmMm)} <VerdictWord grade={now.reach.calm} basis="predicted" size={15} />
           </span>

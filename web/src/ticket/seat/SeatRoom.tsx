@@ -265,7 +265,7 @@ function OneSeat({ item, items }: { item: Item; items: readonly Item[] }) {
             <VerdictWord grade="none" basis="predicted" word="Predicted, nothing seen yet" size={17} />
           </p>
         </header>
-        <div ref={ref} className="mat min-h-[560px] flex-1 overflow-hidden">
+        <div ref={ref} className="mat min-h-[560px] flex-1 overflow-hidden max-md:h-[600px] max-md:flex-none">
           <SeatDrawing
             form={form}
             name={name}

@@ -1,0 +1,39 @@
+import type { ReactNode } from 'react'
+
+interface ListPaneProps {
+  label: string
+  rows: readonly { id: string; title: string; note: string }[]
+  current: string | null
+  onPick: (id: string) => void
+  foot: ReactNode
+  children: ReactNode
+}
+
+/** A list beside what is picked from it. */
+export function ListPane({ label, rows, current, onPick, foot, children }: ListPaneProps) {
+  return (
+    <div className="quiet-scroll min-h-0 flex-1 md:grid md:grid-cols-[316px_1fr] md:overflow-hidden" tabIndex={-1}>
+      <section aria-label={label} className="flex min-h-0 flex-col bg-panel md:border-r-2 md:border-ink">
+        <ul className="quiet-scroll min-h-0 flex-1">
+          {rows.map(({ id, title, note }) => (
+            <li key={id} className="border-b border-rule">
+              <button
+                type="button"
+                aria-pressed={id === current}
+                onClick={() => onPick(id)}
+                className={`block min-h-[62px] w-full border-l-[5px] px-3 py-2 text-left ${id === current ? 'border-ink bg-bench' : 'border-transparent'}`}
+              >
+                <span className="block text-[17px] leading-[21px] font-bold">{title}</span>
+                <span className="block text-[14px] text-mute">{note}</span>
+              </button>
+            </li>
+          ))}
+        </ul>
+        <div className="shrink-0 space-y-2 border-t-2 border-ink p-3">{foot}</div>
+      </section>
+      <section aria-label="What is picked" className="quiet-scroll min-h-0 bg-bench max-md:border-t-2 max-md:border-ink">
+        {children}
+      </section>
+    </div>
+  )
+}
