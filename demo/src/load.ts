@@ -21,9 +21,9 @@ import {
 import { pathToFileURL } from 'node:url'
 import { v7 as uuid } from 'uuid'
 import { dogs, fitters, gauges, notes, owners, tickets } from './scenario.ts'
-import type { ItemStory, ReadingStory, TicketStory } from './stories.ts'
+import type { ItemStory, ReadingStory, SetUpStory, TicketStory } from './stories.ts'
 import { pieces } from './pieces.ts'
-import { rigs } from './rigs.ts'
+import { cars, outings, rigs } from './rigs.ts'
 import { season } from './season.ts'
 import { sizeTables } from './size-tables.ts'
 
@@ -75,6 +75,17 @@ export async function loadScenario(address: string, now: Date): Promise<{ dogs: 
     if (crashed) await put(path, { changes: [{ field: 'retired', from: null, to: { on: dayFromNow(-9), why: 'crash' } }] }, 'PATCH')
   }
   for (const rig of rigs) await put(`/api/rigs/${idOf(`rig ${rig.name}`)}`, { ...rig, at })
+  for (const { owner, ...car } of cars) await put(`/api/cars/${idOf(`car ${car.name}`)}`, { ...car, ownerId: idOf(owner), at })
+  for (const { dog, daysAgo, rig, loadKg, note, ...outing } of outings)
+    await put(`/api/dogs/${idOf(dog)}/outings/${uuid()}`, {
+      ...outing,
+      on: dayFromNow(-daysAgo),
+      loadKg: loadKg ?? null,
+      rigId: rig ? idOf(`rig ${rig}`) : null,
+      note: note ?? '',
+      at: new Date(now.getTime() - daysAgo * DAY_MS).toISOString(),
+      by: fitters[1],
+    })
   const told = [...tickets, ...season]
   const inOrder = told.sort((a, b) => b.daysAgo - a.daysAgo || a.clock.localeCompare(b.clock))
   for (const ticket of inOrder) await loadTicket(ticket, now, put, idOf, dayFromNow)
@@ -198,11 +209,31 @@ async function loadTicket(story: TicketStory, now: Date, put: Put, idOf: (key: s
       }
     }
   }
+  for (const { family, rig, pair, route = [], after: min, ...setUp } of story.setUps ?? []) {
+    const itemId = items.find(({ item }) => item.family === family)?.id
+    const setUpId = uuid()
+    const when = { at: after(min), by }
+    await put(`${base}/set-ups/${setUpId}`, {
+      ...setUp,
+      itemId,
+      pieceId: null,
+      rigId: idOf(`rig ${rig}`),
+      loopMm: null,
+      hitchMm: null,
+      route,
+      pair: pair ? besideOf(pair, idOf) : null,
+      ...when,
+    })
+    await put(`${base}/choices/${uuid()}`, { kind: 'set-up', setUpId, itemId, predicted: [], rulesVersion: RULES_VERSION, overruled: null, ...when })
+  }
   if (story.closed) {
     await change({ nextLookOn: [null, story.nextLook === undefined ? null : dayFromNow(story.nextLook)] })
     await change({ state: ['open', 'closed'], closedAt: [null, after(120)] })
   }
 }
+
+/** The dog beside by its id. */
+const besideOf = ({ dog, ...pair }: NonNullable<SetUpStory['pair']>, idOf: (key: string) => string): object => ({ ...pair, dogId: idOf(dog) })
 
 /** What a round of the story was begun with: what the bench would have foretold of it that day. */
 function foretoldFor(

@@ -825,6 +825,66 @@ export const tickets: readonly TicketStory[] = [
     ],
     readings: [],
   },
+  // The parish’s second drafting dog: every strap set last autumn, the first dog’s set goes by it.
+  {
+    dog: 'marlin',
+    daysAgo: 26,
+    clock: '13:10',
+    activities: ['cart'],
+    unit: 'cm',
+    closed: true,
+    items: [
+      {
+        family: 'H23',
+        way: 'undecided',
+        rounds: [
+          {
+            label: 'Parish harness',
+            after: 96,
+            set: [
+              ['neck', 'both', '64,6'],
+              ['keel', 'both', '21,6'],
+              ['back', 'both', '9,7'],
+              ['upper', 'both', '24,3'],
+              ['lower', 'both', '38,4'],
+              ['cinch', 'both', '80,3'],
+              ['loopDrop', 'both', '22,6'],
+              ['loop', 'both', '10,8'],
+              ['belly', 'both', '79,2'],
+              ['rear', 'both', '75,4'],
+            ],
+            seen: [
+              ['traces-even', 'slack', 'holds'],
+              ['cinch-under-traces', 'slack', 'holds'],
+              ['fingers-under-cinch', 'slack', 'holds', '2 fingers'],
+              ['shaft-loops-level', 'slack', 'holds'],
+              ['loop-passes-no-stop', 'slack', 'holds'],
+              ['bar-off-the-hocks', 'pulling', 'holds', '12,4 cm'],
+            ],
+          },
+        ],
+      },
+    ],
+    readings: [
+      { measure: 'M46', typed: '42,1' },
+      { measure: 'M46', typed: '42,3' },
+    ],
+  },
+  // A small dog that rides behind: its seat is looked at with the owner’s own car.
+  {
+    dog: 'samphire',
+    daysAgo: 1,
+    clock: '11:20',
+    activities: ['car'],
+    unit: 'cm',
+    items: [{ family: 'H24', way: 'stock', choice: { table: 'wickandawl-car', labels: ['Coupe'] } }],
+    readings: [
+      { measure: 'M07', typed: '48,3' },
+      { measure: 'M07', typed: '48,6' },
+      { measure: 'M02', typed: '33,4' },
+      { measure: 'M02', typed: '33,3' },
+    ],
+  },
   // A cart behind a big dog: its harness, the loops' height, a first look under way.
   {
     dog: 'anvil',
@@ -834,7 +894,52 @@ export const tickets: readonly TicketStory[] = [
     needed: 30,
     promised: 12,
     unit: 'cm',
-    items: [{ family: 'H23', way: 'undecided' }],
+    items: [
+      {
+        family: 'H23',
+        way: 'undecided',
+        rounds: [
+          {
+            label: 'Parish harness',
+            after: 24,
+            set: [
+              ['neck', 'both', '67,3'],
+              ['keel', 'both', '24,3'],
+              ['back', 'both', '10,2'],
+              ['upper', 'both', '26,7'],
+              ['lower', 'both', '42,6'],
+              ['cinch', 'both', '87,7'],
+            ],
+            seen: [
+              ['cinch-under-traces', 'slack', 'holds'],
+              ['fingers-under-cinch', 'slack', 'holds', '2 fingers'],
+            ],
+          },
+        ],
+      },
+    ],
+    setUps: [
+      {
+        family: 'H23',
+        rig: 'Ash cart',
+        loads: [
+          { name: 'Two churns', massKg: 37.4, aheadMm: 22, heightMm: 588 },
+          { name: 'Feed box', massKg: 8.6, aheadMm: 246, heightMm: 442 },
+        ],
+        surface: 'gravel',
+        gradePercent: 2,
+        lasts: 'long',
+        rearMm: { left: 7, right: 0 },
+        route: [
+          { lengthM: 640, surface: 'gravel', gradePercent: 2 },
+          { lengthM: 180, surface: 'dirt-road', gradePercent: 6 },
+          { lengthM: 410, surface: 'gravel', gradePercent: -4 },
+        ],
+        pair: { dog: 'marlin', side: 'left', armsMm: { left: 212, right: 212 }, pinMm: 38, leadMm: 0, yokeMm: { left: 258, right: 258 }, poleKg: 3.2 },
+        minutes: { neck: 9, keel: 6, back: 4, upper: 7, lower: 8, cinch: 11 },
+        after: 58,
+      },
+    ],
     readings: [
       { measure: 'M00', typed: '41,3 kg', with: { method: 'scale' } },
       { measure: 'M07', typed: '86,5' },

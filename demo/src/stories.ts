@@ -6,13 +6,17 @@ import type {
   FamilyId,
   ItemWay,
   LengthUnit,
+  MeasureId,
   NewAsWritten,
   NewObservation,
   NewReading,
+  Outing,
+  PairSetUp,
   School,
+  SetUp,
+  SetUpLoad,
   TeamPlace,
   Trait,
-  MeasureId,
 } from '@merry-tailor/core'
 
 /** How the demonstration is told: people, dogs, tickets and notes as data, in the words and units of the bench. */
@@ -57,6 +61,34 @@ export interface ItemStory {
   rounds?: RoundStory[]
 }
 
+/** What an item draws, as it was locked. */
+export interface SetUpStory {
+  family: FamilyId
+  rig: string
+  loads: SetUpLoad[]
+  surface: string
+  gradePercent: number
+  lasts: 'long' | 'short'
+  rearMm: { left: number; right: number }
+  route?: SetUp['route']
+  /** The dog beside, by its key. */
+  pair?: Omit<PairSetUp, 'dogId'> & { dog: string }
+  minutes: Record<string, number>
+  /** Minutes after the ticket’s clock. */
+  after: number
+}
+
+export interface OutingStory {
+  dog: string
+  daysAgo: number
+  rung: Outing['rung']
+  calm: boolean
+  loadKg?: number
+  minutes: number
+  rig?: string
+  note?: string
+}
+
 export interface TicketStory {
   dog: string | null
   /** Days before today the ticket was opened, and at what time. */
@@ -79,6 +111,7 @@ export interface TicketStory {
   closed?: true
   nextLook?: number
   notes?: string
+  setUps?: SetUpStory[]
 }
 
 export interface NoteStory {
