@@ -16,7 +16,7 @@ export const rigs: readonly RigStory[] = [
     wheelbaseMm: null,
     lockRad: null,
     shafts: { aheadMm: 1236, levelMm: 462, thickMm: 25, stopMm: 45 },
-    hitch: { aheadMm: 304, heightMm: 286 },
+    hitch: { aheadMm: 286, heightMm: 286 },
     bar: { widthMm: 372, swings: false },
     bed: { fromMm: -394, toMm: 352, heightMm: 392 },
     brake: false,

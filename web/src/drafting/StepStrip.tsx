@@ -59,7 +59,7 @@ export function StepStrip({ item, rig, begunAt, soFar }: StepStripProps) {
               <span className="block text-[17px] leading-[22px] font-bold whitespace-nowrap">
                 {setWords(row, bare) ?? <span className="font-normal text-mute">{bare(row.start.startMm)}?</span>}
               </span>
-              <span className="block text-[13px] leading-4 text-mute">{took[row.part] === undefined ? '' : `${took[row.part]} min`}</span>
+              <span className="block text-[13px] leading-4 text-mute">{(took[row.part] ?? 0) < 0.5 ? '' : `${Math.round(took[row.part] ?? 0)} min`}</span>
               <span className="sr-only">{row.now ? verdictWord(row.grade, 'predicted') : 'not set yet'}</span>
             </button>
           </li>

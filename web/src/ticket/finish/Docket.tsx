@@ -57,6 +57,7 @@ import { usePageCount } from './use-page-count'
 import { StrapList, useOpenTicket } from '../../bench'
 import { HitchPart } from './HitchPart'
 import { RugPieces } from './RugPieces'
+import { SetUpLine } from './SetUpLine'
 import './docket.css'
 
 /** The docket's own screen: the page as it prints, and one button. */
@@ -278,6 +279,7 @@ function ItemPart({ item, sheet }: { item: Item; sheet: TicketSheet }) {
         <b>Size:</b> {choice ? `${choiceWords(choice, pieces)}${fromWords(choice, table)}` : 'not chosen'}
         {choice?.overruled ? `. The bench said: ${choice.overruled.advised}. Chosen because: ${choice.overruled.why}` : ''}
       </p>
+      <SetUpLine item={item} sheet={sheet} />
       {item.family === 'C1' && item.way === 'made' && <RugPieces />}
       {choice?.kind === 'made' && Object.keys(choice.numbers).length > 0 && (
         <p>

@@ -101,12 +101,12 @@ export function DraftSide({ form, rig, now, loads, handles, ghost, words, say, w
             key={i}
             {...handles.of(`load ${i}`)}
             at={at}
-            off={{ x: i % 2 === 0 ? 46 : -46, y: -30 }}
-            words={i % 2 === 0 ? 'right' : 'left'}
+            off={{ x: 46, y: -30 }}
             by={by}
             axis="both"
             label={`${load.name}, ahead of the axle`}
-            lines={[...words(load), ...(ghost && handles.inHand === `load ${i}` ? [ghost.words] : [])]}
+            lines={handles.inHand === `load ${i}` ? [...words(load), ...(ghost ? [ghost.words] : [])] : [load.name]}
+            text={words(load).join(' ')}
             range={[rig.bed.fromMm, rig.bed.toMm]}
             now={load.aheadMm}
           />

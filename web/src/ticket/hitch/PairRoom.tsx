@@ -61,7 +61,7 @@ export function PairRoom() {
       onPick={setItem}
       className="min-h-0 flex-1 max-md:flex max-md:flex-col max-md:overflow-y-auto md:grid md:grid-cols-[264px_minmax(0,1fr)] bench:grid-cols-[264px_minmax(0,1fr)_300px]"
     >
-      <Two key={`${item.id} ${rigs.length === 0 ? 'none' : 'some'}`} item={item} rigs={rigs}>
+      <Two key={item.id} item={item} rigs={rigs}>
         <ItemTabs items={items} />
         <ItemPanel items={items} current={item.id} className="px-4 pt-3">
           <HitchTabs family={item.family} now="pair" />

@@ -23,7 +23,7 @@ export function SetUpCard() {
     <PaperRoom title={`What ${name} draws`} back={`/tickets/${sheet.ticket.id}/draft`}>
       {items.length === 0 && <Empty title="No drafting harness on this ticket">A card is made for each.</Empty>}
       {items.map((item) => (
-        <Card key={`${item.id} ${rigs.length}`} item={item} rigs={rigs} />
+        <Card key={item.id} item={item} rigs={rigs} />
       ))}
     </PaperRoom>
   )

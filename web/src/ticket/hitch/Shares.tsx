@@ -38,9 +38,10 @@ export function Shares({
                 aria-label={`${label}: left ${kg(whole * traces.leftShare)}, right ${kg(whole * (1 - traces.leftShare))}`}
               >
                 <span className="flex items-center overflow-hidden bg-panel px-1 font-bold whitespace-nowrap" style={{ width: `${100 * traces.leftShare}%` }}>
-                  {traces.leftShare > 0.18 ? kg(whole * traces.leftShare) : ''}
+                  {traces.leftShare > 0.98 ? 'right hangs slack' : traces.leftShare > 0.18 ? kg(whole * traces.leftShare) : ''}
                 </span>
-                <span className="flex flex-1 items-center justify-end overflow-hidden bg-ink px-1 font-bold whitespace-nowrap text-panel">
+                <span className="flex flex-1 items-center justify-between overflow-hidden bg-ink px-1 font-bold whitespace-nowrap text-panel">
+                  <span>{traces.leftShare < 0.02 ? 'left hangs slack' : ''}</span>
                   {traces.leftShare < 0.82 ? kg(whole * (1 - traces.leftShare)) : ''}
                 </span>
               </span>

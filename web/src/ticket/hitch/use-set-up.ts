@@ -36,7 +36,7 @@ export function useSetUp(item: Item, rigs: readonly Rig[]) {
   const newest = sheet.setUps.findLast((each) => !each.struck && each.itemId === itemId)
   const locked = chosen && sheet.setUps.find((each) => !each.struck && each.id === chosen.setUpId)
   const before = locked ?? newest
-  const first = before ? asDraft(before) : { ...FRESH, rigId: rigs[0]?.id ?? '' }
+  const first = before ? asDraft(before) : FRESH
   const [draft, setDraft] = useKeptDraft<DraftState>(`draft-${itemId}`, first, isDraft)
   const [refused, setRefused] = useState<string | null>(null)
   const rig = rigs.find(({ id }) => id === draft.rigId) ?? rigs[0]
@@ -54,7 +54,7 @@ export function useSetUp(item: Item, rigs: readonly Rig[]) {
   const found = useMemo(() => (rig && places ? outcomeOf(() => draftNow(form, dogKg, rig, draft, places)) : null), [form, dogKg, rig, draft, places])
   const now = found?.ok ? found.now : null
   const pair = before?.pair ?? null
-  const isLocked = locked !== undefined && JSON.stringify(asDraft(locked)) === JSON.stringify(inOrder(draft))
+  const isLocked = locked !== undefined && JSON.stringify(asDraft(locked)) === JSON.stringify(inOrder({ ...draft, rigId: rig?.id ?? draft.rigId }))
 
   /** Keeps the set-up, its rear traces as settings, and the choice of it. */
   const lock = async (withPair: PairSetUp | null = pair): Promise<boolean> => {

@@ -21,6 +21,7 @@ import { Claims } from './Claims'
 import { ForceTable } from './ForceTable'
 import { ForceTape } from './ForceTape'
 import { HeatCurve } from './HeatCurve'
+import { OtherWays } from './OtherWays'
 import { PreDrive } from './PreDrive'
 import { SeatDrawing } from './SeatDrawing'
 import { seatNow, USUAL_SEAT, type Posture } from './seat-now'
@@ -313,6 +314,7 @@ function OneSeat({ item, items }: { item: Item; items: readonly Item[] }) {
               {kn(Math.max(0, most - tautMost))} kN. Hard braking as it is now: {kn(Math.min(...column(braking)))} to {kn(Math.max(...column(braking)))} kN.
             </p>
           </div>
+          <OtherWays kg={kg} pulse={pulse} unit={weightUnit} />
           <PreDrive seen={state.seen} onSeen={(seen) => set({ seen })} />
           <HeatCurve airC={state.airC} onAir={(airC) => set({ airC })} />
         </div>

@@ -1,4 +1,4 @@
-import type { CarStop, Claim, PRE_DRIVE, ReadClaim } from '@merry-tailor/core'
+import type { CarStop, Claim, PRE_DRIVE, ReadClaim, Restraint } from '@merry-tailor/core'
 
 export const STOP_WORDS: Readonly<Record<CarStop['code'], { title: string; what: string }>> = {
   'air-bag': { title: 'Never before an air bag', what: 'Seat the dog behind, or have the bag surely off.' },
@@ -50,3 +50,22 @@ export const claimSays = (read: ReadClaim): { says: string[]; silent: string[] }
     'how far the head went',
   ],
 })
+
+export const WAY_NAMES: Readonly<Record<Restraint['way'], string>> = {
+  harness: 'Harness on the belt',
+  'crate-lashed': 'Crate, lashed',
+  'crate-behind-seat': 'Crate behind the seat',
+  barrier: 'Barrier or net',
+  loose: 'Loose',
+}
+export const REASON_WORDS: Readonly<Record<Restraint['reasons'][number], string>> = {
+  'held-at-the-body': 'held at the body',
+  'slack-out': 'slack drawn out',
+  'rear-seat': 'behind',
+  'lash-by-strength': 'lashed by strength to the car’s own points',
+  'against-the-seat': 'against the seat’s back',
+  'room-to-fly': 'it flies as far as there is room',
+  'keeps-out-of-the-front': 'keeps it out of the front',
+  'hits-people': 'it hits people',
+  'hurts-itself': 'it hurts itself',
+}

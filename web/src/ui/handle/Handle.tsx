@@ -11,6 +11,8 @@ interface HandleProps {
   label: string
   /** Said beside it, line by line. */
   lines: readonly string[]
+  /** The same in full for readers; the lines where it is left out. */
+  text?: string
   range: readonly [number, number]
   now: number
   inHand: boolean
@@ -33,7 +35,7 @@ const ARROWS: Readonly<Record<string, readonly [along: number, up: number]>> = {
 const snap = (mm: number): number => Math.round(mm / STEP) * STEP
 
 /** A handle off its point on a leader: dragged, or moved by arrows 5 mm, with Shift 1 mm; Escape puts it back. */
-export function Handle({ at, off, by, axis, label, lines, range, now, inHand, onGrab, onMove, onDrop, words = 'right' }: HandleProps) {
+export function Handle({ at, off, by, axis, label, lines, text, range, now, inHand, onGrab, onMove, onDrop, words = 'right' }: HandleProps) {
   const from = useRef<Point | null>(null)
   // What the keys moved it by since it was taken in hand.
   const moved = useRef<[number, number]>([0, 0])
@@ -78,7 +80,7 @@ export function Handle({ at, off, by, axis, label, lines, range, now, inHand, on
         aria-valuemin={Math.round(range[0])}
         aria-valuemax={Math.round(range[1])}
         aria-valuenow={Math.round(now)}
-        aria-valuetext={lines.join(' ')}
+        aria-valuetext={text ?? lines.join(' ')}
         aria-orientation={axis === 'up' ? 'vertical' : 'horizontal'}
         onKeyDown={onKey}
         onFocus={grab}
