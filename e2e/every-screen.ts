@@ -13,6 +13,7 @@ export async function lookAtEveryScreen(page: Page, theme: 'light' | 'evening', 
     ['Halyard', 'Bilberry', 'Marlin', 'Dulse', 'Skiff', 'Cockle', 'Thrift', 'Pebble', 'Fathom'].map((dog) => sheetOf(dog)),
   )
   const carting = (await sheets()).find((sheet) => sheet.items.some(({ family }) => family === 'H23'))
+  const riding = (await sheets()).find((sheet) => sheet.items.some(({ family }) => family === 'H24'))
   const ticket = (sheet: typeof halyard, stage: string) => `/tickets/${sheet?.ticket.id ?? ''}/${stage}`
   const dogs = (await (await fetch(`${address()}/api/dogs`)).json()) as { id: string; name: string }[]
   const spinnaker = dogs.find((dog) => dog.name === 'Spinnaker')
@@ -24,6 +25,10 @@ export async function lookAtEveryScreen(page: Page, theme: 'light' | 'evening', 
     '/sizes/rimefold-cross-back/edit',
     '/sizes/paste',
     '/gear',
+    '/gear?view=carts',
+    '/gear?view=cars',
+    `/dogs/${carting?.dog?.id ?? ''}`,
+    `/dogs/${carting?.dog?.id ?? ''}/ladder`,
     '/shop',
     ticket(skiff, 'ask'),
     ticket(cockle, 'measure'),
@@ -32,7 +37,11 @@ export async function lookAtEveryScreen(page: Page, theme: 'light' | 'evening', 
     ticket(bilberry, 'choose'),
     ticket(bilberry, 'hitch'),
     ticket(carting, 'draft'),
-    ticket(bilberry, 'seat'),
+    ticket(carting, 'pair'),
+    ticket(carting, 'try-on'),
+    ticket(carting, 'set-up-card'),
+    ticket(riding, 'seat'),
+    ticket(riding, 'car-card'),
     ticket(fathom, 'kinds'),
     ticket(fathom, 'all-sizes'),
     ticket(marlin, 'try-on'),

@@ -17,7 +17,11 @@ const sent = (part: string) => testShop().sent.filter(({ path }) => path.include
 describe('straps of a drafting harness', () => {
   it('opens one at a time, takes both sides as a tape finds them, and says which to shorten', async () => {
     const item = cart()
-    renderStage(sheet(item, [setting(item.id, 'rear', 'both', 812), setting(item.id, 'rear', 'left', 826)]), 'draft', <StrapTable item={item} rig={undefined} />)
+    renderStage(
+      sheet(item, [setting(item.id, 'rear', 'both', 812), setting(item.id, 'rear', 'left', 826)]),
+      'draft',
+      <StrapTable item={item} rig={undefined} />,
+    )
     const table = await screen.findByRole('region', { name: 'Straps, in order' })
     const rear = within(table).getByRole('button', { name: /Rear trace/ })
     expect(rear.textContent).toContain('Could go either way')
@@ -45,7 +49,13 @@ describe('straps of a drafting harness', () => {
     fireEvent.click(await screen.findByRole('button', { name: /Set as on Thimble.*one slider moves/ }))
     expect(screen.getAllByText('Neck').length).toBeGreaterThan(1)
     fireEvent.click(screen.getByRole('button', { name: 'Every strap is set so' }))
-    await waitFor(() => expect(sent('/settings/').map(({ body }) => (body as Setting).part).sort()).toEqual(['loop', 'neck', 'rear']))
+    await waitFor(() =>
+      expect(
+        sent('/settings/')
+          .map(({ body }) => (body as Setting).part)
+          .sort(),
+      ).toEqual(['loop', 'neck', 'rear']),
+    )
   })
 
   it('at Try on goes strap by strap with what each took, and asks for the rear trace in stride', async () => {

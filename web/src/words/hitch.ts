@@ -74,7 +74,7 @@ export function pressWords({ pressShare }: HitchLine, unit: 'in' | 'cm'): string
 
 /** A length in feet and inches or metres, for lines. */
 export function lineWords(mm: number, unit: 'in' | 'cm'): string {
-  if (unit === 'cm') return `${(mm / 1000).toFixed(1)} m`
+  if (unit === 'cm') return mm < 1000 ? `${Math.round(mm / 10)} cm` : `${(mm / 1000).toFixed(1)} m`
   const inches = Math.ceil(mm / MM_PER_UNIT.in - 1e-6)
   const [feet, rest] = [Math.floor(inches / 12), inches % 12]
   return feet === 0 ? `${rest} in` : rest === 0 ? `${feet} ft` : `${feet} ft ${rest} in`

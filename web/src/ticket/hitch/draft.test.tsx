@@ -104,6 +104,13 @@ describe('what a drafting harness draws', () => {
       rearMm: { left: 0, right: 0 },
       pieceId: null,
     })
+    // Locking is a choice; the rear traces are kept as settings.
+    const kept = (part: string) =>
+      testShop()
+        .sent.filter(({ path }) => path.includes(part))
+        .map(({ body }) => body)
+    await waitFor(() => expect(kept('/choices/')).toMatchObject([{ kind: 'set-up' }]))
+    expect(kept('/settings/')).toMatchObject([{ part: 'rear', side: 'both' }])
     const done = await screen.findByRole('button', { name: /^This set-up is on the ticket/ })
     expect((done as HTMLButtonElement).disabled).toBe(true)
     // A change is another set-up.
@@ -120,6 +127,43 @@ describe('what a drafting harness draws', () => {
     await waitFor(() => expect(screen.getByText(/make them equal/)).toBeDefined())
     expect(screen.getByText(/nobody knows that/)).toBeDefined()
     expect(screen.getByRole('img', { name: /^firm: left/ })).toBeDefined()
+  })
+
+  it('moves shafts, bar and rear traces by their handles, and puts them back with Escape', async () => {
+    renderStage(sheet(), 'draft', <DraftRoom />)
+    const at = (name: RegExp) => Number(screen.getByRole('slider', { name }).getAttribute('aria-valuenow'))
+    await screen.findByRole('slider', { name: /^Shafts/ })
+    for (const [name, key, by] of [
+      [/^Shafts/, 'ArrowUp', 5],
+      [/^Bar’s height/, 'ArrowDown', -5],
+      [/^Rear trace, left/, 'ArrowLeft', 5],
+      [/^Rear trace, right/, 'ArrowRight', -5],
+    ] as const) {
+      const before = at(name)
+      const handle = screen.getByRole('slider', { name })
+      handle.focus()
+      fireEvent.keyDown(handle, { key })
+      await waitFor(() => expect(at(name)).toBeCloseTo(before + by, 0))
+      fireEvent.keyDown(handle, { key, shiftKey: true })
+      await waitFor(() => expect(at(name)).toBeCloseTo(before + by * 1.2, 0))
+      fireEvent.keyDown(handle, { key: 'Escape' })
+      await waitFor(() => expect(at(name)).toBeCloseTo(before, 0))
+    }
+  })
+
+  it('plans a way stretch by stretch: what pulls hardest, and where it is held back', async () => {
+    renderStage(sheet(), 'draft', <DraftRoom />)
+    await addLoad('40 kg')
+    fireEvent.click(await screen.findByText('The way'))
+    for (let i = 0; i < 2; i++) fireEvent.click(screen.getByRole('button', { name: 'Add a stretch' }))
+    const grades = screen.getAllByLabelText(/^Grade/)
+    fireEvent.change(grades[1] as HTMLElement, { target: { value: '8' } })
+    fireEvent.change(grades[2] as HTMLElement, { target: { value: '-8' } })
+    await waitFor(() => expect(screen.getByText(/Stretch 1 pulls hardest/)).toBeDefined())
+    expect(screen.getByText(/^holds back/)).toBeDefined()
+    expect(screen.getByText(/lead Tern down/)).toBeDefined()
+    fireEvent.change(screen.getAllByLabelText('Metres')[0] as HTMLElement, { target: { value: 'far' } })
+    expect(screen.getByText('From 1 to 100,000 m.')).toBeDefined()
   })
 
   it('takes in a first cart where there is none', async () => {
