@@ -54,7 +54,23 @@ const webRooms = [
   ['app'],
 ]
 /** Rooms with a door: others come in by its `index.ts` alone. The rest are libraries of small parts. */
-const webDoors = ['form', 'device', 'length-entry', 'rigs', 'dog-record', 'bench', 'drafting', ...stages, 'dogs', 'round', 'tables', 'gear', 'settings', 'today', 'ticket']
+const webDoors = [
+  'form',
+  'device',
+  'length-entry',
+  'rigs',
+  'dog-record',
+  'bench',
+  'drafting',
+  ...stages,
+  'dogs',
+  'round',
+  'tables',
+  'gear',
+  'settings',
+  'today',
+  'ticket',
+]
 /** A room's own files; those of a ticket's frame lie beside its stages. */
 const inRoom = (room) => (room === 'ticket' ? '^web/src/ticket/[^/]+$' : `^web/src/${room}/`)
 const TESTS = '\\.test\\.tsx?$|^web/src/test/'

@@ -27,5 +27,16 @@ export { adjustersOf, layStraps, settableStraps, type LaidGear, type LaidStrap }
 export { type StrapEdge, type StrapGraph, type StrapPanel, type StrapRole } from './strap-graph.ts'
 export { placeOn, STRAP_NODES, whereItShows, type StrapNode, type StrapPlace } from './strap-nodes.ts'
 export { ringsFor, type RingPlace } from './rings.ts'
-export { FIGURE_IDS, STRAP_IDS, type FigureId, type StrapRig, type RigEnd, type RigNode, type RigStrap, type StrapCourse, type SetPart, type StrapId } from './rig.ts'
+export {
+  FIGURE_IDS,
+  STRAP_IDS,
+  type FigureId,
+  type StrapRig,
+  type RigEnd,
+  type RigNode,
+  type RigStrap,
+  type StrapCourse,
+  type SetPart,
+  type StrapId,
+} from './rig.ts'
 export { CAUSES, type Cause, type Shows } from './causes.ts'

@@ -2,7 +2,7 @@ import { formatLength, minutesByStep, PLAIN_CIRCUMSTANCES, type Item, type Rig }
 import { useState } from 'react'
 import { useActs, useOpenTicket } from '../bench'
 import { SavedLength } from '../length-entry'
-import { valueStyle } from '../state/settings'
+import { readingStyle, valueStyle } from '../state/settings'
 import { useAppSelector } from '../state/store'
 import { Mark } from '../ui/marks/Mark'
 import { verdictWord } from '../words/verdicts'
@@ -22,9 +22,10 @@ export function StepStrip({ item, rig, begunAt, soFar }: StepStripProps) {
   const straps = useDraftStraps(item, rig)
   const { sheet } = useOpenTicket()
   const look = useAppSelector((state) => state.settings)
-  const style = { ...valueStyle(look), unit: look.unit }
+  const style = { ...readingStyle(look), unit: look.unit }
   const say = (mm: number): string => formatLength(mm, style).text
   const bare = (mm: number): string => say(mm).replace(/ (in|cm)$/, '')
+  const about = (mm: number): string => formatLength(mm, { ...valueStyle(look), unit: look.unit }).text
   const [picked, setPicked] = useState<string | null>(null)
   if (!straps) return <p className="flex-1 self-center px-5 py-2 text-mute">No form to lay straps on yet: take the girth and the neck first.</p>
   const { rows } = straps
@@ -35,7 +36,7 @@ export function StepStrip({ item, rig, begunAt, soFar }: StepStripProps) {
   return (
     <section aria-label="Straps" className="min-w-0 flex-1 bg-panel">
       <p className="flex flex-wrap items-baseline gap-x-4 border-b border-rule px-4 py-1 text-[14.5px]">
-        <b>{next ? `Next: ${DRAFT_NAMES[next.part]}, near ${say(next.start.startMm)}` : 'Every strap is set'}</b>
+        <b>{next ? `Next: ${DRAFT_NAMES[next.part]}, near ${about(next.start.startMm)}` : 'Every strap is set'}</b>
         <span className="text-mute">
           {soFar !== null ? `${soFar} so far` : whole > 0 ? `set in ${Math.round(whole)} min` : ''}
           {item.family === 'H23' ? ' First setting: about 2 hours is usual.' : ' First setting: 1 to 2 hours is usual.'}
@@ -57,7 +58,7 @@ export function StepStrip({ item, rig, begunAt, soFar }: StepStripProps) {
                 <Mark grade={row.grade} basis="predicted" size={14} />
               </span>
               <span className="block text-[17px] leading-[22px] font-bold whitespace-nowrap">
-                {setWords(row, bare) ?? <span className="font-normal text-mute">{bare(row.start.startMm)}?</span>}
+                {setWords(row, bare) ?? <span className="font-normal text-mute">{about(row.start.startMm)}?</span>}
               </span>
               <span className="block text-[13px] leading-4 text-mute">{(took[row.part] ?? 0) < 0.5 ? '' : `${Math.round(took[row.part] ?? 0)} min`}</span>
               <span className="sr-only">{row.now ? verdictWord(row.grade, 'predicted') : 'not set yet'}</span>

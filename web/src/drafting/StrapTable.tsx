@@ -2,7 +2,7 @@ import { formatLength, type Item, type Rig } from '@merry-tailor/core'
 import { useState, type ReactNode } from 'react'
 import { useOpenTicket } from '../bench'
 import { SavedLength } from '../length-entry'
-import { valueStyle } from '../state/settings'
+import { readingStyle, valueStyle } from '../state/settings'
 import { useAppSelector } from '../state/store'
 import { PairTape } from '../ui/tape/PairTape'
 import { tapeRange } from '../ui/tape/scale'
@@ -22,16 +22,18 @@ interface StrapTableProps {
   children?: (straps: DraftStraps) => ReactNode
 }
 
-const COLUMNS = 'grid grid-cols-[18px_minmax(0,1fr)_50px_50px_50px_24px] items-center gap-x-1'
+const COLUMNS = 'grid grid-cols-[18px_minmax(0,1fr)_54px_54px_54px_24px] items-center gap-x-1 whitespace-nowrap'
 
 /** Straps in the order they are set: where each starts, how it is set left and right, which to shorten; one open at a time. */
 export function StrapTable({ item, rig, className = '', above, children }: StrapTableProps) {
   const straps = useDraftStraps(item, rig)
   const { sheet } = useOpenTicket()
   const look = useAppSelector((state) => state.settings)
-  const style = { ...valueStyle(look), unit: look.unit }
+  const style = { ...readingStyle(look), unit: look.unit }
   const say = (mm: number): string => formatLength(mm, style).text
   const bare = (mm: number): string => say(mm).replace(/ (in|cm)$/, '')
+  // A start is no finer than its spread.
+  const about = (mm: number): string => formatLength(mm, { ...valueStyle(look), unit: look.unit }).text.replace(/ (in|cm)$/, '')
   const [open, setOpen] = useState<string | null>(null)
   if (!straps) return null
   const { rows, start } = straps
@@ -66,10 +68,10 @@ export function StrapTable({ item, rig, className = '', above, children }: Strap
               <span className="min-w-0">
                 <b className="block text-[16px] leading-5 whitespace-nowrap">{DRAFT_NAMES[row.part]}</b>
                 <span className="block text-[13px] leading-4 whitespace-nowrap text-mute">
-                  {row.start.from === 'read' ? 'by its tape' : `${bare(row.start.leastMm)} to ${bare(row.start.mostMm)}`}
+                  {row.start.from === 'read' ? 'by its tape' : `${about(row.start.leastMm)} to ${about(row.start.mostMm)}`}
                 </span>
               </span>
-              <b className="text-right text-[16px]">{bare(row.start.startMm)}</b>
+              <b className="text-right text-[15.5px]">{about(row.start.startMm)}</b>
               <SetWords row={row} bare={bare} />
               <span className="sr-only">{row.now ? verdictWord(row.grade, 'predicted') : 'not set yet'}</span>
               <span className="justify-self-end">
@@ -103,11 +105,11 @@ export function StrapTable({ item, rig, className = '', above, children }: Strap
 /** What is set: one value where one slider sets it, two where there are two. */
 function SetWords({ row: { now, pair }, bare }: { row: DraftRow; bare: (mm: number) => string }) {
   if (!now) return <span className="col-span-2 text-center text-[14px] text-mute">not set</span>
-  if (!pair) return <b className="col-span-2 text-center text-[16px]">{bare(now.leftMm)}</b>
+  if (!pair) return <b className="col-span-2 text-center text-[15.5px]">{bare(now.leftMm)}</b>
   return (
     <>
-      <b className="text-right text-[16px]">{bare(now.leftMm)}</b>
-      <b className="text-right text-[16px]">{bare(now.rightMm ?? now.leftMm)}</b>
+      <b className="text-right text-[15.5px]">{bare(now.leftMm)}</b>
+      <b className="text-right text-[15.5px]">{bare(now.rightMm ?? now.leftMm)}</b>
     </>
   )
 }
@@ -115,7 +117,7 @@ function SetWords({ row: { now, pair }, bare }: { row: DraftRow; bare: (mm: numb
 /** The strap in hand: what to shorten first, both sides on one tape, and the two lengths as a tape finds them. */
 function OpenRow({ row, straps, say, locked }: { row: DraftRow; straps: DraftStraps; say: (mm: number) => string; locked: boolean }) {
   const { unit, ...rest } = useAppSelector((state) => state.settings)
-  const look = { ...valueStyle({ unit, ...rest }), unit }
+  const look = { ...readingStyle({ unit, ...rest }), unit }
   const { part, pair, start, now, shorten } = row
   const [left, right] = [now?.leftMm ?? start.startMm, now?.rightMm ?? now?.leftMm ?? start.startMm]
   const [fromMm, toMm] = tapeRange(unit, [Math.min(left, right) - 14, Math.max(left, right) + 14])

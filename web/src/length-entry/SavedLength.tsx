@@ -1,5 +1,5 @@
 import { formatLength, parseLength } from '@merry-tailor/core'
-import { valueStyle } from '../state/settings'
+import { readingStyle } from '../state/settings'
 import { useAppSelector } from '../state/store'
 import { SavedField, type SaveResult } from '../ui/controls/SavedField'
 import { lineWords } from '../words/hitch'
@@ -17,7 +17,7 @@ interface SavedLengthProps {
 /** A length kept when its field is left; what can't be read is said at the field and stays. */
 export function SavedLength({ label, mm, onSave, least, most, minus }: SavedLengthProps) {
   const look = useAppSelector((state) => state.settings)
-  const style = { ...valueStyle(look), unit: look.unit }
+  const style = { ...readingStyle(look), unit: look.unit }
   const refuse = (problem: string): Promise<SaveResult> => Promise.resolve({ kept: false, problem })
   return (
     <SavedField

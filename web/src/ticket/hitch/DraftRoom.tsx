@@ -18,7 +18,7 @@ import { ItemPanel, ItemsInHand, ItemTabs, NoItem, useItemInHand, useOpenTicket 
 import { DRAFT_NAMES, StrapTable } from '../../drafting'
 import { LengthEntry } from '../../length-entry'
 import { VerdictWord } from '../../said/VerdictWord'
-import { valueStyle } from '../../state/settings'
+import { readingStyle, valueStyle } from '../../state/settings'
 import { useAppSelector } from '../../state/store'
 import { today } from '../../state/today'
 import { useKeys } from '../../state/use-keys'
@@ -59,7 +59,7 @@ export function DraftRoom() {
       items={items}
       current={item.id}
       onPick={setItem}
-      className="min-h-0 flex-1 max-md:flex max-md:flex-col max-md:overflow-y-auto md:grid md:grid-cols-[248px_minmax(0,1fr)] bench:grid-cols-[232px_minmax(0,1fr)_340px]"
+      className="min-h-0 flex-1 max-md:flex max-md:flex-col max-md:overflow-y-auto max-md:pb-24 md:grid md:grid-cols-[248px_minmax(0,1fr)] md:max-bench:grid-rows-[100%_auto] md:max-bench:overflow-y-auto bench:grid-cols-[232px_minmax(0,1fr)_340px]"
     >
       <Drawn key={item.id} item={item} rigs={rigs}>
         <ItemTabs items={items} />
@@ -78,8 +78,9 @@ function Drawn({ item, rigs, children }: { item: Item; rigs: readonly Rig[]; chi
   const hand = useSetUp(item, rigs)
   const { draft, setDraft, rig, now, dogKg, isLocked, lock, form } = hand
   const look = useAppSelector((state) => state.settings)
-  const style = { ...valueStyle(look), unit: look.unit }
-  const say = (mm: number): string => formatLength(mm, style).text
+  const say = (mm: number): string => formatLength(mm, { ...valueStyle(look), unit: look.unit }).text
+  // What a tape finds on a strap is said as finely as it is typed.
+  const fine = (mm: number): string => formatLength(mm, readingStyle(look)).text
   const [ref, box] = useBox<HTMLDivElement>(708, 510)
   const moved = (from: DraftState, id: HandleId, along: number, up: number): DraftState => {
     if (!rig || !now) return from
@@ -230,7 +231,7 @@ function Drawn({ item, rigs, children }: { item: Item; rigs: readonly Rig[]; chi
                 now={now}
                 loads={draft.loads}
                 handles={handles}
-                say={say}
+                say={fine}
                 rearMm={rearMm}
                 width={box.width}
                 sideHeight={sideHeight}
@@ -259,7 +260,7 @@ function Drawn({ item, rigs, children }: { item: Item; rigs: readonly Rig[]; chi
                 of 100 of {name}’s weight. No study fixes a safe limit.
               </p>
             </div>
-            <Shares now={now} rig={rig} kg={kg} apartMm={draft.rearLeftMm - draft.rearRightMm} say={say} />
+            <Shares now={now} rig={rig} kg={kg} apartMm={draft.rearLeftMm - draft.rearRightMm} say={fine} />
           </div>
         )}
       </section>

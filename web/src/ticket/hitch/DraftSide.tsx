@@ -32,6 +32,8 @@ const CLEAR_MM = 100
 /** A cart and its dog from the side, to scale on one floor; loads, shafts and bar are dragged, or moved by arrow keys. */
 export function DraftSide({ form, rig, now, loads, handles, ghost, words, say, width, height, label }: DraftSideProps) {
   const unit = useAppSelector((state) => state.settings.unit)
+  // On a phone only what is in hand is named.
+  const narrow = width < 520
   const pitch = now.balance?.[1].pitchRad ?? 0
   const { by, x0, floor } = draftScale(form, rig, now, loads, width, height)
   const to = (x: number, z: number): Point => ({ x: x0 + x * by, y: floor - z * by })
@@ -105,7 +107,7 @@ export function DraftSide({ form, rig, now, loads, handles, ghost, words, say, w
             by={by}
             axis="both"
             label={`${load.name}, ahead of the axle`}
-            lines={handles.inHand === `load ${i}` ? [...words(load), ...(ghost ? [ghost.words] : [])] : [load.name]}
+            lines={handles.inHand === `load ${i}` ? [...words(load), ...(ghost ? [ghost.words] : [])] : narrow ? [] : [load.name]}
             text={words(load).join(' ')}
             range={[rig.bed.fromMm, rig.bed.toMm]}
             now={load.aheadMm}
@@ -119,7 +121,8 @@ export function DraftSide({ form, rig, now, loads, handles, ghost, words, say, w
         by={by}
         axis="up"
         label="Bar’s height"
-        lines={[`${say(now.hitch.heightMm)} up`]}
+        lines={narrow && handles.inHand !== 'hitch' ? [] : [`${say(now.hitch.heightMm)} up`]}
+        text={`${say(now.hitch.heightMm)} up`}
         range={[20, 1200]}
         now={now.hitch.heightMm}
       />
@@ -131,7 +134,9 @@ export function DraftSide({ form, rig, now, loads, handles, ghost, words, say, w
           by={by}
           axis="up"
           label="Shafts’ height at the dog"
-          lines={['shafts', `${say(now.loopMm)} up`]}
+          lines={narrow && handles.inHand !== 'loop' ? [] : ['shafts', `${say(now.loopMm)} up`]}
+          text={`shafts ${say(now.loopMm)} up`}
+          words={narrow ? 'left' : 'right'}
           range={[100, 1200]}
           now={now.loopMm}
         />
@@ -176,9 +181,8 @@ function Stride({ now, rig, to, floor, say }: { now: DraftNow; rig: Rig; to: (x:
       {(short ? [`${say(Math.max(0, room))} to the bar,`, `${say(CLEAR_MM)} wanted`] : [`${say(CLEAR_MM)} clear`]).map((text, i, all) => (
         <text
           key={text}
-          x={(clear.x + far.x) / 2}
+          x={clear.x - 2}
           y={y - 8 - 16 * (all.length - 1 - i)}
-          textAnchor="middle"
           fontSize={14}
           fontWeight={600}
           fill={short ? 'var(--snag)' : 'var(--ink)'}

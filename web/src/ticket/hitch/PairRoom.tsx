@@ -59,7 +59,7 @@ export function PairRoom() {
       items={items}
       current={item.id}
       onPick={setItem}
-      className="min-h-0 flex-1 max-md:flex max-md:flex-col max-md:overflow-y-auto md:grid md:grid-cols-[264px_minmax(0,1fr)] bench:grid-cols-[264px_minmax(0,1fr)_300px]"
+      className="min-h-0 flex-1 max-md:flex max-md:flex-col max-md:overflow-y-auto max-md:pb-24 md:grid md:grid-cols-[264px_minmax(0,1fr)] md:max-bench:grid-rows-[100%_auto] md:max-bench:overflow-y-auto bench:grid-cols-[264px_minmax(0,1fr)_300px]"
     >
       <Two key={item.id} item={item} rigs={rigs}>
         <ItemTabs items={items} />

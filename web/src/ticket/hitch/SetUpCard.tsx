@@ -3,7 +3,7 @@ import { useRigsQuery } from '../../api/queries'
 import { useOpenTicket } from '../../bench'
 import { DRAFT_NAMES } from '../../drafting'
 import { PaperRoom } from '../../frame/PaperRoom'
-import { valueStyle } from '../../state/settings'
+import { readingStyle } from '../../state/settings'
 import { useAppSelector } from '../../state/store'
 import { longDay, today } from '../../state/today'
 import { Empty } from '../../ui/State'
@@ -33,7 +33,7 @@ function Card({ item, rigs }: { item: Item; rigs: readonly Rig[] }) {
   const { sheet, name } = useOpenTicket()
   const hand = useSetUp(item, rigs)
   const look = useAppSelector((state) => state.settings)
-  const style = { ...valueStyle(look), unit: look.unit }
+  const style = { ...readingStyle(look), unit: look.unit }
   const say = (mm: number): string => formatLength(mm, style).text
   const weightUnit = look.unit === 'in' ? 'lb' : 'kg'
   const kg = (newton: number): string => formatWeight(Math.abs(newton) / 9.80665, weightUnit)
@@ -131,7 +131,7 @@ function Card({ item, rigs }: { item: Item; rigs: readonly Rig[] }) {
           </li>
         </ul>
         {(['on', 'set', 'release', 'off'] as const).map((part) => {
-          const steps = dressing[part] ?? []
+          const steps = dressing[part]
           return steps.length === 0 ? null : (
             <div key={part} className="mb-2">
               <h3 className="text-[17px]">{{ on: 'On', set: 'Set, in this order', release: 'Out at once', off: 'Off' }[part]}</h3>

@@ -15,7 +15,7 @@ beforeEach(() => {
 })
 const sheet = () => aTicket({ items: [anItem({ family: 'H23' })], readings: [aReading('M07', 820), aReading('M07', 822), aReading('M00', 40, { unit: 'kg' })] })
 const title = () => screen.getByRole('heading', { level: 1 }).textContent
-const shares = (): number[] => [...(title() ?? '').matchAll(/(\d[\d.]*)\s*(?:lb|kg)/g)].map(([, each]) => Number(each))
+const shares = (): number[] => [...title().matchAll(/(\d[\d.]*)\s*(?:lb|kg)/g)].map(([, each]) => Number(each))
 const beside = async (name: string): Promise<void> => {
   await waitFor(() => {
     // Before the dogs are known the list is empty.

@@ -96,4 +96,3 @@ export function useSetUp(item: Item, rigs: readonly Rig[]) {
 
   return { draft, setDraft, rig, now, says: found && !found.ok ? found.says : null, dogKg, locked, isLocked, pair, lock, refused, straps, body, form }
 }
-export type SetUpInHand = ReturnType<typeof useSetUp>

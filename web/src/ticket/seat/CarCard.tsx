@@ -66,11 +66,11 @@ export function CarCard() {
           Slack is what a hand can change: draw it out each time{state.slackMm > 0 ? `; it was looked at with ${say(state.slackMm)}` : ''}. No standard was
           written for dogs: what holds in a crash nobody certifies. Local law decides how a dog may travel.
         </p>
-        {(habits.habituation ?? []).length > 0 && (
+        {habits.habituation.length > 0 && (
           <>
             <h3 className="text-[18px]">Getting used to it</h3>
             <ol className="list-decimal pl-5">
-              {(habits.habituation ?? []).map((step, i) => (
+              {habits.habituation.map((step, i) => (
                 <li key={`${step.code}${i}`}>{dressingWords(step)}</li>
               ))}
             </ol>

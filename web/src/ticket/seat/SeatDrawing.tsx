@@ -131,7 +131,7 @@ export function SeatDrawing({ form, name, seat, now, slackMm, slackInHand, onSla
           by={by}
           axis="up"
           label="Slack in the belt"
-          lines={[`${say(slackMm)}`, 'slack']}
+          lines={[say(slackMm), 'slack']}
           range={[0, 600]}
           now={slackMm}
           inHand={slackInHand}

@@ -1,4 +1,16 @@
-import { carFingers, carStops, dressingCard, formatLength, formatWeight, PULSES, tableOf, wornFor, type Item, type NamedPulse } from '@merry-tailor/core'
+import {
+  readClaim,
+  carFingers,
+  carStops,
+  dressingCard,
+  formatLength,
+  formatWeight,
+  PULSES,
+  tableOf,
+  wornFor,
+  type Item,
+  type NamedPulse,
+} from '@merry-tailor/core'
 import { useMemo, useRef, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { useCarsQuery, usePiecesQuery, useSizeTablesQuery } from '../../api/queries'
@@ -44,7 +56,7 @@ export function SeatRoom() {
       items={items}
       current={item.id}
       onPick={setItem}
-      className="min-h-0 flex-1 max-md:flex max-md:flex-col max-md:overflow-y-auto md:grid md:grid-cols-[280px_minmax(0,1fr)] bench:grid-cols-[300px_minmax(0,1fr)_400px]"
+      className="min-h-0 flex-1 max-md:flex max-md:flex-col max-md:overflow-y-auto max-md:pb-24 md:grid md:grid-cols-[312px_minmax(0,1fr)] md:max-bench:grid-rows-[100%_auto] md:max-bench:overflow-y-auto bench:grid-cols-[300px_minmax(0,1fr)_400px]"
     >
       <OneSeat key={item.id} item={item} items={items} />
     </ItemsInHand>
@@ -110,6 +122,8 @@ function OneSeat({ item, items }: { item: Item; items: readonly Item[] }) {
   const kn = (newton: number): string => (newton / 1000).toFixed(1)
   const girth = body.M07?.mm ?? form.measures.M07?.mm ?? 700
   const fingers = carFingers({ frontMm: state.frontRingMm ?? girth * 0.95, backMm: state.backRingMm ?? girth, gauge, form })
+  // What is said of this harness’s own strength stands beside what would be asked of it.
+  const saidKn = [state.claim, table?.claim ?? ''].flatMap((text) => readClaim(text).forceN ?? []).map((newton) => newton / 1000)
   const makers = tables.filter((each) => each.family === 'H24' && each.claim).map((each) => ({ name: `${each.maker}, ${each.name}`, claim: each.claim ?? '' }))
   const habits = dressingCard({ family: 'H24', dog: { coat: sheet.dog?.coat ?? null, traits: sheet.ticket.traits }, gear: { build: table?.build ?? null } })
   const short = now.clearMm - now.reach.calmMm
@@ -238,7 +252,7 @@ function OneSeat({ item, items }: { item: Item; items: readonly Item[] }) {
           <details className="border-t border-rule">
             <summary className="flex min-h-11 cursor-pointer items-center font-bold">How {name} gets used to it</summary>
             <ol className="list-decimal space-y-1 pb-2 pl-5 text-[15px]">
-              {(habits.habituation ?? []).map((step, i) => (
+              {habits.habituation.map((step, i) => (
                 <li key={`${step.code}${i}`}>{dressingWords(step)}</li>
               ))}
             </ol>
@@ -306,7 +320,7 @@ function OneSeat({ item, items }: { item: Item; items: readonly Item[] }) {
             <ForceTape
               least={least / 1000}
               most={most / 1000}
-              pins={[{ kn: BELT_N / 1000, label: 'new belt' }]}
+              pins={[{ kn: BELT_N / 1000, label: 'new belt' }, ...saidKn.map((kn) => ({ kn, label: 'claimed' }))]}
               title={`${kn(least)} to ${kn(most)} kN; new belt webbing holds ${kn(BELT_N)} kN at least`}
             />
             <p className="text-[14.5px] leading-[19px]">
@@ -318,7 +332,7 @@ function OneSeat({ item, items }: { item: Item; items: readonly Item[] }) {
           <PreDrive seen={state.seen} onSeen={(seen) => set({ seen })} />
           <HeatCurve airC={state.airC} onAir={(airC) => set({ airC })} />
         </div>
-        <div className="border-t-2 border-ink p-3">
+        <div className="border-t-2 border-ink bg-panel p-3 max-md:fixed max-md:inset-x-0 max-md:bottom-0 max-md:z-10">
           <button
             type="button"
             onClick={card}

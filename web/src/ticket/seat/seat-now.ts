@@ -97,7 +97,7 @@ export function seatNow({
     stiffnessNpm,
     peakN: slacks.map((each) => crashRide({ massKg, pulse, slackMm: each, stiffnessNpm }).peakN),
   }))
-  const { travelMm } = crashRide({ massKg, pulse, slackMm, stiffnessNpm: STIFFNESSES[1] ?? 40_000 })
+  const { travelMm } = crashRide({ massKg, pulse, slackMm, stiffnessNpm: STIFFNESSES[1] })
   const clearMm = Math.max(0, seat.frontSeatMm - loop.aheadMm)
   return {
     posture,

@@ -24,7 +24,7 @@ export function Segmented<T extends string>({ label, value, options, onChange, o
       orientation="horizontal"
     >
       {options.map((option) => (
-        <RadioGroup.Item key={option.value} value={option.value} className={`min-h-11 min-w-11 px-3 text-[15px] font-bold ${on}`}>
+        <RadioGroup.Item key={option.value} value={option.value} className={`min-h-11 min-w-11 px-3 max-phone:px-2 text-[15px] font-bold ${on}`}>
           {option.label}
         </RadioGroup.Item>
       ))}
