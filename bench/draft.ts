@@ -25,7 +25,7 @@ const rig: Rig = {
   bed: { fromMm: -400, toMm: 360, heightMm: 390 }, brake: false, notes: '',
 } // prettier-ignore
 const setUp: DraftState = {
-  rigId: '', loads: [{ name: 'Churns', massKg: 30, aheadMm: 20, heightMm: 560 }], surface: 'gravel', gradePercent: 3, lasts: 'long', loopMm: null, rearLeftMm: 6, rearRightMm: 0, hitchMm: null, route: [],
+  rigId: '', loads: [{ name: 'Churns', massKg: 30, aheadMm: 20, heightMm: 560 }], surface: 'gravel', gradePercent: 3, lasts: 'long', loopMm: null, rearLeftMm: 6, rearRightMm: 0, hitchMm: null, route: [], giveNpm: null,
 } // prettier-ignore
 
 console.log(`The drafting bench on ${DOGS} invented dogs (seed 909), a cart with a fixed bar:`)

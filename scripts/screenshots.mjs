@@ -22,16 +22,16 @@ const walk = async (page) => {
 }
 const at = (name, stage) => `/tickets/${of(name).ticket.id}/${stage}`
 
+const ofFamily = (family, stage) => `/tickets/${sheets.find((sheet) => sheet.items.some((item) => item.family === family)).ticket.id}/${stage}`
+
 const onNeck = async (page) => {
   await page.locator('#tape-M01').click()
   await page.keyboard.type('11 3/8')
 }
 
 const loaded = async (page) => {
-  await page.getByLabel(/^A load/).fill('43')
-  await page.getByRole('button', { name: 'Add', exact: true }).click()
-  await page.getByRole('slider').focus()
-  for (let i = 0; i < 12; i++) await page.keyboard.press('ArrowRight')
+  await page.getByRole('slider', { name: /^Two churns/ }).focus()
+  for (let i = 0; i < 4; i++) await page.keyboard.press('ArrowLeft')
 }
 
 const bench = { width: 1280, height: 800 }
@@ -44,8 +44,8 @@ const views = [
   ['measure-phone', at('Harebell', 'measure'), phone, 'light', (page) => page.getByRole('button', { name: '8', exact: true }).tap()],
   ['choose', at('Bilberry', 'choose'), bench, 'light', (page) => page.getByRole('region', { name: 'Where it would lie' }).waitFor()],
   ['kinds', at('Lodestar', 'kinds'), bench],
-  ['hitch', at('Oakum', 'hitch'), bench],
-  ['drafting', `/tickets/${sheets.find((sheet) => sheet.items.some((item) => item.family === 'H23')).ticket.id}/draft`, bench, 'light', loaded],
+  ['drafting', ofFamily('H23', 'draft'), bench, 'light', loaded],
+  ['seat', ofFamily('H24', 'seat'), bench],
   ['try-on', at('Marlin', 'try-on'), bench, 'light', (page) => page.getByRole('img', { name: /hollow numbers/ }).waitFor()],
   ['try-on-phone', at('Marlin', 'try-on'), phone, 'light', (page) => page.getByRole('img', { name: /close by/ }).waitFor()],
   ['finish', at('Dulse', 'finish'), bench],

@@ -1,8 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { hindLegOf, typicalForm } from '../form/index.ts'
+import { hindLegOf, solveForm, typicalForm } from '../form/index.ts'
 import {
-  cartBalance, draftParts, draftStart, dragPull, giveFrom, hindStride, loadFor, loadPlace, nextRung, pairPull, pinFor, pullVerdict, routeDraft, shaftLoop, startPull, tipGrades,
+  cartBalance, draftParts, draftPlaces, draftStart, dragPull, giveFrom, hindStride, loadFor, loadPlace, minutesByStep, nextRung, pairPull, pinFor, pullVerdict, routeDraft, shaftLoop, startPull, tipGrades,
   tipsAt, traceBalance, turnOf, type Cart, type OutingSaid, type TraceQuestion,
 } from './index.ts' // prettier-ignore
 
@@ -17,6 +17,56 @@ const cart: Cart = {
   ring: { aheadMm: 950, heightMm: 430 },
   resistance: 0.025,
 }
+
+describe('what each strap took', () => {
+  const at = (minutes: number) => new Date(Date.UTC(2026, 2, 1, 9, minutes)).toISOString()
+  it('is told from the one before, or from the beginning; what was left lying or taken back counts for nothing', () => {
+    const settings = [
+      { part: 'keel', at: at(12) },
+      { part: 'neck', at: at(7) },
+      { part: 'neck', at: at(9), struck: { why: 'slip', at: at(9), by: '' } },
+      { part: 'back', at: at(140) },
+      { part: 'keel', at: at(143) },
+    ]
+    expect(minutesByStep(settings, at(0))).toEqual({ neck: 7, keel: 8 })
+    expect(minutesByStep(settings, null)).toEqual({ keel: 8 })
+    expect(minutesByStep([], at(0))).toEqual({})
+  })
+})
+
+describe('where it runs on the dog', () => {
+  it('the ring lies between cinch and last rib, the cinch behind the elbow, the band ahead of the breastbone’s end', () => {
+    for (const build of ['nordic', 'giant', 'toy'] as const) {
+      const form = typicalForm({ build })
+      const places = draftPlaces({ form, body: {}, gauge: null, hitchMm: 285 })
+      const [elbow, rib, sternum] = [form.landmarks.L06?.[0] ?? 0, form.landmarks.L12?.[0] ?? 0, form.landmarks.L02?.[0] ?? 0]
+      expect([build, places.cinch.xMm < elbow, places.ring[0] < places.cinch.xMm, places.ring[0] > rib, places.band.xMm > sternum - 30]).toEqual([
+        build,
+        true,
+        true,
+        true,
+        true,
+      ])
+    }
+    expect(() => draftPlaces({ form: typicalForm(null), body: {}, gauge: null, hitchMm: -5 })).toThrow(RangeError)
+  })
+
+  it('starts are less sure the less was taped, and their spread comes from the form', () => {
+    const wide = (body: Parameters<typeof solveForm>[0]) => {
+      const form = solveForm(body, { build: 'nordic' })
+      return draftStart({ form, body, family: 'H23', gauge: null, rig: { shaftMm: 25, stopMm: 45, hitchMm: 285 } }).straps
+    }
+    const few = wide({ M07: { mm: 720, sigmaMm: 5 } })
+    const more = wide({
+      M07: { mm: 720, sigmaMm: 5 },
+      M01: { mm: 520, sigmaMm: 5 },
+      M06: { mm: 210, sigmaMm: 5 },
+      M13: { mm: 660, sigmaMm: 6 },
+      M14: { mm: 560, sigmaMm: 6 },
+    })
+    for (const part of ['neck', 'upper', 'rear'] as const) expect([part, (more[part]?.sigmaMm ?? 0) < (few[part]?.sigmaMm ?? 0)]).toEqual([part, true])
+  })
+})
 
 describe('a cart on the way', () => {
   it('a load moved a centimetre ahead rests its lever more: 30 kg on shafts of 1.15 m about 2.6 N', () => {

@@ -168,6 +168,18 @@ describe('slider moves', () => {
       { strap: 'girth', side: null, byMm: -20, sliderMm: -20 },
     ])
     expect(sliderMoves('H01', { girth: { leftMm: 700, rightMm: null, doubled: false } }, { girth: { leftMm: 680, rightMm: null } })[0]?.sliderMm).toBe(-20)
+    // A cart's loops are set too, in their place between drop and band; moved to themselves nothing moves.
+    const cart = {
+      rear: { leftMm: 800, rightMm: 806 },
+      belly: { leftMm: 790, rightMm: null },
+      loop: { leftMm: 108, rightMm: 108 },
+      loopDrop: { leftMm: 230, rightMm: 230 },
+    }
+    expect(sliderMoves('H23', cart, cart)).toEqual([])
+    const moved = Object.fromEntries(
+      Object.entries(cart).map(([id, { leftMm, rightMm }]) => [id, { leftMm: leftMm - 9, rightMm: rightMm === null ? null : rightMm - 9 }]),
+    )
+    expect(sliderMoves('H23', cart, moved).map(({ strap }) => strap)).toEqual(['loopDrop', 'loopDrop', 'loop', 'loop', 'belly', 'rear', 'rear'])
     expect(() => sliderMoves('H01', { loop: { leftMm: 1, rightMm: null } }, {})).toThrow(/no strap loop/)
     expect(() => sliderMoves('H01', { girth: { leftMm: Number.NaN, rightMm: null } }, {})).toThrow(/no number/)
   })

@@ -4,6 +4,7 @@ import { useOpenTicket } from '../bench'
 import { SavedLength } from '../length-entry'
 import { readingStyle, valueStyle } from '../state/settings'
 import { useAppSelector } from '../state/store'
+import { SavedField } from '../ui/controls/SavedField'
 import { PairTape } from '../ui/tape/PairTape'
 import { tapeRange } from '../ui/tape/scale'
 import { Mark } from '../ui/marks/Mark'
@@ -137,14 +138,29 @@ function OpenRow({ row, straps, say, locked }: { row: DraftRow; straps: DraftStr
       {!locked && (
         <div className="grid grid-cols-2 gap-2">
           {(pair ? (['left', 'right'] as const) : (['both'] as const)).map((side) => (
-            <SavedLength
-              key={side}
-              label={pair ? `${DRAFT_NAMES[part]}, ${side}` : DRAFT_NAMES[part]}
-              mm={side === 'right' ? right : left}
-              least={1}
-              most={3000}
-              onSave={async (mm) => ((await straps.set(part, side, mm)) ? { kept: true } : { kept: false, problem: 'Not kept; it stays here.' })}
-            />
+            <div key={side} className="space-y-2">
+              <SavedLength
+                label={pair ? `${DRAFT_NAMES[part]}, ${side}` : DRAFT_NAMES[part]}
+                mm={side === 'right' ? right : left}
+                least={1}
+                most={3000}
+                onSave={async (mm) =>
+                  (await straps.set(part, side, mm, straps.markOf(part, side))) ? { kept: true } : { kept: false, problem: 'Not kept; it stays here.' }
+                }
+              />
+              {now && (
+                <SavedField
+                  label="Mark on the webbing"
+                  value={straps.markOf(part, side)}
+                  maxLength={40}
+                  onSave={async (mark) =>
+                    (await straps.set(part, side, side === 'right' ? right : left, mark.trim()))
+                      ? { kept: true }
+                      : { kept: false, problem: 'Not kept; it stays here.' }
+                  }
+                />
+              )}
+            </div>
           ))}
           {!now && (
             <button

@@ -38,6 +38,8 @@ export interface DraftStraps {
   settings: Readonly<Record<string, StrapSides>>
   own: readonly Setting[]
   set: (part: DraftPart, side: 'left' | 'right' | 'both', mm: number, mark?: string) => Promise<boolean>
+  /** What is written where it stands: a hole’s number, a stitch. */
+  markOf: (part: DraftPart, side: 'left' | 'right' | 'both') => string
   problem: string | null
 }
 
@@ -103,6 +105,8 @@ export function useDraftStraps(item: Item, rig: Rig | undefined): DraftStraps | 
         },
       ]
     }),
+    markOf: (part, side) =>
+      own.findLast((each) => !each.struck && each.part === part && (side === 'both' || each.side === side || each.side === 'both'))?.mark ?? '',
     set: async (part, side, mm, mark = '') => {
       const { error } = await acts.set({ of: pieceId === null ? { itemId } : { pieceId }, dogId, part, side, mm: Math.round(mm * 10) / 10, mark })
       setProblem(error ? `Not kept. ${problemWords(error)}` : null)

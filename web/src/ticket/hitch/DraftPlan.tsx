@@ -1,4 +1,4 @@
-import type { Form, Rig } from '@merry-tailor/core'
+import type { Form, Rig, Turn } from '@merry-tailor/core'
 import { DogPlates } from '../../ui/plates/DogPlates'
 import { fixed, type Point } from '../../ui/plates/geometry'
 import type { DraftNow, Load } from './draft-now'
@@ -28,15 +28,16 @@ export function DraftPlan({ form, rig, now, loads, width, sideHeight, height, ha
   const middle = height / 2
   const to = (x: number, left: number): Point => ({ x: x0 + x * by, y: middle - left * by })
   const poly = (points: readonly Point[]): string => `M${points.map((p) => `${fixed(p.x)} ${fixed(p.y)}`).join('L')}`
-  const skew = now.shares[1]?.traces.skewRad ?? 0
+  const skew = (now.shares[1] ?? now.shares[0])?.traces.skewRad ?? 0
   const half = rig.bar.widthMm / 2
   const end = (side: 1 | -1): Point => to(now.hitch.aheadMm - side * half * Math.sin(skew), side * half * Math.cos(skew))
-  const slack = now.shares[1]?.traces.slack ?? []
+  const slack = (now.shares[1] ?? now.shares[0])?.traces.slack ?? []
   const shaftY = now.ring.outMm + 40
   const wheels = rig.kind === 'cart' ? [0] : rig.kind === 'wagon' ? [0, -(rig.wheelbaseMm ?? 0)] : []
   const wide = Math.max(rig.trackMm / 2 - 60, rig.bar.widthMm / 2)
   return (
     <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} role="group" aria-label={label} className="block touch-none">
+      {now.turn && <Lane turn={now.turn} rearMm={rig.kind === 'wagon' ? -(rig.wheelbaseMm ?? 0) : 0} to={to} by={by} />}
       <DogPlates
         form={form}
         view="above"
@@ -109,5 +110,16 @@ export function DraftPlan({ form, rig, now, loads, width, sideHeight, height, ha
         From above
       </text>
     </svg>
+  )
+}
+
+/** The lane of the tightest turn to the right: inside and outside, about a point on the line of the axle. */
+function Lane({ turn, rearMm, to, by }: { turn: Turn; rearMm: number; to: (x: number, left: number) => Point; by: number }) {
+  const about = to(rearMm, -turn.radiusMm)
+  return (
+    <g fill="none" stroke="var(--mute)" strokeWidth={1.4} strokeDasharray="7 5" aria-hidden>
+      <circle cx={about.x} cy={about.y} r={Math.max(1, turn.insideMm * by)} />
+      <circle cx={about.x} cy={about.y} r={turn.outsideMm * by} />
+    </g>
   )
 }

@@ -37,6 +37,7 @@ import { GradeField } from './GradeField'
 import { HitchTabs } from './HitchTabs'
 import { Loads } from './Loads'
 import { LockButton } from './LockButton'
+import { OwnGive } from './OwnGive'
 import { PullTape } from './PullTape'
 import { RouteBlock } from './RouteBlock'
 import { Shares } from './Shares'
@@ -120,6 +121,11 @@ function Drawn({ item, rigs, children }: { item: Item; rigs: readonly Rig[]; chi
           { dog: name, on: today() },
         )
       : ''
+  const clearSeenMm =
+    sheet.tryOns
+      .filter((round) => round.itemId === item.id && !round.struck)
+      .flatMap(({ observations }) => observations)
+      .findLast((each) => each.check === 'bar-off-the-hocks' && !each.struck && each.mm !== null)?.mm ?? null
   const sideHeight = Math.max(250, box.height - PLAN_PX)
   const rearMm = now ? { left: now.startMm.rear + draft.rearLeftMm, right: now.startMm.rear + draft.rearRightMm } : null
   return (
@@ -170,6 +176,7 @@ function Drawn({ item, rigs, children }: { item: Item; rigs: readonly Rig[]; chi
                 />
               </Named>
               <RouteBlock route={draft.route} now={now} name={name} kg={kg} onSet={(route) => set({ route })} />
+              <OwnGive giveNpm={draft.giveNpm} unit={look.unit} weightUnit={weightUnit} onSet={(giveNpm) => set({ giveNpm })} />
               {now && rearMm && (
                 <details className="border-t border-rule">
                   <summary className="flex min-h-11 cursor-pointer items-center font-bold">Heights and traces as numbers</summary>
@@ -219,6 +226,7 @@ function Drawn({ item, rigs, children }: { item: Item; rigs: readonly Rig[]; chi
                 loads={draft.loads}
                 handles={handles}
                 ghost={ghost}
+                clearSeenMm={clearSeenMm}
                 words={placeLines}
                 say={say}
                 width={box.width}
@@ -275,6 +283,9 @@ function Drawn({ item, rigs, children }: { item: Item; rigs: readonly Rig[]; chi
               <p>
                 Shafts {say(start.shaftMm)} up, {say(start.betweenShaftsMm)} apart; bar {say(start.barMm)} wide, {say(start.barBehindTailMm)} behind the tail.
                 {now?.turn ? ` Turns in a lane of ${say(now.turn.laneMm)}.` : ''}
+                {now?.over
+                  ? ` It goes over on ${Math.round(now.over.sidePercent)} cm per m across, or at ${(now.over.speedMps * 3.6).toFixed(0)} km/h in that turn.`
+                  : ''}
               </p>
               <p className="text-mute">
                 {name}’s hind paw is expected {say(start.reach.pawMm)} behind its tail, give or take {say(start.reach.sigmaMm)}: a guess until it was seen in

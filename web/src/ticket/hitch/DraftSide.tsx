@@ -19,6 +19,8 @@ interface DraftSideProps {
   handles: Handles
   /** Where the load in hand was taken from. */
   ghost: { load: Load; words: string } | null
+  /** What a hand found between hock and bar in stride, mm; `null`: not seen yet. */
+  clearSeenMm: number | null
   words: (load: Load) => string[]
   say: (mm: number) => string
   width: number
@@ -30,7 +32,7 @@ interface DraftSideProps {
 const CLEAR_MM = 100
 
 /** A cart and its dog from the side, to scale on one floor; loads, shafts and bar are dragged, or moved by arrow keys. */
-export function DraftSide({ form, rig, now, loads, handles, ghost, words, say, width, height, label }: DraftSideProps) {
+export function DraftSide({ form, rig, now, loads, handles, ghost, clearSeenMm, words, say, width, height, label }: DraftSideProps) {
   const unit = useAppSelector((state) => state.settings.unit)
   // On a phone only what is in hand is named.
   const narrow = width < 520
@@ -58,7 +60,7 @@ export function DraftSide({ form, rig, now, loads, handles, ghost, words, say, w
       <FloorTape floor={floor} width={width} by={by} x0={x0} unit={unit} zero="0 axle" />
       <DogPlates form={form} view="side" scale={scale} width={width} />
       <DraftHarness now={now} loops={rig.shafts !== null} to={onDog} />
-      {now.stride && <Stride now={now} rig={rig} to={to} floor={floor} say={say} />}
+      {now.stride && <Stride now={now} rig={rig} to={to} floor={floor} say={say} seenMm={clearSeenMm} />}
       <path d={poly([ring, hitch])} stroke="var(--plate)" strokeWidth={8} />
       <path d={poly([ring, hitch])} stroke="var(--web)" strokeWidth={5} strokeDasharray={slack ? '3 6' : undefined} />
       <g stroke="var(--ink)" strokeWidth={1.8} strokeLinejoin="round" fill="var(--plate)">
@@ -159,26 +161,46 @@ function boxOf(load: Load, rig: Rig): [number, number][] {
 }
 
 /** Where a hind leg goes in full stride: its paths dashed, the paw’s spread on the floor, 10 cm clear to the bar. */
-function Stride({ now, rig, to, floor, say }: { now: DraftNow; rig: Rig; to: (x: number, z: number) => Point; floor: number; say: (mm: number) => string }) {
+function Stride({
+  now,
+  rig,
+  to,
+  floor,
+  say,
+  seenMm,
+}: {
+  now: DraftNow
+  rig: Rig
+  to: (x: number, z: number) => Point
+  floor: number
+  say: (mm: number) => string
+  seenMm: number | null
+}) {
   const { stride, offsetMm } = now
   if (!stride) return null
   const line = (path: readonly (readonly [number, number])[]): string => `M${path.map(([x, z]) => to(x + offsetMm, z)).map((p) => `${fixed(p.x)} ${fixed(p.y)}`).join('L')}` // prettier-ignore
-  const [rear, sigma] = [stride.pawRearMm + offsetMm, now.reachSigmaMm]
+  // Seen on the dog it is no guess any more: no spread.
+  const [rear, sigma] = [stride.pawRearMm + offsetMm, seenMm === null ? now.reachSigmaMm : 0]
   const [far, near] = [to(rear - 1.28 * sigma, 0), to(rear + 1.28 * sigma, 0)]
   const clear = to(rear - 1.28 * sigma - CLEAR_MM, 0)
   const bar = to(rig.hitch.aheadMm, 0)
   const y = floor - 30
-  const short = clear.x < bar.x
+  const short = seenMm === null ? clear.x < bar.x : seenMm < CLEAR_MM
   const room = rear - 1.28 * sigma - rig.hitch.aheadMm
   return (
     <g fill="none">
-      <g stroke="var(--mute)" strokeWidth={1.4} strokeDasharray="5 4">
+      <g stroke="var(--mute)" strokeWidth={1.4} strokeDasharray={seenMm === null ? '5 4' : undefined}>
         <path d={line(stride.pawPath)} />
         <path d={line(stride.hockPath)} />
       </g>
       <rect x={far.x} y={floor - 6} width={Math.max(3, near.x - far.x)} height={6} fill="var(--ink)" />
       <path d={`M${fixed(clear.x)} ${y + 9}V${y}H${fixed(far.x)}V${y + 9}`} stroke={short ? 'var(--snag)' : 'var(--ink)'} strokeWidth={2} />
-      {(short ? [`${say(Math.max(0, room))} to the bar,`, `${say(CLEAR_MM)} wanted`] : [`${say(CLEAR_MM)} clear`]).map((text, i, all) => (
+      {(seenMm !== null
+        ? [`${say(seenMm)} clear, seen`]
+        : short
+          ? [`${say(Math.max(0, room))} to the bar,`, `${say(CLEAR_MM)} wanted`]
+          : [`${say(CLEAR_MM)} clear`]
+      ).map((text, i, all) => (
         <text
           key={text}
           x={clear.x - 2}

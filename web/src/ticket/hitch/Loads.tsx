@@ -1,7 +1,10 @@
 import { formatWeight, parseWeight, type Rig } from '@merry-tailor/core'
 import { useState } from 'react'
+import { SavedLength } from '../../length-entry'
 import { Button } from '../../ui/controls/Button'
+import { SavedField, type SaveResult } from '../../ui/controls/SavedField'
 import { TextField } from '../../ui/controls/TextField'
+import { weightProblemWords } from '../../words/problems'
 import type { DraftState, Load } from './draft-now'
 
 interface LoadsProps {
@@ -37,7 +40,10 @@ export function Loads({ draft, rig, inHand, onPick, onSet, words, weightUnit }: 
       <h2 className="text-[16px] leading-5">Loads</h2>
       <ul>
         {draft.loads.map((load, i) => (
-          <li key={i} className={`flex items-center border-b border-rule border-l-[5px] ${i === inHand ? 'border-l-ink bg-bench' : 'border-l-transparent'}`}>
+          <li
+            key={i}
+            className={`flex flex-wrap items-center border-b border-rule border-l-[5px] ${i === inHand ? 'border-l-ink bg-bench' : 'border-l-transparent'}`}
+          >
             <button
               type="button"
               aria-pressed={i === inHand}
@@ -57,6 +63,14 @@ export function Loads({ draft, rig, inHand, onPick, onSet, words, weightUnit }: 
             >
               off
             </button>
+            {i === inHand && (
+              <OneLoad
+                load={load}
+                rig={rig}
+                weightUnit={weightUnit}
+                onPut={(over) => onSet(draft.loads.map((each, k) => (k === i ? { ...each, ...over } : each)))}
+              />
+            )}
           </li>
         ))}
       </ul>
@@ -81,5 +95,45 @@ export function Loads({ draft, rig, inHand, onPick, onSet, words, weightUnit }: 
         <Button type="submit">Add</Button>
       </form>
     </section>
+  )
+}
+
+/** The load in hand as numbers; what lies off the bed is said at the field. */
+function OneLoad({ load, rig, weightUnit, onPut }: { load: Load; rig: Rig; weightUnit: 'kg' | 'lb'; onPut: (over: Partial<Load>) => void }) {
+  const done = (over: Partial<Load>): Promise<SaveResult> => {
+    onPut(over)
+    return Promise.resolve({ kept: true })
+  }
+  const off = (problem: string): Promise<SaveResult> => Promise.resolve({ kept: false, problem })
+  const { fromMm, toMm, heightMm } = rig.bed
+  return (
+    <div className="grid w-full grid-cols-2 gap-2 px-2 pb-2">
+      <SavedField
+        label="What it is"
+        value={load.name}
+        maxLength={60}
+        onSave={(name) => (name.trim() === '' ? off('What is it called?') : done({ name: name.trim() }))}
+      />
+      <SavedField
+        label={`Weighs (${weightUnit})`}
+        inputMode="decimal"
+        value={formatWeight(load.massKg, weightUnit).replace(/[^\d.]/g, '')}
+        onSave={(text) => {
+          const read = parseWeight(text, weightUnit)
+          return read.ok ? done({ massKg: read.kg }) : off(weightProblemWords(read.problem))
+        }}
+      />
+      <SavedLength
+        label="Ahead of the axle"
+        mm={load.aheadMm}
+        minus="behind the axle"
+        onSave={(aheadMm) => (aheadMm < fromMm || aheadMm > toMm ? off('Off the bed: it ends there.') : done({ aheadMm }))}
+      />
+      <SavedLength
+        label="Its middle, up"
+        mm={load.heightMm}
+        onSave={(up) => (up < heightMm ? off('Under the bed’s floor.') : up > 1500 ? off('Higher than anything that stays on.') : done({ heightMm: up }))}
+      />
+    </div>
   )
 }

@@ -30,7 +30,7 @@ export function Shares({
         {now.shares.map(({ label, traces }) => {
           const whole = traces.tensionN.rearLeft + traces.tensionN.rearRight
           return (
-            <li key={label} className="grid grid-cols-[52px_1fr] items-center gap-2 text-[14.5px]">
+            <li key={label} className="grid grid-cols-[52px_1fr_44px] items-center gap-2 text-[14.5px]">
               <span className="text-mute">{label}</span>
               <span
                 className="flex h-6 border-[1.5px] border-ink"
@@ -45,14 +45,17 @@ export function Shares({
                   {traces.leftShare < 0.82 ? kg(whole * (1 - traces.leftShare)) : ''}
                 </span>
               </span>
+              <span className="text-right text-[13.5px] text-mute">{rig.bar.swings ? `${((Math.abs(traces.skewRad) * 180) / Math.PI).toFixed(1)}°` : ''}</span>
             </li>
           )
         })}
       </ul>
       <p className="text-[14px] leading-[18px] text-mute">
         {rig.bar.swings
-          ? `The bar swings and levels it${Math.abs(now.shares[1]?.traces.skewRad ?? 0) > 0.01 ? `, skewed ${Math.round((Math.abs(now.shares[1]?.traces.skewRad ?? 0) * 180) / Math.PI)} degrees` : ''}.`
-          : 'The bar is fixed: which side takes more hangs on what coat, flesh and harness give, and nobody knows that.'}
+          ? 'The bar swings and levels it; beside each how far it stands skew.'
+          : now.shares.length === 1
+            ? 'The bar is fixed; by this dog’s own give, as the scale read it.'
+            : 'The bar is fixed: which side takes more hangs on what coat, flesh and harness give, and nobody knows that.'}
         {uneven ? ' Over 5 mm apart: make them equal.' : ''}
       </p>
     </div>

@@ -9,6 +9,7 @@ import {
   routeDraft,
   SURFACES,
   tipGrades,
+  tipsAt,
   traceBalance,
   turnOf,
   type Cart,
@@ -46,6 +47,8 @@ export interface DraftState {
   /** How high the bar’s pivot is; `null`: as the rig has it. */
   hitchMm: number | null
   route: Stretch[]
+  /** What this dog’s own pulls with a scale say of its give, N/m; `null`: not tried. */
+  giveNpm: number | null
 }
 
 /** One stretch of the way it is planned for. */
@@ -81,6 +84,8 @@ export interface DraftNow {
   pullN: readonly [number, number]
   verdict: PullVerdict
   tips: { upPercent: number | null; downPercent: number | null } | null
+  /** On which slope across, and how fast in its tightest turn, it goes over. */
+  over: { sidePercent: number; speedMps: number } | null
   /** Shares of left and right at each give. */
   shares: { label: string; traces: TraceBalance }[]
   startMm: { rear: number }
@@ -145,7 +150,8 @@ export function draftNow(form: Form, dogKg: number, rig: Rig, state: DraftState,
   const barX = hitch.aheadMm - offsetMm
   const far = (a: { xMm: number; yMm: number; zMm: number }): number => Math.hypot(a.xMm - ring.xMm, a.yMm - outMm, a.zMm - ring.heightMm)
   const rear = Math.hypot(ring.xMm - barX, outMm - rig.bar.widthMm / 2, ring.heightMm - hitch.heightMm)
-  const shares = GIVES.map(({ label, npm }) => ({
+  const gives = state.giveNpm === null ? GIVES : [{ label: 'its own', npm: state.giveNpm }]
+  const shares = gives.map(({ label, npm }) => ({
     label,
     traces: traceBalance({
       pullN: usual,
@@ -165,6 +171,7 @@ export function draftNow(form: Form, dogKg: number, rig: Rig, state: DraftState,
       giveNpm: npm,
     }),
   }))
+  const turn = rig.shafts ? turnOfRig(rig, form, offsetMm) : null
   return {
     cart: most ?? null,
     balance,
@@ -175,7 +182,15 @@ export function draftNow(form: Form, dogKg: number, rig: Rig, state: DraftState,
     startMm: { rear },
     stride: strideOf(form),
     reachSigmaMm: REACH_SD * (form.sections.withers.tx - form.sections.tail.tx),
-    turn: rig.shafts ? turnOfRig(rig, form, offsetMm) : null,
+    turn,
+    over:
+      turn && wholeKg > 0
+        ? tipsAt({
+            trackMm: rig.trackMm,
+            heightMm: Math.max(1, masses.reduce((sum, { massKg, heightMm }) => sum + massKg * heightMm, 0) / wholeKg),
+            radiusMm: turn.radiusMm,
+          })
+        : null,
     offsetMm,
     loopMm,
     ring,

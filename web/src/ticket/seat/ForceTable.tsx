@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react'
 import { PULSES, pulseOf, type NamedPulse } from '@merry-tailor/core'
 import { Picker } from '../../ui/controls/Picker'
 import type { SeatNow } from './seat-now'
@@ -14,6 +15,7 @@ export function ForceTable({
   limitN,
   say,
   onPulse,
+  mass,
 }: {
   now: SeatNow
   pulse: NamedPulse
@@ -22,6 +24,7 @@ export function ForceTable({
   limitN: number
   say: (mm: number) => string
   onPulse: (id: string) => void
+  mass: ReactNode
 }) {
   const { meanG, peakG } = pulseOf(pulse)
   const here = now.slacks.indexOf(Math.round(slackMm))
@@ -29,7 +32,7 @@ export function ForceTable({
   return (
     <section aria-label="Pull on the belt">
       <h2 className="flex flex-wrap items-baseline justify-between gap-x-3 text-[19px] leading-6">Pull on the belt, kN</h2>
-      <div className="mt-1">
+      <div className="mt-1 grid grid-cols-[1fr_116px] items-end gap-2">
         <Picker
           label="How the car stops"
           value={pulse.id}
@@ -37,6 +40,7 @@ export function ForceTable({
           onChange={onPulse}
           className="w-full"
         />
+        {mass}
       </div>
       <p className="pt-1 text-[14px] text-mute">
         {massWords}; {pulse.speedKmh} km/h gone in {say(pulse.stopMm)}: mean {meanG.toFixed(meanG < 3 ? 1 : 0)} g, peak {peakG.toFixed(peakG < 3 ? 1 : 0)} g of

@@ -33,6 +33,7 @@ import { Claims } from './Claims'
 import { ForceTable } from './ForceTable'
 import { ForceTape } from './ForceTape'
 import { HeatCurve } from './HeatCurve'
+import { MassField } from './MassField'
 import { OtherWays } from './OtherWays'
 import { PreDrive } from './PreDrive'
 import { SeatDrawing } from './SeatDrawing'
@@ -91,7 +92,8 @@ function OneSeat({ item, items }: { item: Item; items: readonly Item[] }) {
   const seat = car?.seats[at] ?? USUAL_SEAT
 
   const dogKg = body.M00?.mm ?? sheet.dog?.weightKg ?? null
-  const kg = dogKg ?? form.measures.M00?.mm ?? 20
+  const ownKg = dogKg ?? form.measures.M00?.mm ?? 20
+  const kg = state.massKg ?? ownKg
   const choice = wornFor(sheet.choices, item.id)
   const chosen = choice ? tableOf(choice) : null
   const table = chosen && tables.find((each) => each.id === chosen.tableId && each.version === chosen.tableVersion)
@@ -311,7 +313,8 @@ function OneSeat({ item, items }: { item: Item; items: readonly Item[] }) {
             <ForceTable
               now={now}
               pulse={pulse}
-              massWords={`${formatWeight(kg, weightUnit)}${dogKg === null ? ', never weighed: a guess' : ''}`}
+              massWords={`${formatWeight(kg, weightUnit)}${state.massKg !== null ? `, not ${name}’s own ${formatWeight(ownKg, weightUnit)}` : dogKg === null ? ', never weighed: a guess' : ''}`}
+              mass={<MassField key={weightUnit} kg={kg} unit={weightUnit} onSet={(massKg) => set({ massKg })} />}
               slackMm={state.slackMm}
               limitN={BELT_N}
               say={say}

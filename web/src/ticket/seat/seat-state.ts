@@ -17,12 +17,14 @@ export interface SeatState {
   backRingMm: number | null
   airC: number
   pulseId: string
+  /** By which mass; `null`: the dog’s own. */
+  massKg: number | null
   /** Lines of the pre-drive list that were seen. */
   seen: PreDriveCode[]
 }
 
 export const FRESH: SeatState = {
-  carId: '', seatAt: 0, posture: 'sitting', slackMm: 60, tetherOn: false, crashed: false, held: 'loop', claim: '', frontRingMm: null, backRingMm: null, airC: 22, pulseId: 'us-child-sled',
+  carId: '', seatAt: 0, posture: 'sitting', slackMm: 60, tetherOn: false, crashed: false, held: 'loop', claim: '', frontRingMm: null, backRingMm: null, airC: 22, pulseId: 'us-child-sled', massKg: null,
   seen: [],
 } // prettier-ignore
 export const isSeatState = (kept: unknown): kept is SeatState =>

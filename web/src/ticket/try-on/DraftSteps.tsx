@@ -2,6 +2,7 @@ import { Link } from 'react-router'
 import { useRigsQuery } from '../../api/queries'
 import { useOpenTicket } from '../../bench'
 import { StepStrip } from '../../drafting'
+import { ReleaseDrill } from './ReleaseDrill'
 import { spanWords } from './moves'
 import { useElapsed } from './use-elapsed'
 import type { TryOnInHand } from './use-try-on'
@@ -16,6 +17,7 @@ export function DraftSteps({ hand: { item, round, isLast } }: { hand: TryOnInHan
   return (
     <div className="flex min-w-0 flex-1 flex-col">
       <StepStrip item={item} rig={rig} begunAt={round?.at ?? null} soFar={soFar === null ? null : spanWords(soFar)} />
+      {round && isLast && sheet.ticket.state !== 'closed' && <ReleaseDrill round={round} />}
       {!setUp && (
         <p className="border-t border-rule px-4 py-1 text-[14.5px]">
           No set-up is on this ticket.{' '}
