@@ -66,7 +66,9 @@ export function StepStrip({ item, rig, begunAt, soFar }: StepStripProps) {
           </li>
         ))}
       </ol>
-      {open && sheet.ticket.state !== 'closed' && <OpenStep key={open.part} row={open} straps={straps} say={say} onDone={() => setPicked(null)} />}
+      {open && sheet.ticket.state !== 'closed' && (
+        <OpenStep key={open.part} row={open} straps={straps} say={say} onDone={() => setPicked((now) => (now === open.part ? null : now))} />
+      )}
       {straps.problem && (
         <p role="alert" className="px-4 pb-1 font-semibold text-snag">
           {straps.problem}

@@ -15,7 +15,11 @@ const STATE: Readonly<Record<LoopStep['state'], string>> = { done: 'done', now: 
 export function LoopLine({ steps }: { steps: readonly LoopStep[] }) {
   if (steps.length === 0) return null
   return (
-    <ol aria-label="Where the fitting stands" className="quiet-scroll flex shrink-0 items-center overflow-x-auto border-b-2 border-ink bg-bench px-4 py-1.5">
+    <ol
+      tabIndex={0}
+      aria-label="Where the fitting stands"
+      className="quiet-scroll flex shrink-0 items-center overflow-x-auto border-b-2 border-ink bg-bench px-4 py-1.5"
+    >
       {steps.map(({ step, state }, i) => (
         <li key={step} aria-current={state === 'now' ? 'step' : undefined} className="flex shrink-0 items-center text-[14.5px] leading-5">
           {i > 0 && (
