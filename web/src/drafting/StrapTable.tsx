@@ -23,7 +23,7 @@ interface StrapTableProps {
   children?: (straps: DraftStraps) => ReactNode
 }
 
-const COLUMNS = 'grid grid-cols-[18px_minmax(0,1fr)_54px_54px_54px_24px] items-center gap-x-1 whitespace-nowrap'
+const COLUMNS = 'grid grid-cols-[16px_minmax(0,1fr)_50px_50px_50px_22px] items-center gap-x-1 whitespace-nowrap'
 
 /** Straps in the order they are set: where each starts, how it is set left and right, which to shorten; one open at a time. */
 export function StrapTable({ item, rig, className = '', above, children }: StrapTableProps) {

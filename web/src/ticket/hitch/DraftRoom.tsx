@@ -1,4 +1,5 @@
 import {
+  families,
   formatLength,
   formatWeight,
   GRAVITY,
@@ -28,6 +29,7 @@ import { SaveText } from '../../ui/controls/SaveText'
 import { Segmented } from '../../ui/controls/Segmented'
 import { useBox } from '../../ui/use-width'
 import { SURFACE_NAMES } from '../../words/hitch'
+import { familyName } from '../../words/stages'
 import type { DraftState, Load } from './draft-now'
 import { headline, rigWords, secondLine } from './draft-words'
 import { DraftPlan } from './DraftPlan'
@@ -121,6 +123,7 @@ function Drawn({ item, rigs, children }: { item: Item; rigs: readonly Rig[]; chi
           { dog: name, on: today() },
         )
       : ''
+  const draws = families[item.family].shelf === 'drafting'
   const clearSeenMm =
     sheet.tryOns
       .filter((round) => round.itemId === item.id && !round.struck)
@@ -272,7 +275,7 @@ function Drawn({ item, rigs, children }: { item: Item; rigs: readonly Rig[]; chi
           </div>
         )}
       </section>
-      {rig && (item.family === 'H22' || item.family === 'H23') && (
+      {rig && draws && (
         <StrapTable
           item={item}
           rig={rig}
@@ -311,6 +314,21 @@ function Drawn({ item, rigs, children }: { item: Item; rigs: readonly Rig[]; chi
             </div>
           )}
         </StrapTable>
+      )}
+      {!draws && (
+        <section
+          aria-label="Straps, in order"
+          className="bg-panel px-4 py-3 max-bench:order-3 max-bench:col-span-2 max-bench:border-t-2 max-bench:border-ink bench:order-3 bench:border-l-2 bench:border-ink"
+        >
+          <h2 className="text-[19px] leading-6">No drafting harness in hand</h2>
+          <p className="py-1">
+            {familyName(item.family)} is not made to draw a cart: what is drawn here is how a drafting harness would lie. Choose one under{' '}
+            <Link className="font-bold underline" to={`/tickets/${sheet.ticket.id}/ask`}>
+              Ask
+            </Link>
+            ; then its straps stand here, each with where to start.
+          </p>
+        </section>
       )}
     </>
   )

@@ -50,7 +50,13 @@ export function DraftSide({ form, rig, now, loads, handles, ghost, clearSeenMm, 
   const ring = onDog(now.ring.xMm, now.ring.heightMm)
   const hitch = on(now.hitch.aheadMm, now.hitch.heightMm)
   const slack = now.balance !== null && now.balance[1].traceN === 0
-  const loop = rig.shafts && on(rig.shafts.aheadMm, rig.shafts.levelMm)
+  // A cart's shafts tip with it; a wagon's hinge at its front axle.
+  const shaftAt = (aheadMm: number): Point => {
+    const { aheadMm: end, levelMm } = rig.shafts ?? { aheadMm: 1, levelMm: 0 }
+    return rig.kind === 'wagon' ? to(aheadMm, rig.axleMm + ((now.loopMm - rig.axleMm) * aheadMm) / end) : on(aheadMm, levelMm)
+  }
+  const root = rig.kind === 'wagon' ? to(0, rig.axleMm) : on(rig.bed.toMm, rig.bed.heightMm - 10)
+  const loop = rig.shafts && shaftAt(rig.shafts.aheadMm)
   const rests = now.balance ? now.balance[1].shaftN >= 0 : true
   return (
     <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} role="group" aria-label={label} className="block touch-none">
@@ -76,7 +82,7 @@ export function DraftSide({ form, rig, now, loads, handles, ghost, clearSeenMm, 
             {[Math.max(4, rig.shafts.thickMm * by + 3), Math.max(2, rig.shafts.thickMm * by)].map((strokeWidth, i) => (
               <path
                 key={i}
-                d={poly([on(rig.bed.toMm, rig.bed.heightMm - 10), on((rig.shafts?.aheadMm ?? 0) + 70, rig.shafts?.levelMm ?? 0)])}
+                d={poly([root, shaftAt((rig.shafts?.aheadMm ?? 0) + 70)])}
                 fill="none"
                 strokeWidth={strokeWidth}
                 {...(i === 1 ? { stroke: 'var(--plate)' } : {})}
@@ -84,7 +90,7 @@ export function DraftSide({ form, rig, now, loads, handles, ghost, clearSeenMm, 
             ))}
             {/* Its stop, behind the loop: filled while the dog holds back on it. */}
             <path
-              d={poly([on(rig.shafts.aheadMm - 45, rig.shafts.levelMm + 24), on(rig.shafts.aheadMm - 45, rig.shafts.levelMm - 24)])}
+              d={`M${fixed(shaftAt(rig.shafts.aheadMm - 45).x)} ${fixed(shaftAt(rig.shafts.aheadMm - 45).y - 24 * by)}v${fixed(48 * by)}`}
               strokeWidth={slack ? 10 : 6}
               stroke="var(--ink)"
             />

@@ -90,7 +90,7 @@ export function SeatDrawing({ form, name, seat, now, slackMm, slackInHand, onSla
               strokeWidth={1.8}
               strokeDasharray="5 4"
             />
-            <text x={at.side.x} y={side(0, loop.upMm).y - 26} textAnchor="middle" fontSize={14} fill="var(--ink)">
+            <text x={width / 2} y={42} textAnchor="middle" fontSize={14} fill="var(--ink)">
               lying across, head inward: see from above
             </text>
           </g>
