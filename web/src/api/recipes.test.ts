@@ -59,6 +59,26 @@ describe('lists and pages with what waits done over them', () => {
     expect(shop.name).toBe('Quay')
   })
 
+  it('have cars, and outings on the dog’s page and its tickets, newest day first, off the list and back', () => {
+    const dog = aDog()
+    const outing = (on: string) => ({ on, rung: 'wear' as const, calm: true, loadKg: null, minutes: null, rigId: null, note: '', at: AT, by: '' })
+    const [first, second, rig] = [nextId(), nextId(), nextId()]
+    const writes: NamedWrite[] = [
+      { endpoint: 'addOuting', arg: { dogId: dog.id, id: first, body: outing('2026-03-04') } },
+      { endpoint: 'addOuting', arg: { dogId: dog.id, id: second, body: outing('2026-03-01') } },
+      { endpoint: 'changeOuting', arg: { dogId: dog.id, id: second, changes: [{ field: 'removed', from: false, to: true }] } },
+    ]
+    const sheet: DogSheet = { dog, owner: null, tickets: [], notes: [], photos: [], weighings: [], outings: [], joins: [] }
+    const over = withWrites(`/dogs/${dog.id}`, sheet, writes) as DogSheet
+    expect(over.outings.map(({ id, removed }) => [id, removed])).toEqual([[first, false], [second, true]]) // prettier-ignore
+    const ticket = aTicket({ dog })
+    expect((withWrites(`/tickets/${ticket.ticket.id}`, ticket, writes) as TicketSheet).outings).toHaveLength(2)
+    const car = { name: 'Estate', ownerId: null, seats: [], notes: '', at: AT }
+    expect(withWrites('/cars', [], [{ endpoint: 'addCar', arg: { id: first, body: car } }])).toMatchObject([{ id: first, name: 'Estate', createdAt: AT }])
+    // An outing behind a rig waits for it.
+    expect(touchedBy({ endpoint: 'addOuting', arg: { dogId: dog.id, id: first, body: { ...outing('2026-03-05'), rigId: rig } } }).needs).toEqual([dog.id, rig])
+  })
+
   it('have notes, closed notes and photographs on the dog’s page', () => {
     const dog = aDog()
     const [noteId, photoId] = [nextId(), nextId()]

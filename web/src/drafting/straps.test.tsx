@@ -58,7 +58,7 @@ describe('straps of a drafting harness', () => {
     )
   })
 
-  it('at Try on goes strap by strap with what each took, and asks for the rear trace in stride', async () => {
+  it('V43 at Try on goes strap by strap with what each took, and asks for the rear trace in stride', async () => {
     const item = cart()
     const at = (minutes: number): string => new Date(Date.parse(AT) + minutes * 60_000).toISOString()
     renderStage(

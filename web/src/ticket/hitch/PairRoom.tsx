@@ -206,6 +206,7 @@ function Two({ item, rigs, children }: { item: Item; rigs: readonly Rig[]; child
       </section>
       <section
         aria-label="What each pulls"
+        tabIndex={0}
         className="quiet-scroll bg-panel max-bench:order-3 max-bench:col-span-2 max-bench:border-t-2 max-bench:border-ink bench:order-3 bench:border-l-2 bench:border-ink"
       >
         <h2 className="border-b-2 border-ink px-4 py-2 text-[19px] leading-6">What each pulls</h2>
