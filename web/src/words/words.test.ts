@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { overlapWords } from '../ticket/choose/overlap-words'
 import { cautionWords } from './cautions'
 import { findingWords } from './findings'
+import { atHomeWords } from './at-home'
 import { adviceWords } from './sizes'
 import { titleWords } from './titles'
 import { verdictWord } from './verdicts'
@@ -25,6 +26,11 @@ describe('words', () => {
     expect(words.text).toContain('Doubled twice?')
     expect(words.text).toContain('Halved it reads 25 3⁄8')
     expect(words.expected).toMatchObject({ measure: 'M01' as const, mm: inch(50.75) })
+  })
+
+  it('V48 say of a crate that shops take one back for about 30 days, longer for another; of no other kind (common practice)', () => {
+    expect(atHomeWords('K1').looks).toMatch(/take one back for about 30 days, and change it for longer/)
+    for (const family of ['H01', 'C1', 'B1', 'H24'] as const) expect(atHomeWords(family).looks).not.toMatch(/30 days/)
   })
 
   it('give overlaps as lengths, never as shares', () => {
