@@ -49,6 +49,40 @@ beforeAll(async () => {
     at: AT,
     by: '',
   })
+  const [rig, setUp] = [nextId(), nextId()]
+  await send(app, 'PUT', `/api/rigs/${rig}`, {
+    name: 'Cart', kind: 'cart', massKg: 14, massAheadMm: 0, massHeightMm: 320, axleMm: 250, trackMm: 620, wheelbaseMm: null, lockRad: null,
+    shafts: { aheadMm: 1150, levelMm: 450, thickMm: 25, stopMm: 45 }, hitch: { aheadMm: 300, heightMm: 285 }, bar: { widthMm: 400, swings: true },
+    bed: { fromMm: -400, toMm: 360, heightMm: 390 }, brake: false, notes: '', at: AT,
+  }) // prettier-ignore
+  const place = { aheadMm: -90, leftMm: 260, upMm: 620 }
+  const seat = { name: 'Rear left', row: 'rear', outlet: place, buckle: place, frontSeatMm: 780, cushionMm: 500, airBag: 'none' }
+  await send(app, 'PUT', `/api/cars/${nextId()}`, { name: 'Estate', ownerId: owner, seats: [seat], notes: '', at: AT })
+  await send(app, 'PUT', `/api/dogs/${dog}/outings/${nextId()}`, {
+    on: '2026-03-01',
+    rung: 'load',
+    calm: false,
+    loadKg: 8.5,
+    minutes: 12,
+    rigId: rig,
+    note: 'x',
+    at: AT,
+    by: '',
+  })
+  await send(app, 'PUT', `${base}/set-ups/${setUp}`, {
+    itemId: item, pieceId: null, rigId: rig, loads: [], surface: 'sand', gradePercent: 0, lasts: 'long', loopMm: null, hitchMm: 291, rearMm: { left: 0, right: 0 },
+    route: [{ lengthM: 90, surface: 'sand', gradePercent: 1 }], pair: null, minutes: {}, at: AT, by: '',
+  }) // prettier-ignore
+  await send(app, 'PUT', `${base}/choices/${nextId()}`, {
+    kind: 'set-up',
+    setUpId: setUp,
+    itemId: item,
+    predicted: [],
+    rulesVersion: null,
+    overruled: null,
+    at: AT,
+    by: '',
+  })
   await send(app, 'PUT', `${base}/hitches/${nextId()}`, { where: 'sled', heightMm: 200, lineMm: 3000, family: null, at: AT, by: '' })
   await send(app, 'PUT', `/api/pieces/${nextId()}`, piece({ flat: { M07: [600, 700] }, wearerId: dog }))
 })

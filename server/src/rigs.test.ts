@@ -60,7 +60,8 @@ it('keeps a set-up as a fact of its ticket: once, taken back by a mark, and not 
   expect((await put(setUp)).status).toBe(200)
   const kept = async () => ((await send(app, 'GET', `/api/tickets/${ticket}`)).body as unknown as TicketSheet).setUps
   expect(await kept()).toEqual([{ ...body, id: setUp }])
-  for (const over of [{ rigId: nextId() }, { itemId: nextId() }]) expect((await put(nextId(), over)).status).toBe(422)
+  const pair = { dogId: nextId(), side: 'left', armsMm: { left: 210, right: 210 }, pinMm: 40, leadMm: 0, yokeMm: { left: 260, right: 260 }, poleKg: 3 }
+  for (const over of [{ rigId: nextId() }, { itemId: nextId() }, { pair }]) expect((await put(nextId(), over)).status).toBe(422)
   for (const over of [{ gradePercent: 60 }, { loads: [{ name: '', massKg: 1, aheadMm: 0, heightMm: 0 }] }]) expect((await put(nextId(), over)).status).toBe(400)
   // Locked it is a choice of its own, beside the size that was chosen; only of the item's own set-up.
   const choose = (choice: object) =>

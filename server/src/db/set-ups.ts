@@ -1,5 +1,6 @@
 import { resources, type NewSetUp, type SetUp } from '@merry-tailor/core'
 import { addFact } from './facts.ts'
+import { requireDog } from './dogs.ts'
 import type { Db } from './open.ts'
 import { requirePiece } from './pieces.ts'
 import { requireReference } from './references.ts'
@@ -12,6 +13,7 @@ export const addSetUp = (db: Db, ticketId: string, id: string, setUp: NewSetUp):
     requireOpenTicket(db, ticketId)
     requireReference(() => requireItem(db, ticketId, setUp.itemId), 'itemId')
     requireReference(() => requireRig(db, setUp.rigId), 'rigId')
-    const { pieceId } = setUp
+    const { pieceId, pair } = setUp
+    if (pair) requireReference(() => requireDog(db, pair.dogId), 'pair.dogId')
     if (pieceId !== null) requireReference(() => requirePiece(db, pieceId), 'pieceId')
   })

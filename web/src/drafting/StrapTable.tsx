@@ -72,7 +72,7 @@ export function StrapTable({ item, rig, className = '', above, children }: Strap
                   {row.start.from === 'read' ? 'by its tape' : `${about(row.start.leastMm)} to ${about(row.start.mostMm)}`}
                 </span>
               </span>
-              <b className="text-right text-[15.5px]">{about(row.start.startMm)}</b>
+              <b className="text-right text-[14.5px]">{about(row.start.startMm)}</b>
               <SetWords row={row} bare={bare} />
               <span className="sr-only">{row.now ? verdictWord(row.grade, 'predicted') : 'not set yet'}</span>
               <span className="justify-self-end">
@@ -106,11 +106,11 @@ export function StrapTable({ item, rig, className = '', above, children }: Strap
 /** What is set: one value where one slider sets it, two where there are two. */
 function SetWords({ row: { now, pair }, bare }: { row: DraftRow; bare: (mm: number) => string }) {
   if (!now) return <span className="col-span-2 text-center text-[14px] text-mute">not set</span>
-  if (!pair) return <b className="col-span-2 text-center text-[15.5px]">{bare(now.leftMm)}</b>
+  if (!pair) return <b className="col-span-2 text-center text-[14.5px]">{bare(now.leftMm)}</b>
   return (
     <>
-      <b className="text-right text-[15.5px]">{bare(now.leftMm)}</b>
-      <b className="text-right text-[15.5px]">{bare(now.rightMm ?? now.leftMm)}</b>
+      <b className="text-right text-[14.5px]">{bare(now.leftMm)}</b>
+      <b className="text-right text-[14.5px]">{bare(now.rightMm ?? now.leftMm)}</b>
     </>
   )
 }

@@ -109,6 +109,7 @@ function OneLoad({ load, rig, weightUnit, onPut }: { load: Load; rig: Rig; weigh
   return (
     <div className="grid w-full grid-cols-2 gap-2 px-2 pb-2">
       <SavedField
+        className="col-span-2"
         label="What it is"
         value={load.name}
         maxLength={60}

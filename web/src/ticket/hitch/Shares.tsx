@@ -30,7 +30,7 @@ export function Shares({
         {now.shares.map(({ label, traces }) => {
           const whole = traces.tensionN.rearLeft + traces.tensionN.rearRight
           return (
-            <li key={label} className="grid grid-cols-[52px_1fr_44px] items-center gap-2 text-[14.5px]">
+            <li key={label} className={`grid items-center gap-2 text-[14.5px] ${rig.bar.swings ? 'grid-cols-[52px_1fr_44px]' : 'grid-cols-[52px_1fr]'}`}>
               <span className="text-mute">{label}</span>
               <span
                 className="flex h-6 border-[1.5px] border-ink"
@@ -45,7 +45,7 @@ export function Shares({
                   {traces.leftShare < 0.82 ? kg(whole * (1 - traces.leftShare)) : ''}
                 </span>
               </span>
-              <span className="text-right text-[13.5px] text-mute">{rig.bar.swings ? `${((Math.abs(traces.skewRad) * 180) / Math.PI).toFixed(1)}°` : ''}</span>
+              {rig.bar.swings && <span className="text-right text-[13.5px] text-mute">{((Math.abs(traces.skewRad) * 180) / Math.PI).toFixed(1)}°</span>}
             </li>
           )
         })}

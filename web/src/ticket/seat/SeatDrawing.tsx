@@ -152,7 +152,7 @@ export function SeatDrawing({ form, name, seat, now, slackMm, slackInHand, onSla
           title={`From the loop: calm its nose reaches ${say(now.reach.calmMm)}, in a crash ${say(now.reach.crashMm[0])} to ${say(now.reach.crashMm[1])}; the front seat is ${say(now.clearMm)} ahead`}
           usualWidth={width}
         />
-        <p className="flex flex-wrap items-center justify-end gap-x-3 text-[14px]">
+        <p className="flex px-3 flex-wrap items-center justify-end gap-x-3 text-[14px]">
           <span>
             calm {say(now.reach.calmMm)} <VerdictWord grade={now.reach.calm} basis="predicted" size={15} />
           </span>
