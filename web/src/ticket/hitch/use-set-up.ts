@@ -1,4 +1,4 @@
-import { draftPlaces, minutesByStep, newestFor, RULES_VERSION, type Item, type PairSetUp, type Rig } from '@merry-tailor/core'
+import { draftPlaces, minutesByStep, newestFor, RULES_VERSION, wornFor, type Item, type PairSetUp, type Rig } from '@merry-tailor/core'
 import { useMemo, useState } from 'react'
 import { v7 as uuid } from 'uuid'
 import { useActs, useBenchForm, useGauge, useOpenTicket } from '../../bench'
@@ -33,6 +33,7 @@ export function useSetUp(item: Item, rigs: readonly Rig[]) {
     sheet.choices.filter((each) => each.kind === 'set-up'),
     itemId,
   )
+  const worn = wornFor(sheet.choices, itemId)
   const newest = sheet.setUps.findLast((each) => !each.struck && each.itemId === itemId)
   const locked = chosen && sheet.setUps.find((each) => !each.struck && each.id === chosen.setUpId)
   const before = locked ?? newest
@@ -74,7 +75,7 @@ export function useSetUp(item: Item, rigs: readonly Rig[]) {
     const { error } = await acts.setUp(
       {
         itemId,
-        pieceId: null,
+        pieceId: worn?.kind === 'gear' ? worn.pieceId : null,
         ...said,
         rearMm: { left: rearLeftMm, right: rearRightMm },
         pair: withPair,
