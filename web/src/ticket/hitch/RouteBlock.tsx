@@ -35,8 +35,8 @@ export function RouteBlock({
       <ol className="space-y-2">
         {route.map((stretch, i) => (
           <li key={i} className={`space-y-1.5 border-l-[5px] py-1 pl-2 ${found?.worst === i ? 'border-ink' : 'border-rule'}`}>
-            <p className="flex items-baseline justify-between gap-2 text-[15px]">
-              <b>Stretch {i + 1}</b>
+            <p className="flex flex-wrap items-baseline justify-between gap-x-2 text-[15px]">
+              <b className="whitespace-nowrap">Stretch {i + 1}</b>
               {found && (
                 <span className={found.holdBack.includes(i) ? 'font-bold text-chalk' : ''}>
                   {found.holdBack.includes(i) ? `holds back ${kg(found.pullsN[i] ?? 0)}` : `pulls ${kg(found.pullsN[i] ?? 0)}`}

@@ -3,7 +3,7 @@ import { useRigsQuery } from '../../api/queries'
 import { useOpenTicket } from '../../bench'
 import { DRAFT_NAMES } from '../../drafting'
 import { PaperRoom } from '../../frame/PaperRoom'
-import { readingStyle } from '../../state/settings'
+import { readingStyle, valueStyle } from '../../state/settings'
 import { useAppSelector } from '../../state/store'
 import { longDay, today } from '../../state/today'
 import { Empty } from '../../ui/State'
@@ -35,6 +35,7 @@ function Card({ item, rigs }: { item: Item; rigs: readonly Rig[] }) {
   const look = useAppSelector((state) => state.settings)
   const style = { ...readingStyle(look), unit: look.unit }
   const say = (mm: number): string => formatLength(mm, style).text
+  const about = (mm: number): string => formatLength(mm, { ...valueStyle(look), unit: look.unit }).text
   const weightUnit = look.unit === 'in' ? 'lb' : 'kg'
   const kg = (newton: number): string => formatWeight(Math.abs(newton) / 9.80665, weightUnit)
   const { draft, rig, now, straps } = hand
@@ -69,7 +70,7 @@ function Card({ item, rigs }: { item: Item; rigs: readonly Rig[] }) {
         )}
         {rig && (
           <p className="mb-2">
-            {rigWords(rig, say, weightUnit)} Runs on: {SURFACE_NAMES[draft.surface].toLowerCase()}, {draft.gradePercent} cm per m; {draft.lasts}.
+            {rigWords(rig, about, weightUnit)} Runs on: {SURFACE_NAMES[draft.surface].toLowerCase()}, {draft.gradePercent} cm per m; {draft.lasts}.
           </p>
         )}
         {draft.loads.length > 0 && (
@@ -99,9 +100,9 @@ function Card({ item, rigs }: { item: Item; rigs: readonly Rig[] }) {
                 <td className="py-1">
                   {i + 1} {DRAFT_NAMES[part]}
                 </td>
-                <td>{say(start.startMm)}</td>
+                <td>{about(start.startMm)}</td>
                 <td>
-                  {say(start.leastMm)} to {say(start.mostMm)}
+                  {about(start.leastMm)} to {about(start.mostMm)}
                 </td>
                 <td>{set ? say(set.leftMm) : '____'}</td>
                 <td>{pair ? (set ? say(set.rightMm ?? set.leftMm) : '____') : ''}</td>
@@ -111,7 +112,7 @@ function Card({ item, rigs }: { item: Item; rigs: readonly Rig[] }) {
           </tbody>
         </table>
         <p className="mt-2">
-          Left and right alike, within {say(5)}. Rear traces start long, until the hind paws were seen in full stride, {say(100)} clear of the bar.
+          Left and right alike, within {say(5)}. Rear traces start long, until the hind paws were seen in full stride, {about(100)} clear of the bar.
           {took.length > 0 ? ` Set in ${Math.round(took.reduce((sum, [, minutes]) => sum + minutes, 0))} minutes.` : ''}
         </p>
         <p className="mt-2">
