@@ -20,6 +20,7 @@ import { CarNumbers, NewCar } from '../../rigs'
 import { VerdictWord } from '../../said/VerdictWord'
 import { valueStyle } from '../../state/settings'
 import { useAppSelector } from '../../state/store'
+import { today } from '../../state/today'
 import { useKeptDraft } from '../../state/use-kept-draft'
 import { useKeys } from '../../state/use-keys'
 import { KeyCap } from '../../ui/controls/KeyCap'
@@ -332,7 +333,7 @@ function OneSeat({ item, items }: { item: Item; items: readonly Item[] }) {
             </p>
           </div>
           <OtherWays kg={kg} pulse={pulse} unit={weightUnit} />
-          <PreDrive seen={state.seen} onSeen={(seen) => set({ seen })} />
+          <PreDrive seen={state.seenOn === today() ? state.seen : []} onSeen={(seen) => set({ seen, seenOn: today() })} />
           <HeatCurve airC={state.airC} onAir={(airC) => set({ airC })} />
         </div>
         <div className="border-t-2 border-ink bg-panel p-3 max-md:fixed max-md:inset-x-0 max-md:bottom-0 max-md:z-10">

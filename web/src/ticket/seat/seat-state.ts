@@ -21,11 +21,13 @@ export interface SeatState {
   massKg: number | null
   /** Lines of the pre-drive list that were seen. */
   seen: PreDriveCode[]
+  /** The day they were seen: another day’s drive is looked at anew. */
+  seenOn: string
 }
 
 export const FRESH: SeatState = {
   carId: '', seatAt: 0, posture: 'sitting', slackMm: 60, tetherOn: false, crashed: false, held: 'loop', claim: '', frontRingMm: null, backRingMm: null, airC: 22, pulseId: 'us-child-sled', massKg: null,
-  seen: [],
+  seen: [], seenOn: '',
 } // prettier-ignore
 export const isSeatState = (kept: unknown): kept is SeatState =>
   typeof kept === 'object' && kept !== null && 'posture' in kept && 'seen' in kept && 'slackMm' in kept

@@ -84,6 +84,12 @@ describe('the dog in its seat', () => {
     renderStage(ticket, 'seat', <SeatRoom />)
     expect((await screen.findByLabelText<HTMLInputElement>('What its label or maker claims')).value).toContain('4,000 lbf')
     expect(screen.getByText('1 of 6 seen')).toBeDefined()
+    // Another day it is looked at anew.
+    cleanup()
+    const place = Object.keys(localStorage).find((each) => each.includes('draft-seat-')) ?? ''
+    localStorage.setItem(place, JSON.stringify({ ...(JSON.parse(localStorage.getItem(place) ?? '{}') as object), seenOn: '2026-01-01' }))
+    renderStage(ticket, 'seat', <SeatRoom />)
+    expect(await screen.findByText('0 of 6 seen')).toBeDefined()
   })
 
   it('without a car draws a middling seat, says so, and takes one in for the owner', async () => {
