@@ -86,7 +86,7 @@ describe('the dog in its seat', () => {
     expect(screen.getByText('1 of 6 seen')).toBeDefined()
     // Another day it is looked at anew.
     cleanup()
-    const place = Object.keys(localStorage).find((each) => each.includes('draft-seat-')) ?? ''
+    const place = `merry-tailor-draft-seat-${ticket.items[0]?.id ?? ''}`
     localStorage.setItem(place, JSON.stringify({ ...(JSON.parse(localStorage.getItem(place) ?? '{}') as object), seenOn: '2026-01-01' }))
     renderStage(ticket, 'seat', <SeatRoom />)
     expect(await screen.findByText('0 of 6 seen')).toBeDefined()
