@@ -2,6 +2,7 @@ import { fireEvent, screen, waitFor } from '@testing-library/react'
 import { beforeEach, describe, expect, it } from 'vitest'
 import type { Car, Rig } from '@merry-tailor/core'
 import { rigToJson } from '@merry-tailor/core/formats'
+import { NewRig } from '@merry-tailor/core/schemas'
 import { FIRST_CART } from '../rigs'
 import { AT, nextId, renderPage, testShop, withTestShop } from '../test/shop'
 
@@ -31,6 +32,32 @@ describe('carts and cars under Gear', () => {
     expect((await screen.findByRole('alert')).textContent).toContain('newer')
     await bring(rigToJson({ ...cart, name: 'Loan cart' }))
     await waitFor(() => expect(testShop().sent.at(-1)).toMatchObject({ method: 'PUT', body: { name: 'Loan cart', axleMm: cart.axleMm } }))
+  })
+
+  it('takes in every kind of rig, and keeps a wagon’s own numbers', async () => {
+    const wagon: Rig = { ...cart, id: nextId(), kind: 'wagon', name: 'Hay wagon', wheelbaseMm: 850, lockRad: 0.6 }
+    testShop().answers['GET /rigs'] = () => Response.json([wagon])
+    renderPage('/gear?view=carts', '/gear', <GearPage />)
+    const lock = await screen.findByLabelText<HTMLInputElement>(/^Its front axle turns/)
+    expect(lock.value).toBe('34')
+    fireEvent.change(lock, { target: { value: '120' } })
+    fireEvent.blur(lock)
+    expect(await screen.findByText('From 3 to 85 degrees.')).toBeDefined()
+    fireEvent.change(lock, { target: { value: '30' } })
+    fireEvent.blur(lock)
+    await waitFor(() => expect(testShop().sent.at(-1)).toMatchObject({ method: 'PATCH', body: { changes: [{ field: 'lockRad', from: 0.6 }] } }))
+    for (const [kind, taken] of [
+      ['Wagon', 'a wagon'],
+      ['Runners', 'runners'],
+      ['Drag', 'a drag'],
+    ] as const) {
+      fireEvent.keyDown(screen.getByRole('combobox', { name: 'Kind of rig' }), { key: 'Enter' })
+      fireEvent.click(await screen.findByRole('option', { name: new RegExp(`^${kind}`) }))
+      fireEvent.click(await screen.findByRole('button', { name: `Take in ${taken}` }))
+      await waitFor(() => expect(testShop().sent.at(-1)).toMatchObject({ method: 'PUT', body: { kind: kind.toLowerCase() } }))
+      const { id: _, ...body } = testShop().sent.at(-1)?.body as Rig
+      expect([kind, NewRig.safeParse(body).success]).toEqual([kind, true])
+    }
   })
 
   it('draws a car’s place and keeps a tape of it when its field is left', async () => {

@@ -1,5 +1,5 @@
 import { AIR_BAGS, type Car, type CarSeat, type Change } from '@merry-tailor/core'
-import { useChangeCarMutation } from '../api/queries'
+import { useChangeCarMutation, useOwnersQuery } from '../api/queries'
 import { SavedLength } from '../length-entry'
 import { saveField } from '../state/save-field'
 import { Button } from '../ui/controls/Button'
@@ -9,11 +9,13 @@ import { SavedField, type SaveResult } from '../ui/controls/SavedField'
 import { Segmented } from '../ui/controls/Segmented'
 import { FIRST_SEAT } from './first-car'
 
+const SHOP = 'shop'
 const BAG_NAMES: Readonly<Record<CarSeat['airBag'], string>> = { none: 'None ahead of it', off: 'Surely off', on: 'On', unknown: 'Not known' }
 
 /** One place of a car as a tape finds it, each number kept when its field is left. */
 export function CarNumbers({ car, at }: { car: Car; at: number }) {
   const [changeCar] = useChangeCarMutation()
+  const { data: owners = [] } = useOwnersQuery(undefined)
   const seat = car.seats[at]
   if (!seat) return null
   const send = (changes: Change[]) => changeCar({ id: car.id, changes })
@@ -37,6 +39,16 @@ export function CarNumbers({ car, at }: { car: Car; at: number }) {
             text.trim() === '' ? Promise.resolve({ kept: false, problem: 'What is it called?' }) : saveField(send, 'name', car.name, text.trim())
           }
         />
+        <Named label="Whose it is">
+          <Picker
+            label="Whose it is"
+            value={car.ownerId ?? SHOP}
+            options={[{ value: SHOP, label: 'The shop’s' }, ...owners.map(({ id, name }) => ({ value: id, label: name }))]}
+            onChange={(to) => void saveField(send, 'ownerId', car.ownerId, to === SHOP ? null : to)}
+            className="w-full"
+          />
+        </Named>
+        <SavedField label="Notes" value={car.notes} maxLength={300} onSave={(text) => saveField(send, 'notes', car.notes, text.trim())} />
         <SavedField
           label="Place"
           value={seat.name}

@@ -1,31 +1,36 @@
+import type { RigKind } from '@merry-tailor/core'
 import { useState } from 'react'
-import { v7 as uuid } from 'uuid'
 import { useAddRigMutation } from '../api/queries'
-import { useOnce } from '../state/use-once'
-import { Button } from '../ui/controls/Button'
-import { problemWords } from '../words/problems'
-import { FIRST_CART } from './first-cart'
+import { Picker } from '../ui/controls/Picker'
+import { FIRST_RIGS, RIG_NAMES } from './first-rigs'
+import { TakeIn } from './TakeIn'
 
-/** Takes a cart in with usual numbers. */
+const NOUNS: Readonly<Record<RigKind, readonly [name: string, taken: string]>> = {
+  cart: ['Cart', 'a cart'],
+  wagon: ['Wagon', 'a wagon'],
+  runners: ['Runners', 'runners'],
+  drag: ['Drag', 'a drag'],
+}
+
+/** Takes a rig in with the usual numbers of its kind. */
 export function NewRig({ onMade, known }: { onMade: (id: string) => void; known: number }) {
   const [addRig] = useAddRigMutation()
-  const [problem, setProblem] = useState<string | null>(null)
-  const once = useOnce()
-  const make = async (): Promise<boolean> => {
-    const id = uuid()
-    const { error } = await addRig({ id, body: { ...FIRST_CART, name: `Cart ${known + 1}`, at: new Date().toISOString() } })
-    if (error) setProblem(`Not saved. ${problemWords(error)}`)
-    else onMade(id)
-    return !error
-  }
+  const [kind, setKind] = useState<RigKind>('cart')
   return (
-    <div>
-      <Button onClick={() => void once(make)}>Take in a cart</Button>
-      {problem && (
-        <p role="alert" className="font-semibold text-snag">
-          {problem}
-        </p>
-      )}
+    <div className="flex flex-wrap items-start gap-2">
+      <Picker
+        label="Kind of rig"
+        value={kind}
+        options={(Object.keys(FIRST_RIGS) as RigKind[]).map((value) => ({ value, label: NOUNS[value][0], note: RIG_NAMES[value] }))}
+        onChange={setKind}
+      />
+      <TakeIn
+        key={kind}
+        onMade={onMade}
+        onTake={(id) => addRig({ id, body: { ...FIRST_RIGS[kind], name: `${NOUNS[kind][0]} ${known + 1}`, at: new Date().toISOString() } })}
+      >
+        {`Take in ${NOUNS[kind][1]}`}
+      </TakeIn>
     </div>
   )
 }
