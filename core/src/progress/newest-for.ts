@@ -1,4 +1,4 @@
-import type { Choice, Strike, WornChoice } from '../model/index.ts'
+import type { Choice, ChoiceOf, SetUp, Strike, WornChoice } from '../model/index.ts'
 
 /**
  * The newest of the choices or rounds of an item: the one the server took last and nobody took back, whatever a device's
@@ -13,3 +13,12 @@ export const wornFor = (choices: readonly Choice[], itemId: string): WornChoice 
     choices.filter((each): each is WornChoice => each.kind !== 'set-up'),
     itemId,
   )
+
+/** What an item draws, as it was locked last and not taken back; `undefined` where nothing is. */
+export function lockedSetUp({ choices, setUps }: { choices: readonly Choice[]; setUps: readonly SetUp[] }, itemId: string): SetUp | undefined {
+  const chosen = newestFor(
+    choices.filter((each): each is ChoiceOf<'set-up'> => each.kind === 'set-up'),
+    itemId,
+  )
+  return chosen && setUps.find(({ id, struck }) => id === chosen.setUpId && !struck)
+}

@@ -1,7 +1,6 @@
 import {
   draftParts,
   draftStart,
-  settingsNow,
   unevenSides,
   wornFor,
   type DraftPart,
@@ -13,7 +12,7 @@ import {
   type StrapSides,
 } from '@merry-tailor/core'
 import { useMemo, useState } from 'react'
-import { useActs, useBenchForm, useGauge, useOpenTicket } from '../bench'
+import { settingOf, strapsIn, useActs, useBenchForm, useGauge, useOpenTicket } from '../bench'
 import { problemWords } from '../words/problems'
 
 /** A rig’s numbers that straps hang on, where no rig is known yet: usual shafts and a usual hitch. Ours. */
@@ -79,10 +78,7 @@ export function useDraftStraps(item: Item, rig: Rig | undefined): DraftStraps | 
     () => sheet.settings.filter((each) => ('itemId' in each.of ? each.of.itemId === itemId : each.of.pieceId === pieceId)),
     [sheet.settings, itemId, pieceId],
   )
-  const settings = useMemo(
-    () => ({ ...settingsNow(own, { itemId }, dogId), ...(pieceId === null ? {} : settingsNow(own, { pieceId }, dogId)) }),
-    [own, itemId, pieceId, dogId],
-  )
+  const settings = useMemo(() => strapsIn(own, { itemId, pieceId }, dogId), [own, itemId, pieceId, dogId])
   if (!start) return null
   return {
     start,
@@ -108,7 +104,7 @@ export function useDraftStraps(item: Item, rig: Rig | undefined): DraftStraps | 
     markOf: (part, side) =>
       own.findLast((each) => !each.struck && each.part === part && (side === 'both' || each.side === side || each.side === 'both'))?.mark ?? '',
     set: async (part, side, mm, mark = '') => {
-      const { error } = await acts.set({ of: pieceId === null ? { itemId } : { pieceId }, dogId, part, side, mm: Math.round(mm * 10) / 10, mark })
+      const { error } = await acts.set({ of: settingOf({ itemId, pieceId }), dogId, part, side, mm: Math.round(mm * 10) / 10, mark })
       setProblem(error ? `Not kept. ${problemWords(error)}` : null)
       return !error
     },

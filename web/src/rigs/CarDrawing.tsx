@@ -1,6 +1,6 @@
 import type { CarSeat } from '@merry-tailor/core'
 import { useAppSelector } from '../state/store'
-import { fixed, type Point } from '../ui/plates/geometry'
+import { lineThrough, type Point } from '../ui/plates/geometry'
 import { FLOOR_TAPE, FloorTape } from '../ui/tape/FloorTape'
 
 /** Half a place of a seat, and how the backrest leans. Ours. */
@@ -19,7 +19,6 @@ export function CarDrawing({ seat, width, height }: { seat: CarSeat; width: numb
   const middle = floor + FLOOR_TAPE + (HALF_SEAT_MM + 30) * by
   const side = (x: number, z: number): Point => ({ x: x0 + x * by, y: (top - z) * by })
   const above = (x: number, y: number): Point => ({ x: x0 + x * by, y: middle - y * by })
-  const line = (points: readonly Point[], closed = false): string => `M${points.map((p) => `${fixed(p.x)} ${fixed(p.y)}`).join('L')}${closed ? 'Z' : ''}`
   const places = [
     { name: 'outlet', side: side(seat.outlet.aheadMm, seat.outlet.upMm), above: above(seat.outlet.aheadMm, seat.outlet.leftMm) },
     { name: 'buckle', side: side(seat.buckle.aheadMm, seat.buckle.upMm), above: above(seat.buckle.aheadMm, seat.buckle.leftMm) },
@@ -34,15 +33,21 @@ export function CarDrawing({ seat, width, height }: { seat: CarSeat; width: numb
       className="block"
     >
       <g fill="var(--plate-far)" stroke="var(--ink)" strokeWidth={1.8} strokeLinejoin="round">
-        <path d={line([side(0, -6), side(-LEAN * 640, 640), side(-LEAN * 640 - 110, 640), side(-120, -80), side(30, -80)], true)} />
-        <path d={line([side(-30, 0), side(seat.cushionMm - 20, 0), side(seat.cushionMm, -30), side(seat.cushionMm - 30, -120), side(0, -120)], true)} />
-        <path d={line([side(f + 70, -120), side(f, 420), side(f + 30, 640), side(f + 130, 640), side(f + 180, -120)], true)} />
+        <path d={lineThrough([side(0, -6), side(-LEAN * 640, 640), side(-LEAN * 640 - 110, 640), side(-120, -80), side(30, -80)], true)} />
+        <path d={lineThrough([side(-30, 0), side(seat.cushionMm - 20, 0), side(seat.cushionMm, -30), side(seat.cushionMm - 30, -120), side(0, -120)], true)} />
+        <path d={lineThrough([side(f + 70, -120), side(f, 420), side(f + 30, 640), side(f + 130, 640), side(f + 180, -120)], true)} />
         <path
-          d={line([above(-150, HALF_SEAT_MM), above(seat.cushionMm, HALF_SEAT_MM), above(seat.cushionMm, -HALF_SEAT_MM), above(-150, -HALF_SEAT_MM)], true)}
+          d={lineThrough(
+            [above(-150, HALF_SEAT_MM), above(seat.cushionMm, HALF_SEAT_MM), above(seat.cushionMm, -HALF_SEAT_MM), above(-150, -HALF_SEAT_MM)],
+            true,
+          )}
         />
-        <path d={line([above(0, HALF_SEAT_MM), above(0, -HALF_SEAT_MM)])} />
+        <path d={lineThrough([above(0, HALF_SEAT_MM), above(0, -HALF_SEAT_MM)])} />
         <path
-          d={line([above(f, HALF_SEAT_MM - 40), above(f + 200, HALF_SEAT_MM - 40), above(f + 200, -HALF_SEAT_MM + 40), above(f, -HALF_SEAT_MM + 40)], true)}
+          d={lineThrough(
+            [above(f, HALF_SEAT_MM - 40), above(f + 200, HALF_SEAT_MM - 40), above(f + 200, -HALF_SEAT_MM + 40), above(f, -HALF_SEAT_MM + 40)],
+            true,
+          )}
         />
       </g>
       <FloorTape floor={floor} width={width} by={by} x0={x0} unit={unit} zero="0 fold" />

@@ -1,6 +1,6 @@
 import type { Rig } from '@merry-tailor/core'
 import { useAppSelector } from '../state/store'
-import { fixed, type Point } from '../ui/plates/geometry'
+import { lineThrough, type Point } from '../ui/plates/geometry'
 import { Wheel } from '../ui/plates/Wheel'
 import { FLOOR_TAPE, FloorTape } from '../ui/tape/FloorTape'
 
@@ -20,7 +20,6 @@ export function RigDrawing({ rig, width, height }: { rig: Rig; width: number; he
   const middle = floor + FLOOR_TAPE + half * by
   const side = (x: number, z: number): Point => ({ x: x0 + x * by, y: floor - z * by })
   const above = (x: number, y: number): Point => ({ x: x0 + x * by, y: middle - y * by })
-  const line = (points: readonly Point[], closed = false): string => `M${points.map((p) => `${fixed(p.x)} ${fixed(p.y)}`).join('L')}${closed ? 'Z' : ''}`
   const wide = Math.max(rig.trackMm / 2 - 60, bar.widthMm / 2)
   return (
     <svg
@@ -34,26 +33,29 @@ export function RigDrawing({ rig, width, height }: { rig: Rig; width: number; he
       <FloorTape floor={floor} width={width} by={by} x0={x0} unit={unit} zero={wheels.length > 0 ? '0 axle' : '0'} />
       <g stroke="var(--ink)" strokeWidth={1.8} strokeLinejoin="round" fill="var(--plate)">
         <path
-          d={line([side(bed.fromMm, bed.heightMm), side(bed.toMm, bed.heightMm), side(bed.toMm, bed.heightMm - 28), side(bed.fromMm, bed.heightMm - 28)], true)}
+          d={lineThrough(
+            [side(bed.fromMm, bed.heightMm), side(bed.toMm, bed.heightMm), side(bed.toMm, bed.heightMm - 28), side(bed.fromMm, bed.heightMm - 28)],
+            true,
+          )}
         />
         {shafts && (
           <path
-            d={line([side(bed.toMm, bed.heightMm - 10), side(shafts.aheadMm + 70, shafts.levelMm)])}
+            d={lineThrough([side(bed.toMm, bed.heightMm - 10), side(shafts.aheadMm + 70, shafts.levelMm)])}
             fill="none"
             strokeWidth={Math.max(3, shafts.thickMm * by)}
           />
         )}
-        {shafts && <path d={line([side(shafts.aheadMm - 45, shafts.levelMm + 24), side(shafts.aheadMm - 45, shafts.levelMm - 24)])} strokeWidth={6} />}
+        {shafts && <path d={lineThrough([side(shafts.aheadMm - 45, shafts.levelMm + 24), side(shafts.aheadMm - 45, shafts.levelMm - 24)])} strokeWidth={6} />}
         {wheels.map((x) => (
           <Wheel key={x} at={side(x, rig.axleMm)} radius={rig.axleMm * by} />
         ))}
         <circle cx={side(hitch.aheadMm, hitch.heightMm).x} cy={side(hitch.aheadMm, hitch.heightMm).y} r={5} fill="var(--ink)" />
-        <path d={line([above(bed.fromMm, wide), above(bed.toMm, wide), above(bed.toMm, -wide), above(bed.fromMm, -wide)], true)} />
+        <path d={lineThrough([above(bed.fromMm, wide), above(bed.toMm, wide), above(bed.toMm, -wide), above(bed.fromMm, -wide)], true)} />
         {wheels.flatMap((x) =>
           ([1, -1] as const).map((way) => (
             <path
               key={`${x} ${way}`}
-              d={line(
+              d={lineThrough(
                 [
                   above(x - rig.axleMm, way * (rig.trackMm / 2 + 18)),
                   above(x + rig.axleMm, way * (rig.trackMm / 2 + 18)),
@@ -69,12 +71,12 @@ export function RigDrawing({ rig, width, height }: { rig: Rig; width: number; he
           ([1, -1] as const).map((way) => (
             <path
               key={way}
-              d={line([above(bed.toMm, way * wide), above(shafts.aheadMm + 70, way * 190)])}
+              d={lineThrough([above(bed.toMm, way * wide), above(shafts.aheadMm + 70, way * 190)])}
               fill="none"
               strokeWidth={Math.max(3, shafts.thickMm * by)}
             />
           ))}
-        <path d={line([above(hitch.aheadMm, bar.widthMm / 2), above(hitch.aheadMm, -bar.widthMm / 2)])} fill="none" strokeWidth={5} />
+        <path d={lineThrough([above(hitch.aheadMm, bar.widthMm / 2), above(hitch.aheadMm, -bar.widthMm / 2)])} fill="none" strokeWidth={5} />
       </g>
     </svg>
   )

@@ -1,4 +1,4 @@
-import { formatWeight, newestFor, type Item, type TicketSheet } from '@merry-tailor/core'
+import { formatWeight, lockedSetUp, type Item, type TicketSheet } from '@merry-tailor/core'
 import { useRigsQuery } from '../../api/queries'
 import { useAppSelector } from '../../state/store'
 import { SURFACE_NAMES } from '../../words/hitch'
@@ -7,11 +7,7 @@ import { SURFACE_NAMES } from '../../words/hitch'
 export function SetUpLine({ item, sheet }: { item: Item; sheet: TicketSheet }) {
   const { data: rigs = [] } = useRigsQuery(undefined)
   const settings = useAppSelector((state) => state.settings)
-  const chosen = newestFor(
-    sheet.choices.filter((each) => each.kind === 'set-up'),
-    item.id,
-  )
-  const setUp = chosen && sheet.setUps.find(({ id, struck }) => id === chosen.setUpId && !struck)
+  const setUp = lockedSetUp(sheet, item.id)
   if (!setUp) return null
   const rig = rigs.find(({ id }) => id === setUp.rigId)
   const unit = settings.unit === 'in' ? 'lb' : 'kg'

@@ -1,5 +1,5 @@
 import type { DraftNow } from './draft-now'
-import { fixed, type Point } from '../../ui/plates/geometry'
+import { fixed, lineThrough, type Point } from '../../ui/plates/geometry'
 
 interface DraftHarnessProps {
   now: DraftNow
@@ -16,16 +16,15 @@ export function DraftHarness({ now: { places }, loops, to }: DraftHarnessProps) 
   const [top, span, lump] = [to(withers.xMm, withers.zMm), to(upper[0], upper[2]), to(lower[0], lower[2])]
   const back = to(cinch.xMm, cinch.topMm)
   const at = to(ring[0], ring[2])
-  const line = (...points: Point[]): string => `M${points.map((p) => `${fixed(p.x)} ${fixed(p.y)}`).join('L')}`
   const bulge = (a: Point, b: Point, by: number): string =>
     `M${fixed(a.x)} ${fixed(a.y)}Q${fixed((a.x + b.x) / 2 + by)} ${fixed((a.y + b.y) / 2)} ${fixed(b.x)} ${fixed(b.y)}`
   const straps: [id: string, d: string][] = [
-    ['keel', line(lump, low)],
-    ['lower', line(low, at)],
+    ['keel', lineThrough([lump, low])],
+    ['lower', lineThrough([low, at])],
     ['cinch', bulge(back, low, 4)],
     ['neck', bulge(top, lump, 10)],
-    ['back', line(top, back)],
-    ['upper', line(span, at)],
+    ['back', lineThrough([top, back])],
+    ['upper', lineThrough([span, at])],
   ]
   if (loops) straps.splice(3, 0, ['band', bulge(to(band.xMm, band.topMm), to(band.xMm, band.underMm), 4)])
   return (

@@ -1,6 +1,6 @@
 import type { Form, Rig, Turn } from '@merry-tailor/core'
 import { DogPlates } from '../../ui/plates/DogPlates'
-import { fixed, type Point } from '../../ui/plates/geometry'
+import { lineThrough, type Point } from '../../ui/plates/geometry'
 import type { DraftNow, Load } from './draft-now'
 import { draftScale } from './draft-scale'
 import { Handle } from '../../ui/handle/Handle'
@@ -27,7 +27,6 @@ export function DraftPlan({ form, rig, now, loads, width, sideHeight, height, ha
   const { by, x0 } = draftScale(form, rig, now, loads, width, sideHeight)
   const middle = height / 2
   const to = (x: number, left: number): Point => ({ x: x0 + x * by, y: middle - left * by })
-  const poly = (points: readonly Point[]): string => `M${points.map((p) => `${fixed(p.x)} ${fixed(p.y)}`).join('L')}`
   const skew = (now.shares[1] ?? now.shares[0])?.traces.skewRad ?? 0
   const half = rig.bar.widthMm / 2
   const end = (side: 1 | -1): Point => to(now.hitch.aheadMm - side * half * Math.sin(skew), side * half * Math.cos(skew))
@@ -45,13 +44,16 @@ export function DraftPlan({ form, rig, now, loads, width, sideHeight, height, ha
         scale={{ by, floor: middle, to: ([x, across]) => to(x + now.offsetMm, -across), on: (p) => to(p[0] + now.offsetMm, p[1]) }}
       />
       <g stroke="var(--ink)" strokeWidth={1.8} fill="var(--plate)" strokeLinejoin="round">
-        <path d={`${poly([to(rig.bed.fromMm, wide), to(rig.bed.toMm, wide), to(rig.bed.toMm, -wide), to(rig.bed.fromMm, -wide)])}Z`} />
+        <path d={lineThrough([to(rig.bed.fromMm, wide), to(rig.bed.toMm, wide), to(rig.bed.toMm, -wide), to(rig.bed.fromMm, -wide)], true)} />
         {loads.map((load, i) => {
           const across = 90 + 5 * Math.cbrt(load.massKg * 60)
           return (
             <path
               key={i}
-              d={`${poly([to(load.aheadMm - across, across), to(load.aheadMm + across, across), to(load.aheadMm + across, -across), to(load.aheadMm - across, -across)])}Z`}
+              d={lineThrough(
+                [to(load.aheadMm - across, across), to(load.aheadMm + across, across), to(load.aheadMm + across, -across), to(load.aheadMm - across, -across)],
+                true,
+              )}
             />
           )
         })}
@@ -59,7 +61,15 @@ export function DraftPlan({ form, rig, now, loads, width, sideHeight, height, ha
           ([1, -1] as const).map((side) => (
             <path
               key={`${x} ${side}`}
-              d={`${poly([to(x - rig.axleMm, side * (rig.trackMm / 2 + 18)), to(x + rig.axleMm, side * (rig.trackMm / 2 + 18)), to(x + rig.axleMm, side * (rig.trackMm / 2 - 18)), to(x - rig.axleMm, side * (rig.trackMm / 2 - 18))])}Z`}
+              d={lineThrough(
+                [
+                  to(x - rig.axleMm, side * (rig.trackMm / 2 + 18)),
+                  to(x + rig.axleMm, side * (rig.trackMm / 2 + 18)),
+                  to(x + rig.axleMm, side * (rig.trackMm / 2 - 18)),
+                  to(x - rig.axleMm, side * (rig.trackMm / 2 - 18)),
+                ],
+                true,
+              )}
             />
           )),
         )}
@@ -67,19 +77,19 @@ export function DraftPlan({ form, rig, now, loads, width, sideHeight, height, ha
           ([1, -1] as const).map((side) => (
             <path
               key={side}
-              d={poly([to(rig.bed.toMm, side * Math.min(wide, shaftY + 40)), to((rig.shafts?.aheadMm ?? 0) + 70, side * shaftY)])}
+              d={lineThrough([to(rig.bed.toMm, side * Math.min(wide, shaftY + 40)), to((rig.shafts?.aheadMm ?? 0) + 70, side * shaftY)])}
               fill="none"
               strokeWidth={Math.max(3, (rig.shafts?.thickMm ?? 25) * by)}
             />
           ))}
-        <path d={poly([end(1), end(-1)])} fill="none" strokeWidth={5} />
+        <path d={lineThrough([end(1), end(-1)])} fill="none" strokeWidth={5} />
       </g>
       {([1, -1] as const).map((side) => {
         const ring = to(now.ring.xMm + now.offsetMm, side * now.ring.outMm)
         return (
           <g key={side}>
             <path
-              d={poly([ring, end(side)])}
+              d={lineThrough([ring, end(side)])}
               stroke="var(--web)"
               strokeWidth={3.6}
               strokeDasharray={slack.includes(side === 1 ? 'rearLeft' : 'rearRight') ? '3 6' : undefined}

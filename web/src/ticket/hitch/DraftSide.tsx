@@ -1,7 +1,7 @@
 import type { Form, Rig } from '@merry-tailor/core'
 import { useAppSelector } from '../../state/store'
 import { DogPlates } from '../../ui/plates/DogPlates'
-import { fixed, type Point } from '../../ui/plates/geometry'
+import { fixed, lineThrough, type Point } from '../../ui/plates/geometry'
 import type { PlateScale } from '../../ui/plates/plate-scale'
 import { Wheel } from '../../ui/plates/Wheel'
 import { DraftHarness } from './DraftHarness'
@@ -46,7 +46,6 @@ export function DraftSide({ form, rig, now, loads, handles, ghost, clearSeenMm, 
     return to(aheadMm * Math.cos(pitch) - z * Math.sin(pitch), rig.axleMm + aheadMm * Math.sin(pitch) + z * Math.cos(pitch))
   }
   const scale: PlateScale = { by, floor, to: ([x, z]) => onDog(x, z), on: (p) => onDog(p[0], p[2]) }
-  const poly = (points: readonly Point[]): string => `M${points.map((p) => `${fixed(p.x)} ${fixed(p.y)}`).join('L')}`
   const ring = onDog(now.ring.xMm, now.ring.heightMm)
   const hitch = on(now.hitch.aheadMm, now.hitch.heightMm)
   const slack = now.balance !== null && now.balance[1].traceN === 0
@@ -67,22 +66,48 @@ export function DraftSide({ form, rig, now, loads, handles, ghost, clearSeenMm, 
       <DogPlates form={form} view="side" scale={scale} width={width} />
       <DraftHarness now={now} loops={rig.shafts !== null} to={onDog} />
       {now.stride && <Stride now={now} rig={rig} to={to} floor={floor} say={say} seenMm={clearSeenMm} />}
-      <path d={poly([ring, hitch])} stroke="var(--plate)" strokeWidth={8} />
-      <path d={poly([ring, hitch])} stroke="var(--web)" strokeWidth={5} strokeDasharray={slack ? '3 6' : undefined} />
+      <path d={lineThrough([ring, hitch])} stroke="var(--plate)" strokeWidth={8} />
+      <path d={lineThrough([ring, hitch])} stroke="var(--web)" strokeWidth={5} strokeDasharray={slack ? '3 6' : undefined} />
       <g stroke="var(--ink)" strokeWidth={1.8} strokeLinejoin="round" fill="var(--plate)">
         {loads.map((each, i) => (
-          <path key={i} d={`${poly(boxOf(each, rig).map(([x, z]) => on(x, z)))}Z`} fill={handles.inHand === `load ${i}` ? 'var(--panel)' : 'var(--plate)'} />
+          <path
+            key={i}
+            d={lineThrough(
+              boxOf(each, rig).map(([x, z]) => on(x, z)),
+              true,
+            )}
+            fill={handles.inHand === `load ${i}` ? 'var(--panel)' : 'var(--plate)'}
+          />
         ))}
-        {ghost && <path d={`${poly(boxOf(ghost.load, rig).map(([x, z]) => on(x, z)))}Z`} fill="none" stroke="var(--mute)" strokeDasharray="2 4" aria-hidden />}
+        {ghost && (
+          <path
+            d={lineThrough(
+              boxOf(ghost.load, rig).map(([x, z]) => on(x, z)),
+              true,
+            )}
+            fill="none"
+            stroke="var(--mute)"
+            strokeDasharray="2 4"
+            aria-hidden
+          />
+        )}
         <path
-          d={`${poly([on(rig.bed.fromMm, rig.bed.heightMm), on(rig.bed.toMm, rig.bed.heightMm), on(rig.bed.toMm, rig.bed.heightMm - 28), on(rig.bed.fromMm, rig.bed.heightMm - 28)])}Z`}
+          d={lineThrough(
+            [
+              on(rig.bed.fromMm, rig.bed.heightMm),
+              on(rig.bed.toMm, rig.bed.heightMm),
+              on(rig.bed.toMm, rig.bed.heightMm - 28),
+              on(rig.bed.fromMm, rig.bed.heightMm - 28),
+            ],
+            true,
+          )}
         />
         {rig.shafts && (
           <>
             {[Math.max(4, rig.shafts.thickMm * by + 3), Math.max(2, rig.shafts.thickMm * by)].map((strokeWidth, i) => (
               <path
                 key={i}
-                d={poly([root, shaftAt((rig.shafts?.aheadMm ?? 0) + 70)])}
+                d={lineThrough([root, shaftAt((rig.shafts?.aheadMm ?? 0) + 70)])}
                 fill="none"
                 strokeWidth={strokeWidth}
                 {...(i === 1 ? { stroke: 'var(--plate)' } : {})}
@@ -184,7 +209,7 @@ function Stride({
 }) {
   const { stride, offsetMm } = now
   if (!stride) return null
-  const line = (path: readonly (readonly [number, number])[]): string => `M${path.map(([x, z]) => to(x + offsetMm, z)).map((p) => `${fixed(p.x)} ${fixed(p.y)}`).join('L')}` // prettier-ignore
+  const line = (path: readonly (readonly [number, number])[]): string => lineThrough(path.map(([x, z]) => to(x + offsetMm, z)))
   // Seen on the dog it is no guess any more: no spread.
   const [rear, sigma] = [stride.pawRearMm + offsetMm, seenMm === null ? now.reachSigmaMm : 0]
   const [far, near] = [to(rear - 1.28 * sigma, 0), to(rear + 1.28 * sigma, 0)]

@@ -1,7 +1,7 @@
 import type { Form, PairPull, PairSetUp } from '@merry-tailor/core'
 import { cutOnce } from '../../ui/plates/cut'
 import { DogPlates } from '../../ui/plates/DogPlates'
-import { fixed, type Point } from '../../ui/plates/geometry'
+import { lineThrough, type Point } from '../../ui/plates/geometry'
 
 interface PairPlanProps {
   pair: Pick<PairSetUp, 'armsMm' | 'pinMm' | 'leadMm' | 'yokeMm' | 'side'>
@@ -37,7 +37,6 @@ export function PairPlan({ pair, pull, own, other, names, say, kg, width, height
     // Ahead of the pin, turned with the bar; the left end goes ahead with a plus skew.
     return { x: pinMm * Math.cos(skew) + way * arm * Math.sin(skew), left: way * arm * Math.cos(skew) - pinMm * Math.sin(skew) }
   }
-  const poly = (...points: Point[]): string => `M${points.map((p) => `${fixed(p.x)} ${fixed(p.y)}`).join('L')}`
   const eyes = { left: eye('left'), right: eye('right') }
   const withersX = { left: 0, right: 0 }
   return (
@@ -49,7 +48,7 @@ export function PairPlan({ pair, pull, own, other, names, say, kg, width, height
       aria-label={`${names.left} left and ${names.right} right before one evener, from above, to scale`}
       className="block"
     >
-      <path d={poly(to(-90, 0), to(0, 0))} stroke="var(--ink)" strokeWidth={6} />
+      <path d={lineThrough([to(-90, 0), to(0, 0)])} stroke="var(--ink)" strokeWidth={6} />
       {(['left', 'right'] as const).map((at) => {
         const form = forms[at]
         const box = boxes[at]
@@ -61,7 +60,7 @@ export function PairPlan({ pair, pull, own, other, names, say, kg, width, height
         const y = to(0, across).y
         return (
           <g key={at}>
-            <path d={poly(to(eyes[at].x, eyes[at].left), to(tail + 260, across))} stroke="var(--web)" strokeWidth={3.4} fill="none" />
+            <path d={lineThrough([to(eyes[at].x, eyes[at].left), to(tail + 260, across)])} stroke="var(--web)" strokeWidth={3.4} fill="none" />
             {form ? (
               <DogPlates
                 form={form}
@@ -88,15 +87,15 @@ export function PairPlan({ pair, pull, own, other, names, say, kg, width, height
           </g>
         )
       })}
-      <path d={poly(to(withersX.left, yokeMm.left), to(withersX.right, -yokeMm.right))} stroke="var(--ink)" strokeWidth={7} strokeLinecap="round" />
+      <path d={lineThrough([to(withersX.left, yokeMm.left), to(withersX.right, -yokeMm.right)])} stroke="var(--ink)" strokeWidth={7} strokeLinecap="round" />
       <path
-        d={poly(to(0, 0), to((withersX.left * yokeMm.right + withersX.right * yokeMm.left) / (yokeMm.left + yokeMm.right), 0))}
+        d={lineThrough([to(0, 0), to((withersX.left * yokeMm.right + withersX.right * yokeMm.left) / (yokeMm.left + yokeMm.right), 0)])}
         stroke="var(--ink)"
         strokeWidth={4}
         strokeDasharray="10 6"
       />
       <path
-        d={poly(to(eyes.left.x, eyes.left.left), to(0, 0), to(eyes.right.x, eyes.right.left))}
+        d={lineThrough([to(eyes.left.x, eyes.left.left), to(0, 0), to(eyes.right.x, eyes.right.left)])}
         stroke="var(--ink)"
         strokeWidth={8}
         strokeLinecap="round"

@@ -1,20 +1,8 @@
-import {
-  formatLength,
-  formatWeight,
-  GRAVITY,
-  pairPull,
-  parseWeight,
-  pinFor,
-  pullVerdict,
-  type Item,
-  type PairPull,
-  type PairSetUp,
-  type Rig,
-} from '@merry-tailor/core'
-import { useMemo, useState, type ReactNode } from 'react'
+import { formatLength, formatWeight, GRAVITY, pairPull, pinFor, pullVerdict, type Item, type PairPull, type PairSetUp, type Rig } from '@merry-tailor/core'
+import { useMemo, type ReactNode } from 'react'
 import { useDogsQuery, useRigsQuery } from '../../api/queries'
 import { ItemPanel, ItemsInHand, ItemTabs, NoItem, useItemInHand, useOpenTicket } from '../../bench'
-import { LengthEntry } from '../../length-entry'
+import { LengthEntry, WeightEntry } from '../../length-entry'
 import { VerdictWord } from '../../said/VerdictWord'
 import { valueStyle } from '../../state/settings'
 import { useAppSelector } from '../../state/store'
@@ -23,9 +11,7 @@ import { useKeys } from '../../state/use-keys'
 import { Named } from '../../ui/controls/Named'
 import { Picker } from '../../ui/controls/Picker'
 import { Segmented } from '../../ui/controls/Segmented'
-import { TextField } from '../../ui/controls/TextField'
 import { useBox } from '../../ui/use-width'
-import { weightProblemWords } from '../../words/problems'
 import { HitchTabs } from './HitchTabs'
 import { LockButton } from './LockButton'
 import { PairPlan } from './PairPlan'
@@ -174,7 +160,7 @@ function Two({ item, rigs, children }: { item: Item; rigs: readonly Rig[]; child
             most={2000}
             onSet={(right) => set({ yokeMm: { ...pair.yokeMm, right } })}
           />
-          <PoleField value={pair.poleKg} unit={weightUnit} onSet={(poleKg) => set({ poleKg })} />
+          <WeightEntry label="The pole’s end weighs" kg={pair.poleKg} unit={weightUnit} mostKg={100} onSet={(poleKg) => set({ poleKg })} />
         </div>
         {sheet.ticket.state !== 'closed' && <LockButton isLocked={isLocked} can={can} refused={hand.refused} onLock={lock} />}
       </section>
@@ -275,25 +261,4 @@ function outcomeOf({ pullN, armsMm, pinMm, leadMm, poleKg, yokeMm, heightsMm }: 
     if (!(problem instanceof RangeError)) throw problem
     return { ok: false, says: problem.message.includes('yoke') ? 'The yoke does not reach both dogs' : 'One dog is further ahead than the evener reaches' }
   }
-}
-
-/** What the pole weighs on the yoke; what is no weight is said at the field and stays. */
-function PoleField({ value, unit, onSet }: { value: number; unit: 'kg' | 'lb'; onSet: (kg: number) => void }) {
-  const [typed, setTyped] = useState<string | null>(null)
-  const text = typed ?? formatWeight(value, unit).replace(/[^\d.]/g, '')
-  const parsed = parseWeight(text, unit)
-  const problem = !parsed.ok ? weightProblemWords(parsed.problem) : parsed.kg > 100 ? 'Up to 100 kg.' : undefined
-  return (
-    <TextField
-      label={`The pole’s end weighs (${unit})`}
-      inputMode="decimal"
-      value={text}
-      problem={problem}
-      onChange={(event) => {
-        setTyped(event.target.value)
-        const next = parseWeight(event.target.value, unit)
-        if (next.ok && next.kg <= 100) onSet(next.kg)
-      }}
-    />
-  )
 }

@@ -1,10 +1,9 @@
 import { SURFACES, type Surface } from '@merry-tailor/core'
+import { NumberEntry } from '../../length-entry'
 import { Button } from '../../ui/controls/Button'
 import { Named } from '../../ui/controls/Named'
 import { Picker } from '../../ui/controls/Picker'
-import { TextField } from '../../ui/controls/TextField'
 import { SURFACE_NAMES } from '../../words/hitch'
-import { useState } from 'react'
 import type { DraftNow, Stretch } from './draft-now'
 import { GradeField } from './GradeField'
 
@@ -51,7 +50,14 @@ export function RouteBlock({
                 off
               </button>
             </p>
-            <MetresField value={stretch.lengthM} onSet={(lengthM) => put(i, { lengthM })} />
+            <NumberEntry
+              label="Metres"
+              value={stretch.lengthM}
+              onSet={(lengthM) => put(i, { lengthM })}
+              least={1}
+              most={100_000}
+              problem="From 1 to 100,000 m."
+            />
             <Named label={`Stretch ${i + 1} runs on`}>
               <Picker
                 label={`Stretch ${i + 1} runs on`}
@@ -77,26 +83,5 @@ export function RouteBlock({
         </p>
       )}
     </details>
-  )
-}
-
-/** Metres of a stretch; what is none is said at the field and stays. */
-function MetresField({ value, onSet }: { value: number; onSet: (metres: number) => void }) {
-  const [typed, setTyped] = useState<string | null>(null)
-  const text = typed ?? String(value)
-  const read = Number(text.replace(',', '.'))
-  const wrong = !(read >= 1 && read <= 100_000)
-  return (
-    <TextField
-      label="Metres"
-      inputMode="decimal"
-      value={text}
-      problem={wrong ? 'From 1 to 100,000 m.' : undefined}
-      onChange={(event) => {
-        setTyped(event.target.value)
-        const next = Number(event.target.value.replace(',', '.'))
-        if (next >= 1 && next <= 100_000) onSet(next)
-      }}
-    />
   )
 }

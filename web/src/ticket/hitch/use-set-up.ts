@@ -1,4 +1,4 @@
-import { draftPlaces, minutesByStep, newestFor, RULES_VERSION, wornFor, type Item, type PairSetUp, type Rig } from '@merry-tailor/core'
+import { draftPlaces, minutesByStep, lockedSetUp, RULES_VERSION, wornFor, type Item, type PairSetUp, type Rig } from '@merry-tailor/core'
 import { useMemo, useState } from 'react'
 import { v7 as uuid } from 'uuid'
 import { useActs, useBenchForm, useGauge, useOpenTicket } from '../../bench'
@@ -29,13 +29,9 @@ export function useSetUp(item: Item, rigs: readonly Rig[]) {
   const gauge = useGauge()
   const acts = useActs()
   const once = useOnce()
-  const chosen = newestFor(
-    sheet.choices.filter((each) => each.kind === 'set-up'),
-    itemId,
-  )
   const worn = wornFor(sheet.choices, itemId)
   const newest = sheet.setUps.findLast((each) => !each.struck && each.itemId === itemId)
-  const locked = chosen && sheet.setUps.find((each) => !each.struck && each.id === chosen.setUpId)
+  const locked = lockedSetUp(sheet, itemId)
   const before = locked ?? newest
   const first = before ? asDraft(before) : FRESH
   const [draft, setDraft] = useKeptDraft<DraftState>(`draft-${itemId}`, first, isDraft)

@@ -1,6 +1,5 @@
 import { parkedCarC } from '@merry-tailor/core'
-import { useState } from 'react'
-import { TextField } from '../../ui/controls/TextField'
+import { NumberEntry } from '../../length-entry'
 
 const CURVE = { width: 340, height: 104, most: 70 }
 
@@ -16,7 +15,7 @@ export function HeatCurve({ airC, onAir }: { airC: number; onAir: (airC: number)
       <h2 className="text-[19px] leading-6">Parked in the sun</h2>
       <div className="flex flex-wrap items-end gap-4">
         <div className="w-[140px]">
-          <AirField value={airC} onSet={onAir} />
+          <NumberEntry label="Outside (°C)" value={airC} onSet={onAir} least={-30} most={50} problem="From -30 to 50 °C." />
         </div>
         <svg
           role="img"
@@ -37,24 +36,5 @@ export function HeatCurve({ airC, onAir }: { airC: number; onAir: (airC: number)
         <b>It only climbs. No time in it is safe.</b> <span className="text-mute">From memory, unverified.</span>
       </p>
     </section>
-  )
-}
-
-function AirField({ value, onSet }: { value: number; onSet: (airC: number) => void }) {
-  const [typed, setTyped] = useState<string | null>(null)
-  const text = typed ?? String(value)
-  const read = Number(text.replace(',', '.').replace('−', '-'))
-  const wrong = text.trim() === '' || !(read >= -30 && read <= 50)
-  return (
-    <TextField
-      label="Outside (°C)"
-      value={text}
-      problem={wrong ? 'From -30 to 50 °C.' : undefined}
-      onChange={(event) => {
-        setTyped(event.target.value)
-        const next = Number(event.target.value.replace(',', '.').replace('−', '-'))
-        if (event.target.value.trim() !== '' && next >= -30 && next <= 50) onSet(next)
-      }}
-    />
   )
 }

@@ -1,27 +1,19 @@
-import { formatWeight, parseWeight, restraintsFor, type NamedPulse } from '@merry-tailor/core'
+import { restraintsFor, type NamedPulse } from '@merry-tailor/core'
 import { useState } from 'react'
-import { TextField } from '../../ui/controls/TextField'
-import { weightProblemWords } from '../../words/problems'
+import { WeightEntry } from '../../length-entry'
 import { REASON_WORDS, WAY_NAMES } from './seat-words'
 
 /** Ways to hold a dog in a car beside each other, in the stop that is looked at; local law decides. */
 export function OtherWays({ kg, pulse, unit }: { kg: number; pulse: NamedPulse; unit: 'kg' | 'lb' }) {
-  const [typed, setTyped] = useState(formatWeight(9, unit).replace(/[^\d.]/g, ''))
-  const crate = parseWeight(typed, unit)
+  const [crateKg, setCrateKg] = useState(9)
   return (
     <details className="border-t border-rule">
       <summary className="flex min-h-11 cursor-pointer items-center font-bold">Other ways to hold it, in this stop</summary>
       <div className="w-[180px]">
-        <TextField
-          label={`Its crate weighs (${unit})`}
-          inputMode="decimal"
-          value={typed}
-          problem={crate.ok ? undefined : weightProblemWords(crate.problem)}
-          onChange={(event) => setTyped(event.target.value)}
-        />
+        <WeightEntry label="Its crate weighs" kg={crateKg} unit={unit} mostKg={100} onSet={setCrateKg} />
       </div>
       <ul className="pb-2">
-        {restraintsFor({ dogKg: kg, crateKg: crate.ok ? crate.kg : 0, car: pulse }).map(({ way, forceN, reasons }) => (
+        {restraintsFor({ dogKg: kg, crateKg, car: pulse }).map(({ way, forceN, reasons }) => (
           <li key={way} className="flex items-baseline justify-between gap-3 border-b border-rule py-1 text-[15px]">
             <span>
               <b>{WAY_NAMES[way]}</b> <span className="text-mute">{reasons.map((each) => REASON_WORDS[each]).join('; ')}</span>

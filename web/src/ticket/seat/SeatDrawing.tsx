@@ -5,7 +5,7 @@ import { VerdictWord } from '../../said/VerdictWord'
 import { Handle } from '../../ui/handle/Handle'
 import { cutOnce } from '../../ui/plates/cut'
 import { DogPlates } from '../../ui/plates/DogPlates'
-import { fixed, type Point } from '../../ui/plates/geometry'
+import { fixed, lineThrough, type Point } from '../../ui/plates/geometry'
 import { Tape } from '../../ui/tape/Tape'
 import type { SeatNow } from './seat-now'
 
@@ -45,7 +45,6 @@ export function SeatDrawing({ form, name, seat, now, slackMm, slackInHand, onSla
   const side = (x: number, z: number): Point => ({ x: x0 + x * by, y: (top - z) * by })
   const middle = planH / 2
   const plan = (x: number, left: number): Point => ({ x: x0 + x * by, y: middle - left * by })
-  const line = (points: readonly Point[], closed = false): string => `M${points.map((p) => `${fixed(p.x)} ${fixed(p.y)}`).join('L')}${closed ? 'Z' : ''}`
   const outlet = { side: side(seat.outlet.aheadMm, seat.outlet.upMm), plan: plan(seat.outlet.aheadMm, seat.outlet.leftMm) }
   const buckle = { side: side(seat.buckle.aheadMm, seat.buckle.upMm), plan: plan(seat.buckle.aheadMm, seat.buckle.leftMm) }
   const at = { side: side(loop.aheadMm, loop.upMm), plan: plan(loop.aheadMm, 0) }
@@ -73,9 +72,11 @@ export function SeatDrawing({ form, name, seat, now, slackMm, slackInHand, onSla
         className="block touch-none"
       >
         <g fill="var(--plate-far)" stroke="var(--ink)" strokeWidth={1.8} strokeLinejoin="round">
-          <path d={line(seatBack, true)} />
-          <path d={line([side(-30, 0), side(seat.cushionMm - 20, 0), side(seat.cushionMm, -30), side(seat.cushionMm - 30, -120), side(0, -120)], true)} />
-          <path d={line(front, true)} />
+          <path d={lineThrough(seatBack, true)} />
+          <path
+            d={lineThrough([side(-30, 0), side(seat.cushionMm - 20, 0), side(seat.cushionMm, -30), side(seat.cushionMm - 30, -120), side(0, -120)], true)}
+          />
+          <path d={lineThrough(front, true)} />
           <rect x={side(f + 20, 0).x} y={side(0, 830).y} width={120 * by} height={150 * by} rx={10} />
         </g>
         {posture === 'lying' ? (
@@ -98,7 +99,7 @@ export function SeatDrawing({ form, name, seat, now, slackMm, slackInHand, onSla
           <SidePlates form={form} posture={posture} to={(x, z) => side(x + now.shiftMm, z)} by={by} width={width} />
         )}
         <g fill="none" strokeDasharray="3 5" stroke="var(--ink)" strokeWidth={1.6}>
-          <path d={line([outlet.side, at.side, buckle.side])} />
+          <path d={lineThrough([outlet.side, at.side, buckle.side])} />
         </g>
         <g fill="none" strokeLinecap="round">
           {[9, 5.5].map((strokeWidth, i) => (
@@ -171,17 +172,23 @@ export function SeatDrawing({ form, name, seat, now, slackMm, slackInHand, onSla
       >
         <g fill="var(--plate-far)" stroke="var(--ink)" strokeWidth={1.8}>
           <path
-            d={line([plan(-150, HALF_SEAT_MM), plan(seat.cushionMm, HALF_SEAT_MM), plan(seat.cushionMm, -HALF_SEAT_MM), plan(-150, -HALF_SEAT_MM)], true)}
+            d={lineThrough(
+              [plan(-150, HALF_SEAT_MM), plan(seat.cushionMm, HALF_SEAT_MM), plan(seat.cushionMm, -HALF_SEAT_MM), plan(-150, -HALF_SEAT_MM)],
+              true,
+            )}
           />
-          <path d={line([plan(0, HALF_SEAT_MM), plan(0, -HALF_SEAT_MM)])} />
+          <path d={lineThrough([plan(0, HALF_SEAT_MM), plan(0, -HALF_SEAT_MM)])} />
           <path
-            d={line([plan(f, HALF_SEAT_MM - 40), plan(f + 200, HALF_SEAT_MM - 40), plan(f + 200, -HALF_SEAT_MM + 40), plan(f, -HALF_SEAT_MM + 40)], true)}
+            d={lineThrough(
+              [plan(f, HALF_SEAT_MM - 40), plan(f + 200, HALF_SEAT_MM - 40), plan(f + 200, -HALF_SEAT_MM + 40), plan(f, -HALF_SEAT_MM + 40)],
+              true,
+            )}
           />
-          <path d={line([plan(f - 20, 110), plan(f + 110, 110), plan(f + 110, -110), plan(f - 20, -110)], true)} />
+          <path d={lineThrough([plan(f - 20, 110), plan(f + 110, 110), plan(f + 110, -110), plan(f - 20, -110)], true)} />
         </g>
         <PlanPlates form={form} now={now} inward={doorLeft ? -1 : 1} to={plan} by={by} width={width} />
         <g fill="none" strokeLinecap="round">
-          <path d={line([outlet.plan, at.plan, buckle.plan])} strokeDasharray="3 5" stroke="var(--ink)" strokeWidth={1.6} />
+          <path d={lineThrough([outlet.plan, at.plan, buckle.plan])} strokeDasharray="3 5" stroke="var(--ink)" strokeWidth={1.6} />
           {[9, 5.5].map((strokeWidth, i) => (
             <g key={i} stroke={i === 0 ? 'var(--ink)' : 'var(--panel)'} strokeWidth={strokeWidth}>
               <path d={bow(outlet.plan, at.plan, (doorLeft ? -1 : 1) * sag * 0.6)} />
@@ -228,7 +235,11 @@ interface SidePlatesProps {
 /** The dog on its cushion; sitting, its tail is left off. */
 function SidePlates({ form, posture, to, by }: SidePlatesProps) {
   const set = cutOnce(form, posture === 'sitting' ? 'sitting' : 'side')
-  const path = (points: readonly (readonly [number, number])[]): string => `M${points.map(([x, z]) => to(x, z)).map((p) => `${fixed(p.x)} ${fixed(p.y)}`).join('L')}Z` // prettier-ignore
+  const path = (points: readonly (readonly [number, number])[]): string =>
+    lineThrough(
+      points.map(([x, z]) => to(x, z)),
+      true,
+    )
   return (
     <>
       <g stroke="var(--ink)" strokeWidth={1.6} strokeLinejoin="round">

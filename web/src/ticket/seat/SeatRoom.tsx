@@ -15,7 +15,7 @@ import { useMemo, useRef, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { useCarsQuery, usePiecesQuery, useSizeTablesQuery } from '../../api/queries'
 import { ItemPanel, ItemsInHand, ItemTabs, NoItem, useBenchForm, useGauge, useItemInHand, useOpenTicket } from '../../bench'
-import { LengthEntry } from '../../length-entry'
+import { LengthEntry, WeightEntry } from '../../length-entry'
 import { CarNumbers, NewCar } from '../../rigs'
 import { VerdictWord } from '../../said/VerdictWord'
 import { valueStyle } from '../../state/settings'
@@ -34,7 +34,6 @@ import { Claims } from './Claims'
 import { ForceTable } from './ForceTable'
 import { ForceTape } from './ForceTape'
 import { HeatCurve } from './HeatCurve'
-import { MassField } from './MassField'
 import { OtherWays } from './OtherWays'
 import { PreDrive } from './PreDrive'
 import { SeatDrawing } from './SeatDrawing'
@@ -315,7 +314,17 @@ function OneSeat({ item, items }: { item: Item; items: readonly Item[] }) {
               now={now}
               pulse={pulse}
               massWords={`${formatWeight(kg, weightUnit)}${state.massKg !== null ? `, not ${name}’s own ${formatWeight(ownKg, weightUnit)}` : dogKg === null ? ', never weighed: a guess' : ''}`}
-              mass={<MassField key={weightUnit} kg={kg} unit={weightUnit} onSet={(massKg) => set({ massKg })} />}
+              mass={
+                <WeightEntry
+                  key={weightUnit}
+                  label="Mass"
+                  kg={kg}
+                  unit={weightUnit}
+                  mostKg={150}
+                  onSet={(massKg) => set({ massKg })}
+                  onEmpty={() => set({ massKg: null })}
+                />
+              }
               slackMm={state.slackMm}
               limitN={BELT_N}
               say={say}

@@ -6,10 +6,10 @@ import { Picker } from '../../ui/controls/Picker'
 import { TextField } from '../../ui/controls/TextField'
 import { faceOf } from '../../words/offer-face'
 import { problemWords } from '../../words/problems'
-import { useRanked, useOpenTicket, useActs } from '../../bench'
+import { useRanked, useOpenTicket, useActs, strapsIn } from '../../bench'
 import { foretellBeside } from '../../form'
 import { NEW_ROUND } from './new-round-id'
-import { movesBetween, settingIds, strapsIn } from './moves'
+import { movesBetween, settingIds } from './moves'
 import { useLayAhead } from './use-round-lay'
 
 /** Something that can be put on: what it is called, whose it is, and what the round will name. */

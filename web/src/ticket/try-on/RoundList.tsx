@@ -1,5 +1,5 @@
 import { roundVerdict, wornAbout, type Item, type TryOn } from '@merry-tailor/core'
-import { pieceWorn, useOpenTicket } from '../../bench'
+import { pieceWorn, useOpenTicket, strapsIn } from '../../bench'
 import { VerdictWord } from '../../said/VerdictWord'
 import { valueStyle } from '../../state/settings'
 import { useAppSelector } from '../../state/store'
@@ -7,7 +7,7 @@ import { clock } from '../../state/today'
 import { lengthText } from '../../ui/length/length-text'
 import { Worded } from '../../ui/length/Worded'
 import { roundWord } from '../../words/verdicts'
-import { movedWords, movesBetween, spanWords, strapsIn } from './moves'
+import { movedWords, movesBetween, spanWords } from './moves'
 import { useElapsed } from './use-elapsed'
 
 /** The rounds of an item, newest first: how each ended, how long it took, what was moved in it. */

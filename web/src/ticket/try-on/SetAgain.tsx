@@ -1,7 +1,7 @@
 import { roundVerdict, sliderMoves, strapsOf, wornAbout, type Item, type StrapSides, type TryOn } from '@merry-tailor/core'
 import { useState } from 'react'
 import { useSetOnDogsQuery } from '../../api/queries'
-import { useOpenTicket } from '../../bench'
+import { useOpenTicket, strapsIn, type SetThing } from '../../bench'
 import { useAppSelector } from '../../state/store'
 import { valueStyle } from '../../state/settings'
 import { clock, dayWords } from '../../state/today'
@@ -9,7 +9,6 @@ import { useOnce } from '../../state/use-once'
 import { lengthText } from '../../ui/length/length-text'
 import { Worded } from '../../ui/length/Worded'
 import { strapName } from '../../words/foretold'
-import { strapsIn, type SetThing } from './moves'
 import type { StrapPlan } from './use-strap-plan'
 
 interface Set {

@@ -1,4 +1,5 @@
-import { families, settingsNow, sliderMoves, strapsOf, type FamilyId, type Setting, type StrapMove, type StrapSides, type TryOn } from '@merry-tailor/core'
+import { families, sliderMoves, strapsOf, type FamilyId, type Setting, type StrapMove, type StrapSides } from '@merry-tailor/core'
+import type { SetThing } from '../../bench'
 import { strapName } from '../../words/foretold'
 
 /** Sliders moved between two sets of settings. */
@@ -6,20 +7,6 @@ export function movesBetween(family: FamilyId, before: Readonly<Record<string, S
   const known: readonly string[] = [...strapsOf(family).map(({ id }) => id), ...(families[family].rig?.off ?? [])]
   const own = (of: Readonly<Record<string, StrapSides>>) => Object.fromEntries(Object.entries(of).filter(([id]) => known.includes(id)))
   return sliderMoves(family, own(before), own(now)).map(({ strap, side, byMm }) => ({ strap, side, byMm: Math.round(byMm * 10) / 10 }))
-}
-
-/** What settings are kept of: a piece of ours keeps its own from ticket to ticket, anything else its item’s. */
-export interface SetThing {
-  itemId: string
-  pieceId: string | null
-}
-
-export const settingOf = ({ itemId, pieceId }: SetThing): Setting['of'] => (pieceId === null ? { itemId } : { pieceId })
-
-/** How the straps of a thing stand on this dog; in a round, how they stood when it began. */
-export function strapsIn(settings: readonly Setting[], thing: SetThing, dogId: string | null, round?: Pick<TryOn, 'settings'>): Record<string, StrapSides> {
-  const own = round ? settings.filter((each) => round.settings.includes(each.id)) : settings
-  return { ...settingsNow(own, { itemId: thing.itemId }, dogId), ...(thing.pieceId === null ? {} : settingsNow(own, { pieceId: thing.pieceId }, dogId)) }
 }
 
 /** Settings a round begins with, by id. */

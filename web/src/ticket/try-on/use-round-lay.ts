@@ -1,9 +1,8 @@
 import { families, type FamilyId, type ForetellQuestion, type Foretold, type StrapSides, type TryOn } from '@merry-tailor/core'
 import { useMemo } from 'react'
 import { usePiecesQuery, useSizeTablesQuery } from '../../api/queries'
-import { pieceWorn, questionOf, useBenchForm, useGauge, useLineRise, useOpenTicket, wornThing, type Worn } from '../../bench'
+import { pieceWorn, questionOf, useBenchForm, useGauge, useLineRise, useOpenTicket, wornThing, type Worn, strapsIn, type SetThing } from '../../bench'
 import { useForetold } from '../../form'
-import { strapsIn, type SetThing } from './moves'
 
 export interface RoundLay {
   worn: Worn | null

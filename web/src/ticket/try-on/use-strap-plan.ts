@@ -13,10 +13,9 @@ import {
   type UnevenSide,
 } from '@merry-tailor/core'
 import { useMemo, useState } from 'react'
-import { useActs, useBenchForm, useGauge, useOpenTicket } from '../../bench'
+import { useActs, useBenchForm, useGauge, useOpenTicket, settingOf, type SetThing } from '../../bench'
 import { useSettingPlan } from '../../form'
 import { problemWords } from '../../words/problems'
-import { settingOf, type SetThing } from './moves'
 
 export type StrapSide = 'left' | 'right' | 'both'
 

@@ -23,11 +23,11 @@ import {
 } from '@merry-tailor/core'
 import { useEffect, useRef, useState } from 'react'
 import { useSizeTablesQuery } from '../../api/queries'
-import { useOpenTicket } from '../../bench'
+import { useOpenTicket, strapsIn } from '../../bench'
 import { useKeys } from '../../state/use-keys'
 import { useOnce } from '../../state/use-once'
 import type { MatQuestion } from './mat-question'
-import { movesBetween, strapsIn } from './moves'
+import { movesBetween } from './moves'
 import { useRoundLay } from './use-round-lay'
 import { useStrapPlan, type StrapPlan } from './use-strap-plan'
 

@@ -29,6 +29,10 @@ function tangent(before: Point, after: Point, chord: number, tension: number): P
 
 export const fixed = (value: number): string => (Math.round(value * 10) / 10).toString()
 
+/** Straight lines through points, drawn on one after the other. */
+export const lineThrough = (points: readonly Point[], closed = false): string =>
+  `M${points.map((p) => `${fixed(p.x)} ${fixed(p.y)}`).join('L')}${closed ? 'Z' : ''}`
+
 /** Point and direction at a share of a polyline's length. */
 export function along(points: readonly Point[], share: number): { x: number; y: number; angle: number } {
   const lengths = points.slice(1).map((point, i) => Math.hypot(point.x - (points[i]?.x ?? 0), point.y - (points[i]?.y ?? 0)))
