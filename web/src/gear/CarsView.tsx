@@ -20,6 +20,7 @@ export function CarsView() {
   return (
     <ListPane
       label="Cars"
+      pickedLabel="Car"
       rows={cars.map((each) => ({
         id: each.id,
         title: each.name,
@@ -27,7 +28,11 @@ export function CarsView() {
       }))}
       current={car?.id ?? null}
       onPick={(id) => pick(id)}
-      foot={<NewCar known={cars.length} onMade={(id) => pick(id)} />}
+      foot={
+        <div className="shrink-0 border-t-2 border-ink p-3">
+          <NewCar known={cars.length} onMade={(id) => pick(id)} />
+        </div>
+      }
     >
       {car && seat ? (
         <div className="flex h-full min-h-0 flex-col">

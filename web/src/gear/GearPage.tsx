@@ -14,6 +14,7 @@ import { HOMES, RETIRED, STATES } from '../words/pieces'
 import { FlatsInOut } from './FlatsInOut'
 import { FRESH } from './fresh-piece'
 import { CarsView } from './CarsView'
+import { ListPane } from './ListPane'
 import { PieceView } from './PieceView'
 import { RigsView } from './RigsView'
 
@@ -48,47 +49,36 @@ export function GearPage() {
       {view === 'carts' && <RigsView />}
       {view === 'cars' && <CarsView />}
       {view === 'pieces' && (
-        <div className="quiet-scroll min-h-0 flex-1 md:grid md:grid-cols-[316px_1fr] md:overflow-hidden" tabIndex={-1}>
-          <section aria-label="Pieces" className="flex min-h-0 flex-col bg-panel md:border-r-2 md:border-ink">
-            <ul className="quiet-scroll min-h-0 flex-1">
-              {[...inUse, ...out].map((each) => (
-                <li key={each.id} className="border-b border-rule">
-                  <button
-                    type="button"
-                    aria-pressed={each === piece}
-                    onClick={() => setPicked(each.id)}
-                    className={`block min-h-[62px] w-full border-l-[5px] px-3 py-2 text-left ${each === piece ? 'border-ink bg-bench' : 'border-transparent'}`}
-                  >
-                    <span className="flex items-baseline justify-between gap-2 text-[17px] leading-[21px] font-bold">
-                      {each.tag}
-                      <span className="text-[13.5px] font-semibold text-mute">{each.retired ? RETIRED[each.retired.why] : STATES[each.state]}</span>
-                    </span>
-                    <span className="block text-[14px] text-mute">
-                      {familyName(each.family)}
-                      {each.label ? `, ${each.label}` : ''}. {HOMES[each.home]}
-                      {wearer(each) ? `, worn by ${wearer(each)}` : ''}
-                    </span>
-                  </button>
-                </li>
-              ))}
-            </ul>
-            {pieces && <FlatsInOut pieces={pieces} />}
-            <NewOne onMade={setPicked} />
-          </section>
-          <section aria-label="Piece" className="quiet-scroll min-h-0 bg-bench max-md:border-t-2 max-md:border-ink">
-            {error ? (
-              <div className="p-4">
-                <Snag title="The pieces can’t be read.">{problemWords(error)}</Snag>
-              </div>
-            ) : !pieces ? (
-              <Unrolling />
-            ) : piece ? (
-              <PieceView key={piece.id} piece={piece} />
-            ) : (
-              <Empty>Nothing here yet. Take in the first piece: lay it flat, measure it, and Choose will say which dogs it may fit.</Empty>
-            )}
-          </section>
-        </div>
+        <ListPane
+          label="Pieces"
+          pickedLabel="Piece"
+          rows={[...inUse, ...out].map((each) => ({
+            id: each.id,
+            title: each.tag,
+            aside: each.retired ? RETIRED[each.retired.why] : STATES[each.state],
+            note: `${familyName(each.family)}${each.label ? `, ${each.label}` : ''}. ${HOMES[each.home]}${wearer(each) ? `, worn by ${wearer(each)}` : ''}`,
+          }))}
+          current={piece?.id ?? null}
+          onPick={setPicked}
+          foot={
+            <>
+              {pieces && <FlatsInOut pieces={pieces} />}
+              <NewOne onMade={setPicked} />
+            </>
+          }
+        >
+          {error ? (
+            <div className="p-4">
+              <Snag title="The pieces can’t be read.">{problemWords(error)}</Snag>
+            </div>
+          ) : !pieces ? (
+            <Unrolling />
+          ) : piece ? (
+            <PieceView key={piece.id} piece={piece} />
+          ) : (
+            <Empty>Nothing here yet. Take in the first piece: lay it flat, measure it, and Choose will say which dogs it may fit.</Empty>
+          )}
+        </ListPane>
       )}
     </PlaceFrame>
   )

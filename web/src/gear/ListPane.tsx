@@ -2,7 +2,10 @@ import type { ReactNode } from 'react'
 
 interface ListPaneProps {
   label: string
-  rows: readonly { id: string; title: string; note: string }[]
+  /** What is picked, as readers are told. */
+  pickedLabel: string
+  /** `aside` stands at the row’s right end. */
+  rows: readonly { id: string; title: string; aside?: string; note: string }[]
   current: string | null
   onPick: (id: string) => void
   foot: ReactNode
@@ -10,12 +13,12 @@ interface ListPaneProps {
 }
 
 /** A list beside what is picked from it. */
-export function ListPane({ label, rows, current, onPick, foot, children }: ListPaneProps) {
+export function ListPane({ label, pickedLabel, rows, current, onPick, foot, children }: ListPaneProps) {
   return (
     <div className="quiet-scroll min-h-0 flex-1 md:grid md:grid-cols-[316px_1fr] md:overflow-hidden" tabIndex={-1}>
       <section aria-label={label} className="flex min-h-0 flex-col bg-panel md:border-r-2 md:border-ink">
         <ul className="quiet-scroll min-h-0 flex-1">
-          {rows.map(({ id, title, note }) => (
+          {rows.map(({ id, title, aside, note }) => (
             <li key={id} className="border-b border-rule">
               <button
                 type="button"
@@ -23,15 +26,18 @@ export function ListPane({ label, rows, current, onPick, foot, children }: ListP
                 onClick={() => onPick(id)}
                 className={`block min-h-[62px] w-full border-l-[5px] px-3 py-2 text-left ${id === current ? 'border-ink bg-bench' : 'border-transparent'}`}
               >
-                <span className="block text-[17px] leading-[21px] font-bold">{title}</span>
+                <span className="flex items-baseline justify-between gap-2 text-[17px] leading-[21px] font-bold">
+                  {title}
+                  {aside && <span className="text-[13.5px] font-semibold text-mute">{aside}</span>}
+                </span>
                 <span className="block text-[14px] text-mute">{note}</span>
               </button>
             </li>
           ))}
         </ul>
-        <div className="shrink-0 space-y-2 border-t-2 border-ink p-3">{foot}</div>
+        {foot}
       </section>
-      <section aria-label="What is picked" className="quiet-scroll min-h-0 bg-bench max-md:border-t-2 max-md:border-ink">
+      <section aria-label={pickedLabel} className="quiet-scroll min-h-0 bg-bench max-md:border-t-2 max-md:border-ink">
         {children}
       </section>
     </div>

@@ -18,14 +18,15 @@ export function RigsView() {
   return (
     <ListPane
       label="Carts"
+      pickedLabel="Cart"
       rows={rigs.map((each) => ({ id: each.id, title: each.name, note: `${RIG_NAMES[each.kind]}, ${formatWeight(each.massKg, unit === 'in' ? 'lb' : 'kg')}` }))}
       current={rig?.id ?? null}
       onPick={pick}
       foot={
-        <>
+        <div className="shrink-0 space-y-2 border-t-2 border-ink p-3">
           <NewRig known={rigs.length} onMade={pick} />
           <RigInOut rig={rig} onMade={pick} />
-        </>
+        </div>
       }
     >
       {rig ? (

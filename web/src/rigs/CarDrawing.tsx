@@ -2,16 +2,12 @@ import type { CarSeat } from '@merry-tailor/core'
 import { useAppSelector } from '../state/store'
 import { lineThrough, type Point } from '../ui/plates/geometry'
 import { FLOOR_TAPE, FloorTape } from '../ui/tape/FloorTape'
-
-/** Half a place of a seat, and how the backrest leans. Ours. */
-const HALF_SEAT_MM = 290
-const LEAN = 0.22
+import { HALF_SEAT_MM, seatFromAbove, seatFromSide } from './furniture'
 
 /** One place of a car from the side and above: cushion, backrest, belt’s outlet and buckle, what stands ahead. */
 export function CarDrawing({ seat, width, height }: { seat: CarSeat; width: number; height: number }) {
   const unit = useAppSelector((state) => state.settings.unit)
-  const f = seat.frontSeatMm
-  const [left, right] = [-340, f + 260]
+  const [left, right] = [-340, seat.frontSeatMm + 260]
   const top = Math.max(seat.outlet.upMm, 640) + 160
   const by = Math.min(width / (right - left), (height - FLOOR_TAPE) / (top + 130 + 2 * HALF_SEAT_MM + 60))
   const x0 = width / 2 - ((left + right) / 2) * by
@@ -33,22 +29,9 @@ export function CarDrawing({ seat, width, height }: { seat: CarSeat; width: numb
       className="block"
     >
       <g fill="var(--plate-far)" stroke="var(--ink)" strokeWidth={1.8} strokeLinejoin="round">
-        <path d={lineThrough([side(0, -6), side(-LEAN * 640, 640), side(-LEAN * 640 - 110, 640), side(-120, -80), side(30, -80)], true)} />
-        <path d={lineThrough([side(-30, 0), side(seat.cushionMm - 20, 0), side(seat.cushionMm, -30), side(seat.cushionMm - 30, -120), side(0, -120)], true)} />
-        <path d={lineThrough([side(f + 70, -120), side(f, 420), side(f + 30, 640), side(f + 130, 640), side(f + 180, -120)], true)} />
-        <path
-          d={lineThrough(
-            [above(-150, HALF_SEAT_MM), above(seat.cushionMm, HALF_SEAT_MM), above(seat.cushionMm, -HALF_SEAT_MM), above(-150, -HALF_SEAT_MM)],
-            true,
-          )}
-        />
-        <path d={lineThrough([above(0, HALF_SEAT_MM), above(0, -HALF_SEAT_MM)])} />
-        <path
-          d={lineThrough(
-            [above(f, HALF_SEAT_MM - 40), above(f + 200, HALF_SEAT_MM - 40), above(f + 200, -HALF_SEAT_MM + 40), above(f, -HALF_SEAT_MM + 40)],
-            true,
-          )}
-        />
+        {[...seatFromSide(seat, 420, side), ...seatFromAbove(seat, above)].map((points, i) => (
+          <path key={i} d={lineThrough(points, true)} />
+        ))}
       </g>
       <FloorTape floor={floor} width={width} by={by} x0={x0} unit={unit} zero="0 fold" />
       {places.flatMap(({ name, side: a, above: b }) =>

@@ -1,6 +1,7 @@
 import type { CarSeat, Form } from '@merry-tailor/core'
 import { useAppSelector } from '../../state/store'
 import { valueStyle } from '../../state/settings'
+import { HALF_SEAT_MM, LEAN, seatFromAbove, seatFromSide } from '../../rigs'
 import { VerdictWord } from '../../said/VerdictWord'
 import { Handle } from '../../ui/handle/Handle'
 import { cutOnce } from '../../ui/plates/cut'
@@ -24,9 +25,6 @@ interface SeatDrawingProps {
 
 /** The tape between the views, and its words under it. */
 const TAPE_PX = 104
-/** Half a place of a seat, and how the backrest leans. Ours. */
-const HALF_SEAT_MM = 290
-const LEAN = 0.22
 
 /** A seat from the side and from above at one scale, the tape of how far the head comes between them. */
 export function SeatDrawing({ form, name, seat, now, slackMm, slackInHand, onSlack, say, width, height }: SeatDrawingProps) {
@@ -59,8 +57,6 @@ export function SeatDrawing({ form, name, seat, now, slackMm, slackInHand, onSla
   const doorLeft = seat.outlet.leftMm >= 0
   const f = seat.frontSeatMm
   const noseZ = Math.max(120, nose.upMm)
-  const seatBack: Point[] = [side(0, -6), side(-LEAN * 640, 640), side(-LEAN * 640 - 110, 640), side(-120, -80), side(30, -80)]
-  const front: Point[] = [side(f + 70, -120), side(f, noseZ), side(f + 30, 640), side(f + 130, 640), side(f + 180, -120)]
   return (
     <div>
       <svg
@@ -72,11 +68,9 @@ export function SeatDrawing({ form, name, seat, now, slackMm, slackInHand, onSla
         className="block touch-none"
       >
         <g fill="var(--plate-far)" stroke="var(--ink)" strokeWidth={1.8} strokeLinejoin="round">
-          <path d={lineThrough(seatBack, true)} />
-          <path
-            d={lineThrough([side(-30, 0), side(seat.cushionMm - 20, 0), side(seat.cushionMm, -30), side(seat.cushionMm - 30, -120), side(0, -120)], true)}
-          />
-          <path d={lineThrough(front, true)} />
+          {seatFromSide(seat, noseZ, side).map((points, i) => (
+            <path key={i} d={lineThrough(points, true)} />
+          ))}
           <rect x={side(f + 20, 0).x} y={side(0, 830).y} width={120 * by} height={150 * by} rx={10} />
         </g>
         {posture === 'lying' ? (
@@ -171,20 +165,9 @@ export function SeatDrawing({ form, name, seat, now, slackMm, slackInHand, onSla
         className="block"
       >
         <g fill="var(--plate-far)" stroke="var(--ink)" strokeWidth={1.8}>
-          <path
-            d={lineThrough(
-              [plan(-150, HALF_SEAT_MM), plan(seat.cushionMm, HALF_SEAT_MM), plan(seat.cushionMm, -HALF_SEAT_MM), plan(-150, -HALF_SEAT_MM)],
-              true,
-            )}
-          />
-          <path d={lineThrough([plan(0, HALF_SEAT_MM), plan(0, -HALF_SEAT_MM)])} />
-          <path
-            d={lineThrough(
-              [plan(f, HALF_SEAT_MM - 40), plan(f + 200, HALF_SEAT_MM - 40), plan(f + 200, -HALF_SEAT_MM + 40), plan(f, -HALF_SEAT_MM + 40)],
-              true,
-            )}
-          />
-          <path d={lineThrough([plan(f - 20, 110), plan(f + 110, 110), plan(f + 110, -110), plan(f - 20, -110)], true)} />
+          {seatFromAbove(seat, plan).map((points, i) => (
+            <path key={i} d={lineThrough(points, true)} />
+          ))}
         </g>
         <PlanPlates form={form} now={now} inward={doorLeft ? -1 : 1} to={plan} by={by} width={width} />
         <g fill="none" strokeLinecap="round">
