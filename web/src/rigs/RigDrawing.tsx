@@ -3,13 +3,13 @@ import { useAppSelector } from '../state/store'
 import { lineThrough, type Point } from '../ui/plates/geometry'
 import { Wheel } from '../ui/plates/Wheel'
 import { FLOOR_TAPE, FloorTape } from '../ui/tape/FloorTape'
+import { axlesOf, halfBedMm, rigFromAbove } from './rig-outlines'
 
 /** A rig from the side and above, level and empty, to one scale on its floor tape; the dog goes to the right. */
 export function RigDrawing({ rig, width, height }: { rig: Rig; width: number; height: number }) {
   const unit = useAppSelector((state) => state.settings.unit)
   const { bed, shafts, hitch, bar } = rig
-  const rear = rig.kind === 'wagon' ? -(rig.wheelbaseMm ?? 0) : 0
-  const wheels = rig.kind === 'cart' ? [0] : rig.kind === 'wagon' ? [0, rear] : []
+  const wheels = axlesOf(rig)
   const left = Math.min(bed.fromMm, ...wheels.map((x) => x - rig.axleMm)) - 60
   const right = Math.max(bed.toMm, hitch.aheadMm + 60, shafts ? shafts.aheadMm + 100 : 0) + 60
   const top = Math.max(bed.heightMm, shafts?.levelMm ?? 0, hitch.heightMm) + 120
@@ -20,7 +20,8 @@ export function RigDrawing({ rig, width, height }: { rig: Rig; width: number; he
   const middle = floor + FLOOR_TAPE + half * by
   const side = (x: number, z: number): Point => ({ x: x0 + x * by, y: floor - z * by })
   const above = (x: number, y: number): Point => ({ x: x0 + x * by, y: middle - y * by })
-  const wide = Math.max(rig.trackMm / 2 - 60, bar.widthMm / 2)
+  const wide = halfBedMm(rig)
+  const outlines = rigFromAbove(rig, above)
   return (
     <svg
       width={width}
@@ -50,23 +51,10 @@ export function RigDrawing({ rig, width, height }: { rig: Rig; width: number; he
           <Wheel key={x} at={side(x, rig.axleMm)} radius={rig.axleMm * by} />
         ))}
         <circle cx={side(hitch.aheadMm, hitch.heightMm).x} cy={side(hitch.aheadMm, hitch.heightMm).y} r={5} fill="var(--ink)" />
-        <path d={lineThrough([above(bed.fromMm, wide), above(bed.toMm, wide), above(bed.toMm, -wide), above(bed.fromMm, -wide)], true)} />
-        {wheels.flatMap((x) =>
-          ([1, -1] as const).map((way) => (
-            <path
-              key={`${x} ${way}`}
-              d={lineThrough(
-                [
-                  above(x - rig.axleMm, way * (rig.trackMm / 2 + 18)),
-                  above(x + rig.axleMm, way * (rig.trackMm / 2 + 18)),
-                  above(x + rig.axleMm, way * (rig.trackMm / 2 - 18)),
-                  above(x - rig.axleMm, way * (rig.trackMm / 2 - 18)),
-                ],
-                true,
-              )}
-            />
-          )),
-        )}
+        <path d={lineThrough(outlines.bed, true)} />
+        {outlines.wheels.map((points, i) => (
+          <path key={`wheel ${i}`} d={lineThrough(points, true)} />
+        ))}
         {shafts &&
           ([1, -1] as const).map((way) => (
             <path

@@ -1,4 +1,5 @@
 import type { Form, Rig, Turn } from '@merry-tailor/core'
+import { axlesOf, halfBedMm, rigFromAbove } from '../../rigs'
 import { DogPlates } from '../../ui/plates/DogPlates'
 import { lineThrough, type Point } from '../../ui/plates/geometry'
 import type { DraftNow, Load } from './draft-now'
@@ -32,11 +33,11 @@ export function DraftPlan({ form, rig, now, loads, width, sideHeight, height, ha
   const end = (side: 1 | -1): Point => to(now.hitch.aheadMm - side * half * Math.sin(skew), side * half * Math.cos(skew))
   const slack = (now.shares[1] ?? now.shares[0])?.traces.slack ?? []
   const shaftY = now.ring.outMm + 40
-  const wheels = rig.kind === 'cart' ? [0] : rig.kind === 'wagon' ? [0, -(rig.wheelbaseMm ?? 0)] : []
-  const wide = Math.max(rig.trackMm / 2 - 60, rig.bar.widthMm / 2)
+  const wide = halfBedMm(rig)
+  const outlines = rigFromAbove(rig, to)
   return (
     <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} role="group" aria-label={label} className="block touch-none">
-      {now.turn && <Lane turn={now.turn} rearMm={rig.kind === 'wagon' ? -(rig.wheelbaseMm ?? 0) : 0} to={to} by={by} />}
+      {now.turn && <Lane turn={now.turn} rearMm={axlesOf(rig).at(-1) ?? 0} to={to} by={by} />}
       <DogPlates
         form={form}
         view="above"
@@ -44,7 +45,7 @@ export function DraftPlan({ form, rig, now, loads, width, sideHeight, height, ha
         scale={{ by, floor: middle, to: ([x, across]) => to(x + now.offsetMm, -across), on: (p) => to(p[0] + now.offsetMm, p[1]) }}
       />
       <g stroke="var(--ink)" strokeWidth={1.8} fill="var(--plate)" strokeLinejoin="round">
-        <path d={lineThrough([to(rig.bed.fromMm, wide), to(rig.bed.toMm, wide), to(rig.bed.toMm, -wide), to(rig.bed.fromMm, -wide)], true)} />
+        <path d={lineThrough(outlines.bed, true)} />
         {loads.map((load, i) => {
           const across = 90 + 5 * Math.cbrt(load.massKg * 60)
           return (
@@ -57,22 +58,9 @@ export function DraftPlan({ form, rig, now, loads, width, sideHeight, height, ha
             />
           )
         })}
-        {wheels.flatMap((x) =>
-          ([1, -1] as const).map((side) => (
-            <path
-              key={`${x} ${side}`}
-              d={lineThrough(
-                [
-                  to(x - rig.axleMm, side * (rig.trackMm / 2 + 18)),
-                  to(x + rig.axleMm, side * (rig.trackMm / 2 + 18)),
-                  to(x + rig.axleMm, side * (rig.trackMm / 2 - 18)),
-                  to(x - rig.axleMm, side * (rig.trackMm / 2 - 18)),
-                ],
-                true,
-              )}
-            />
-          )),
-        )}
+        {outlines.wheels.map((points, i) => (
+          <path key={`wheel ${i}`} d={lineThrough(points, true)} />
+        ))}
         {rig.shafts &&
           ([1, -1] as const).map((side) => (
             <path

@@ -14,8 +14,7 @@ import {
 import { draftSvg, setUpToCsv } from '@merry-tailor/core/formats'
 import type { ReactNode } from 'react'
 import { Link } from 'react-router'
-import { useRigsQuery } from '../../api/queries'
-import { ItemPanel, ItemsInHand, ItemTabs, NoItem, useItemInHand, useOpenTicket } from '../../bench'
+import { useOpenTicket } from '../../bench'
 import { DRAFT_NAMES, StrapTable } from '../../drafting'
 import { LengthEntry } from '../../length-entry'
 import { VerdictWord } from '../../said/VerdictWord'
@@ -36,13 +35,13 @@ import { DraftPlan } from './DraftPlan'
 import { DraftSide } from './DraftSide'
 import { NewRig, RIG_NAMES, RigNumbers } from '../../rigs'
 import { GradeField } from './GradeField'
-import { HitchTabs } from './HitchTabs'
 import { Loads } from './Loads'
 import { LockButton } from './LockButton'
 import { OwnGive } from './OwnGive'
 import { PullTape } from './PullTape'
 import { RouteBlock } from './RouteBlock'
 import { Shares } from './Shares'
+import { SetUpFrame } from './SetUpFrame'
 import { StopsAbove } from './StopsAbove'
 import { useHandles, type HandleId } from './use-handles'
 import { useSetUp } from './use-set-up'
@@ -51,28 +50,15 @@ import { useSetUp } from './use-set-up'
 const PLAN_PX = 190
 
 /** What a drafting harness draws: a rig to scale behind this dog, its loads, its way, and what comes of them. */
-export function DraftRoom() {
-  const { sheet, name } = useOpenTicket()
-  const items = sheet.items.filter((item) => !item.removed)
-  const [item, setItem] = useItemInHand(items, items.find(({ family }) => family === 'H22' || family === 'H23')?.id)
-  const { data: rigs = [] } = useRigsQuery(undefined)
-  if (!item) return <NoItem title="What does it draw with?">{`Choose a drafting harness for ${name} under Ask; then a cart can be set up behind it.`}</NoItem>
-  return (
-    <ItemsInHand
-      items={items}
-      current={item.id}
-      onPick={setItem}
-      className="min-h-0 flex-1 max-md:flex max-md:flex-col max-md:overflow-y-auto max-md:pb-24 md:grid md:grid-cols-[248px_minmax(0,1fr)] md:max-bench:grid-rows-[100%_auto] md:max-bench:overflow-y-auto bench:grid-cols-[232px_minmax(0,1fr)_340px]"
-    >
+export const DraftRoom = () => (
+  <SetUpFrame now="draft" then="a cart can be set up behind it" columns="md:grid-cols-[248px_minmax(0,1fr)] bench:grid-cols-[232px_minmax(0,1fr)_340px]">
+    {(item, rigs, tabs) => (
       <Drawn key={item.id} item={item} rigs={rigs}>
-        <ItemTabs items={items} />
-        <ItemPanel items={items} current={item.id} className="px-4 pt-3">
-          <HitchTabs family={item.family} now="draft" />
-        </ItemPanel>
+        {tabs}
       </Drawn>
-    </ItemsInHand>
-  )
-}
+    )}
+  </SetUpFrame>
+)
 
 const held = (mm: number, [least, most]: readonly [number, number]): number => Math.min(most, Math.max(least, mm))
 

@@ -1,4 +1,5 @@
 import type { Form, Rig } from '@merry-tailor/core'
+import { axlesOf } from '../../rigs'
 import { useAppSelector } from '../../state/store'
 import { DogPlates } from '../../ui/plates/DogPlates'
 import { fixed, lineThrough, type Point } from '../../ui/plates/geometry'
@@ -121,10 +122,9 @@ export function DraftSide({ form, rig, now, loads, handles, ghost, clearSeenMm, 
             />
           </>
         )}
-        {(rig.kind === 'cart' || rig.kind === 'wagon') &&
-          [0, ...(rig.kind === 'wagon' && rig.wheelbaseMm !== null ? [-rig.wheelbaseMm] : [])].map((x) => (
-            <Wheel key={x} at={to(x, rig.axleMm)} radius={rig.axleMm * by} />
-          ))}
+        {axlesOf(rig).map((x) => (
+          <Wheel key={x} at={to(x, rig.axleMm)} radius={rig.axleMm * by} />
+        ))}
       </g>
       {rig.kind === 'cart' && <line x1={x0} x2={x0} y1={12} y2={floor} stroke="var(--ink)" strokeWidth={1.2} strokeDasharray="6 5" />}
       <circle cx={ring.x} cy={ring.y} r={6} fill="var(--panel)" stroke="var(--ink)" strokeWidth={2.2} />

@@ -1,7 +1,7 @@
 import { formatLength, formatWeight, GRAVITY, pairPull, pinFor, pullVerdict, type Item, type PairPull, type PairSetUp, type Rig } from '@merry-tailor/core'
 import { useMemo, type ReactNode } from 'react'
-import { useDogsQuery, useRigsQuery } from '../../api/queries'
-import { ItemPanel, ItemsInHand, ItemTabs, NoItem, useItemInHand, useOpenTicket } from '../../bench'
+import { useDogsQuery } from '../../api/queries'
+import { useOpenTicket } from '../../bench'
 import { LengthEntry, WeightEntry } from '../../length-entry'
 import { VerdictWord } from '../../said/VerdictWord'
 import { valueStyle } from '../../state/settings'
@@ -12,9 +12,9 @@ import { Named } from '../../ui/controls/Named'
 import { Picker } from '../../ui/controls/Picker'
 import { Segmented } from '../../ui/controls/Segmented'
 import { useBox } from '../../ui/use-width'
-import { HitchTabs } from './HitchTabs'
 import { LockButton } from './LockButton'
 import { PairPlan } from './PairPlan'
+import { SetUpFrame } from './SetUpFrame'
 import { StopsAbove } from './StopsAbove'
 import { useOtherDog } from './use-other-dog'
 import { useSetUp } from './use-set-up'
@@ -33,29 +33,15 @@ type Pair = typeof FRESH
 const isPair = (kept: unknown): kept is Pair => typeof kept === 'object' && kept !== null && 'armsMm' in kept && 'yokeMm' in kept
 
 /** Two dogs before one rig: how an evener shares the pull, and a yoke its pole. */
-export function PairRoom() {
-  const { sheet, name } = useOpenTicket()
-  const items = sheet.items.filter((item) => !item.removed)
-  const [item, setItem] = useItemInHand(items, items.find(({ family }) => family === 'H22' || family === 'H23')?.id)
-  const { data: rigs = [] } = useRigsQuery(undefined)
-  if (!item)
-    return <NoItem title="What does it draw with?">{`Choose a drafting harness for ${name} under Ask; then a second dog can be put beside it.`}</NoItem>
-  return (
-    <ItemsInHand
-      items={items}
-      current={item.id}
-      onPick={setItem}
-      className="min-h-0 flex-1 max-md:flex max-md:flex-col max-md:overflow-y-auto max-md:pb-24 md:grid md:grid-cols-[264px_minmax(0,1fr)] md:max-bench:grid-rows-[100%_auto] md:max-bench:overflow-y-auto bench:grid-cols-[264px_minmax(0,1fr)_300px]"
-    >
+export const PairRoom = () => (
+  <SetUpFrame now="pair" then="a second dog can be put beside it" columns="md:grid-cols-[264px_minmax(0,1fr)] bench:grid-cols-[264px_minmax(0,1fr)_300px]">
+    {(item, rigs, tabs) => (
       <Two key={item.id} item={item} rigs={rigs}>
-        <ItemTabs items={items} />
-        <ItemPanel items={items} current={item.id} className="px-4 pt-3">
-          <HitchTabs family={item.family} now="pair" />
-        </ItemPanel>
+        {tabs}
       </Two>
-    </ItemsInHand>
-  )
-}
+    )}
+  </SetUpFrame>
+)
 
 function Two({ item, rigs, children }: { item: Item; rigs: readonly Rig[]; children: ReactNode }) {
   const { sheet, name } = useOpenTicket()
