@@ -125,7 +125,7 @@ describe.each([...forms, ['a puppy of eight weeks', puppy] as [string, Form]])('
   it('a tape is drawn as it is measured', () => {
     /** What the measure has beside its path: the collar's start, the coat under a drop. */
     const coat = parameterOf(form, 'coat')
-    const beside: Readonly<Record<string, number>> = { M15: 0.02, M16: 0.01, M17: (Math.PI / 2) * coat }
+    const beside: Readonly<Record<string, number>> = { M15: 0.02, M17: (Math.PI / 2) * coat }
     for (const id of ['M06', 'M10', 'M11', 'M12', 'M13', 'M14', 'M15', 'M16', 'M17', 'M23', 'M24', 'M30', 'M45']) {
       const path = pathOn(form, id)
       if (!path) continue

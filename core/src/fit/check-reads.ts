@@ -35,7 +35,7 @@ const offThroat = (high: SymptomId, strap: StrapId): CheckReads => ({ figure: 'v
 export const CHECK_READS: Partial<Record<CheckId, CheckReads>> = {
   'y-on-breastbone': { figure: 'v', passes: { by: 'gauge', upper: true }, low: 'S30', high: 'S22', strap: 'neck' },
   'top-at-withers': { figure: 'top', passes: { by: 'gauge' }, low: 'S24', high: 'S30', strap: 'neck' },
-  'blade-free': { figure: 'blade', passes: { by: 'share', range: [0.025, WIDE] }, low: 'S22', high: null, strap: 'neck' },
+  'blade-free': { figure: 'blade', passes: { by: 'share', range: [0.005, WIDE] }, low: 'S22', high: null, strap: 'neck' },
   'girth-strap-behind-elbow': { figure: 'elbow', passes: { by: 'gauge' }, low: 'S28', high: null, strap: 'keel' },
   'girth-strap-on-rib': onTrueRib('S29', 'keel'),
   'throat-and-belly-clear': offThroat('S23', 'neck'),

@@ -3,6 +3,7 @@ import { elbowPoint } from './places.ts'
 import { pointOn, type Point3 } from './point-on.ts'
 import { underlineAt } from './section-through.ts'
 import type { Shape } from './shape.ts'
+import { cutOf, LAST_CUT, sectionAt } from './skin.ts'
 import type { Station } from './stations.ts'
 
 /** A taut line in the side plane as points of the body: the length of a measure and its drawing are one. */
@@ -13,6 +14,18 @@ const under = (s: Station): Flat => [s.ux, s.uz]
 /** Along the back to the tail base, from the withers or from places ahead of them. */
 export function backLine({ stations: s }: Shape, ...from: Station[]): Point3[] {
   return flat(tautOver([...from, s.withers, s.girth, s.sternumEnd, s.lastRib, s.waist, s.hip, s.rump, s.tail].map(top), 1))
+}
+
+/** Corners of a line that lies on the skin, to a stretch between two sections: within a thousandth of the curve. */
+const LYING = 6
+
+/** On the spine from the neck base to the tail base: a tape that lies follows nape and withers into their hollow. */
+export function spineLine({ skin }: Shape): Point3[] {
+  const from = cutOf('neckBase')
+  return Array.from({ length: LYING * (LAST_CUT - from) + 1 }, (_, i): Point3 => {
+    const { tx, tz } = sectionAt(skin, from + i / LYING)
+    return [tx, 0, tz]
+  })
 }
 
 /** Under the chest from the breastbone to the sternum's end, or on. */

@@ -1,6 +1,6 @@
 import { measures, type LandmarkId } from '../measures/index.ts'
 import { bonesOf } from './bones.ts'
-import { backLine, bellyFrom, bellyLine, dropLine, keelLine } from './lines.ts'
+import { backLine, bellyFrom, bellyLine, dropLine, keelLine, spineLine } from './lines.ts'
 import { bandOf, bellyHem, earBase, earRise, elbowPoint, largestGirth, SHEATH_X, shoulderPoint, skullTop } from './places.ts'
 import { pointOn, type Point3 } from './point-on.ts'
 import { layUnder, overPoints, splitAtRib, underPoints } from './routes.ts'
@@ -56,7 +56,7 @@ const walks: Readonly<Record<string, Walk>> = {
   M13: (shape) => underPoints(shape, layUnder(shape)),
   M14: (shape) => backLine(shape),
   M15: (shape) => backLine(shape, shape.stations.collar, shape.stations.neckBase),
-  M16: (shape) => backLine(shape, shape.stations.neckBase),
+  M16: spineLine,
   M17: (shape) => {
     const half = dropLine(shape)
     return [...half.map((p): Point3 => [p[0], -p[1], p[2]]).reverse(), ...half.slice(1)]

@@ -1,6 +1,7 @@
 import type { Sex } from '../model/index.ts'
-import type { Point3 } from './point-on.ts'
+import { pointOn, type Point3 } from './point-on.ts'
 import type { Shape } from './shape.ts'
+import { sectionAt } from './skin.ts'
 import { between, type Station } from './stations.ts'
 import { ring } from './superellipse.ts'
 
@@ -46,14 +47,31 @@ export function earBase(shape: Shape): Point3 {
   return [s.tx + (s.ux - s.tx) * down, s.w * 0.85, s.tz + (s.uz - s.tz) * down]
 }
 
-export const shoulderPoint = (shape: Shape): Point3 => {
-  const { k, stations } = shape
-  return [k.ahead * 0.82, k.shoulder * k.depth * k.width * 0.42, stations.withers.uz - 0.02 * k.depth]
+/** Height of the point of shoulder: a little under the breastbone's top. Ours. */
+export const shoulderHeight = ({ k, stations }: Shape): number => stations.withers.uz - 0.02 * k.depth
+
+/** Where between withers and shoulder the point of shoulder lies. Ours. */
+const SHOULDER_CUT = 3.27
+
+/** The point of shoulder: on the skin, at its height. */
+export function shoulderPoint(shape: Shape): Point3 {
+  const section = sectionAt(shape.skin, SHOULDER_CUT)
+  const z = shoulderHeight(shape)
+  let [low, high] = [-Math.PI / 2, 0]
+  for (let turn = 0; turn < 40; turn++) {
+    const middle = (low + high) / 2
+    if (pointOn(section, middle)[2] < z) low = middle
+    else high = middle
+  }
+  return pointOn(section, low)
 }
 export const elbowPoint = (shape: Shape): Point3 => {
   const { k } = shape
   const W = k.depth * k.width
   return [-k.elbowBack, Math.max(W / 2, (k.stance * W) / 2 + 0.4 * k.forearm * W), k.elbow]
 }
-/** Front of body, breed standards' way: point of shoulder to point of buttock. */
-export const bodyLength = (shape: Shape): number => shoulderPoint(shape)[0] + 0.02 + 1.025
+/** How far ahead of the withers the standards' square touches the forechest, of the breastbone's reach: bone, under the skin's point. Ours. */
+const FORECHEST = 0.82
+
+/** Front of body, breed standards' way: forechest at the point of shoulder to point of buttock. */
+export const bodyLength = ({ k }: Shape): number => k.ahead * FORECHEST + 0.02 + 1.025

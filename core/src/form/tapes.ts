@@ -1,8 +1,8 @@
 import type { Sex } from '../model/index.ts'
 import { kilograms } from './bulk.ts'
-import { backLine, bellyFrom, bellyLine, dropLine, keelLine } from './lines.ts'
+import { backLine, bellyFrom, bellyLine, dropLine, keelLine, spineLine } from './lines.ts'
 import type { Proportions } from './parameters.ts'
-import { bandOf, bellyHem, earBase, earRise, height, largestGirth, ringOf, SHEATH_X, shoulderPoint, skullTop } from './places.ts'
+import { bandOf, bellyHem, earBase, earRise, height, largestGirth, ringOf, SHEATH_X, shoulderHeight, skullTop } from './places.ts'
 import { lengthAlong } from './point-on.ts'
 import { layOver, layUnder, overPoints, splitAtRib, type Lays } from './routes.ts'
 import { shapeOf, type Shape, type Traits } from './shape.ts'
@@ -54,7 +54,7 @@ const readers: Readonly<Record<string, Reader>> = {
   M13: (_shape, _lays, under) => under().upTo + under().onward,
   M14: (shape) => lengthAlong(backLine(shape)),
   M15: (shape) => lengthAlong(backLine(shape, shape.stations.collar, shape.stations.neckBase)) + 0.02,
-  M16: (shape) => lengthAlong(backLine(shape, shape.stations.neckBase)) + 0.01,
+  M16: (shape) => lengthAlong(spineLine(shape)),
   M17: (shape) => 2 * halfDrop(shape),
   // A half drop is read one side and counts doubled, as in the agreed body (handbook 3.1).
   M18: (shape) => 2 * halfDrop(shape),
@@ -88,7 +88,7 @@ const readers: Readonly<Record<string, Reader>> = {
   M43: ({ k }) => k.elbow,
   M44: ({ k, stations }) => 2 * Math.max(stations.girth.w, stations.lastRib.w, stations.shoulder.w) + 2 * k.coat,
   M45: (shape) => shape.stations.withers.tz,
-  M46: (shape) => shoulderPoint(shape)[2],
+  M46: shoulderHeight,
 }
 
 const pawWidth = (k: Proportions): number => k.paw * k.forearm * k.depth * k.width

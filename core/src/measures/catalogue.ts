@@ -99,7 +99,7 @@ const rows: Readonly<Record<MeasureId, Row>> = {
   M20: ['Chest width straight', 'Leg bone to leg bone, straight', ['L22'], 4, 10, rigid, 2],
   M21: ['Waist at band', 'Ring where the band ends', ['L16', 'L17'], 4, 5, ring, 2],
   M22: ['Narrowest waist', 'Narrowest ring behind the ribs', ['L16'], 4, 11, ring, 1],
-  M23: ['Underbelly length', 'Neck base, under, to waist ring', ['L19', 'L16'], 3, 5, byJudgement, 2],
+  M23: ['Underbelly length', 'Breastbone, under, to waist ring', ['L01', 'L16'], 3, 5, byJudgement, 2],
   M24: ['Belly length by sex', 'Foreleg openings to the hem', ['L07', 'L17'], 3, 6, byJudgement, 2],
   M25: ['Foreleg to floor', 'Elbow to floor, front', ['L06'], 5, 4, rigid, 1, { sided: true }],
   M26: ['Foreleg to wrist', 'Elbow to front wrist', ['L06', 'L08'], 5, 5, rigid, 1, { sided: true }],
