@@ -12,6 +12,8 @@ const rooms = [
   'hitch',
   'choose',
   'sizing',
+  'pattern',
+  'nest',
   'coat',
   'fit',
   'draft',

@@ -1,1 +1,13 @@
+/** Garments: from tapes and the form to pieces, rows of knitting, cords and how long a growing dog's rug lasts. */
 export { rugPieces, type RugPieces } from './rug.ts'
+export { draftGarment, clothOf } from './draft-garment.ts'
+export type { Garment, GarmentCheck, GarmentCheckId, GarmentFamily, GarmentNumber, GarmentQuestion, FullPlan } from './garment-type.ts'
+export { planOf, usualCloth } from './plan-of.ts'
+export { hoodOf, type HoodClass, type HoodSize } from './hood-of.ts'
+export { bandFor, type BandFor } from './band-for.ts'
+export { CORD_PLACES, cordsFor, type Cord, type CordPlace } from './cords-for.ts'
+export { suitTunnels } from './rain-suit.ts'
+export { frontsToLast, rugGrowth, type RugGrowth, type RugWeek } from './rug-growth.ts'
+export { gaugeOf, spreadEvenly, stitchesFor, type Gauge, type StitchRepeat } from './gauge.ts'
+export { knitProfile, type KnitLine, type KnitPlan, type KnitRow } from './knit-profile.ts'
+export { HARD_STRETCH, ribStretch, type RibStretch } from './rib-stretch.ts'

@@ -1,6 +1,8 @@
 import type { Dog } from '../model/index.ts'
 import type { AgreedBody } from '../measures/index.ts'
 import { MM_PER_UNIT } from '../units/index.ts'
+import { BIG_GIRTH_MM } from './band-for.ts'
+import { GROWING } from './cut-rug.ts'
 
 /** The pieces of a rug, in mm; a length that its tape has not given yet is `null`. */
 export interface RugPieces {
@@ -30,11 +32,7 @@ export interface RugPieces {
   }
 }
 
-/** Fronts of a growing dog are half as wide again as meeting ones: 6 and 6 over a span of 8. */
-const GROWING = 1.5
 const SIDE_STRIP_MM = MM_PER_UNIT.in
-/** A girth from which a dog is a big one for its band. */
-const BIG_GIRTH_MM = 650
 
 /**
  * The pieces of a rug from the body (handbook 9.1 and 9.2, common practice; the overlap arithmetic and the girth from

@@ -2,6 +2,7 @@ import { proportionsOf } from './parameters.ts'
 import { lengthAlong, pointOn, type Point3 } from './point-on.ts'
 import { askCut, cutOf, LAST_CUT, sectionAt, sectionSlope, skinOf, type Skin } from './skin.ts'
 import type { Form } from './form-type.ts'
+import type { Station } from './stations.ts'
 
 /** The left half of a flat section, from the topline down, and its whole ring. */
 export interface FlatSection {
@@ -57,6 +58,21 @@ export function sectionThrough(skin: Skin, topCut: number, underCut: number): Fl
   })
   const [fine, coarse] = [lengthAlong(half), lengthAlong(half.filter((_, i) => i % 2 === 0))]
   return { half, ringMm: 2 * (fine + (fine - coarse) / 3) }
+}
+
+/**
+ * A section as cloth hangs over it, from any place of the topline to any of the underline: as wide and as rounded as the
+ * cuts at both are on average.
+ *
+ * @param topCut 0 (throat) to 11 (tail), fractions between; @param underCut likewise
+ * @throws RangeError for a place that is not on the skin
+ */
+export function clothSection(skin: Skin, topCut: number, underCut: number): Station {
+  askCut(topCut, 'the section’s cut above')
+  askCut(underCut, 'the section’s cut below')
+  const [above, below] = [sectionAt(skin, topCut), sectionAt(skin, underCut)]
+  const mean = (key: 'w' | 'v' | 'p'): number => (above[key] + below[key]) / 2
+  return { tx: above.tx, tz: above.tz, ux: below.ux, uz: below.uz, w: mean('w'), v: mean('v'), p: mean('p') }
 }
 
 /** The cut at which the topline or the underline passes a place behind the withers; `null` ahead of them and behind the tail. */

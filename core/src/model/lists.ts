@@ -118,6 +118,14 @@ export const PULL_STATES = ['slack', 'pulling', 'moving'] as const
 
 export const GRADES = ['holds', 'doubt', 'fails', 'none'] as const
 
+/** What a garment is made of, how it is cut, where its hem lies and how it is closed. */
+export const CLOTHS = ['woven', 'fleece', 'knit'] as const
+export const CUTS = ['plain', 'shaped'] as const
+export const HEMS = ['elbow', 'belly', 'short'] as const
+export const FASTENINGS = ['strips-clips', 'band-buckle', 'one-button', 'two-buttons', 'sewn-shut'] as const
+export const EASE_ZONES = ['girthMm', 'neckMm', 'headMm', 'lengthMm'] as const
+export const GARMENT_FAMILIES = ['C1', 'C2', 'C3', 'C4', 'C5'] as const
+
 /** What an item can be settled on. */
 export const CHOICE_KINDS = ['size', 'gear', 'series', 'paws', 'made', 'set-up'] as const
 

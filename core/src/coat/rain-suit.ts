@@ -1,0 +1,127 @@
+import { edgeOf, flatArea, rectangle, type ClothPoint, type PatternPoint, type PatternPiece, type Seam } from '../pattern/index.ts'
+import { clothLength, clothOver, columnsThrough, evenCloth, fallsTo0, GIRTH, halfOf, HIP, NECK, TAIL, upTo } from './cloth-over.ts'
+import type { Draft, Drafting } from './draft-type.ts'
+import { garmentCheck, reaches } from './grade-of.ts'
+import { SHEATH_MM } from './hooded-coat.ts'
+import { layOut, smoothed, strainedCells } from './laid-out.ts'
+import { sleevePiece } from './sweater.ts'
+
+const ROWS = 12
+const PER_UNIT = 2.5
+/** A leg of the suit is this much wider than the leg, mm; a hind leg than a foreleg, as a share. Ours, from memory. */
+const LEG_ROOM_MM = 80
+const HIND_TO_FORE = 1.35
+/** A leg ends this far over the foot, mm (handbook 7.2: room under the foot). Ours. */
+const FOOT_ROOM_MM = 15
+const TUNNEL_MM = 30
+const PULLS = 0.12
+
+/** A full rain suit with cords (handbook 9.5): half shells, legs, collar, flap, tunnels. A first draft; none was sewn. */
+export function rainSuit({ form, about, plan, numbers, coatMm, mm, sigma }: Drafting): Draft {
+  const { ease } = plan
+  const { seam, hem } = plan.allowancesMm
+  const cloth = clothOver(form, { m20Mm: mm('M20'), m21Mm: mm('M21'), m31Mm: mm('M31'), coatMm, easeMm: ease.girthMm })
+  const male = about?.sex === 'male' || (about?.sex !== 'female' && form.sex === 'male')
+  const keel = form.landmarks.L02?.[0] ?? cloth.section(GIRTH).ux
+  const sheathMm = numbers.M30?.mm ?? form.measures.M30?.mm ?? 0
+  // Under the belly the suit ends ahead of the sheath; a bitch's goes on to the flank.
+  const end = male ? fallsTo0((s) => cloth.section(s).ux - (keel - Math.max(20, sheathMm - SHEATH_MM)), cloth.legBack + 0.3, HIP) : 8.6
+  const { at, index } = columnsThrough([NECK, cloth.legFront, GIRTH, end, ...(end < HIP ? [HIP] : []), TAIL], PER_UNIT)
+  const iEnd = index.get(end) as number
+  const last = at.length - 1
+  const grid = at.map((s) => {
+    const half = halfOf(s <= GIRTH ? cloth.roof(s) : cloth.roof(s))
+    const open = s <= end ? 1 : 1 - 0.45 * Math.min(1, (s - end) / Math.max(0.5, TAIL - end - 0.5))
+    return evenCloth(upTo(half, clothLength(half) * open), ROWS)
+  })
+  const neckPart = Math.max(0, (form.measures.M16?.mm ?? 0) - (form.measures.M14?.mm ?? 0))
+  const backMm = Math.max(40, mm('M14') + neckPart + ease.lengthMm)
+  const laid = layOut(grid, { hold: [{ from: [0, 0], to: [last, 0], mm: backMm }, { from: [0, ROWS], to: [iEnd, ROWS] }] }) // prettier-ignore
+  const legMm = mm('M31') + LEG_ROOM_MM
+  const hindMm = mm('M31') * HIND_TO_FORE + LEG_ROOM_MM
+  const near = (s: number): number => at.reduce((best, each, i) => (Math.abs(each - s) < Math.abs((at[best] as number) - s) ? i : best), 0)
+  const hole = (i: number, j: number, around: number): PatternPoint[] => {
+    const [x, y] = laid.points[i]?.[j] as PatternPoint
+    const r = around / (2 * Math.PI)
+    return Array.from({ length: 37 }, (_, k): PatternPoint => [x + r * Math.cos((k * Math.PI) / 18), y + r * Math.sin((k * Math.PI) / 18)])
+  }
+  const edges = [
+    edgeOf('neck', smoothed(laid.column(0, 0, ROWS)), seam, 'seam'),
+    edgeOf('belly', smoothed(laid.row(ROWS, 0, iEnd)), seam, 'seam'),
+    edgeOf('hem', smoothed(laid.row(ROWS, iEnd, last)), hem, 'hem'),
+    edgeOf('tail', smoothed(laid.column(last, ROWS, 0)), hem, 'hem'),
+    edgeOf('centre-back', smoothed(laid.row(0, last, 0)), seam, 'seam'),
+  ]
+  const shell: PatternPiece = {
+    id: 'shell', name: 'Half shell', count: 2, mirrored: true, fold: null, edges, darts: [], notches: [{ edge: 'centre-back', share: 0.5, count: 1 }],
+    grain: [laid.points[near(7)]?.[4] as PatternPoint, laid.points[near(4)]?.[4] as PatternPoint],
+    lines: [{ id: 'leg-front', points: hole(near((cloth.legFront + GIRTH) / 2), 9, legMm) }, { id: 'leg-hind', points: hole(near(HIP), 8, hindMm) }], marks: [],
+  } // prettier-ignore
+  const cuffMm = mm('M36') + 50
+  // A hind leg nobody taped is the form's.
+  const hindLong = (numbers.M27?.mm ?? 0) + FOOT_ROOM_MM
+  const legs = [
+    sleevePiece('leg-front', 'Front leg', legMm, cuffMm, mm('M26'), { seam, hem }),
+    sleevePiece('leg-hind', 'Hind leg', hindMm, cuffMm * 1.1, hindLong, { seam, hem }),
+  ]
+  const edge = (id: string) => ({ id, kind: 'seam' as const, allowanceMm: seam })
+  const strip = (id: string, name: string, long: number, wide: number, count = 1) =>
+    rectangle({ id, name, count, mirrored: false }, long, wide, [edge('end'), edge('long-a'), edge('start'), edge('long-b')])
+  const collarMm = mm('M02') + ease.neckMm
+  const bellyRing = cloth.ring(end)
+  const parts = [
+    strip('collar', 'Collar', collarMm, 2 * Math.max(40, 0.12 * mm('M02'))),
+    strip('flap', 'Guard flap', backMm * 0.8, 70),
+    strip('tunnel-chest', 'Chest tunnel', cloth.ring(NECK + 0.6) * 0.5, TUNNEL_MM),
+    strip('tunnel-belly', 'Belly tunnel', bellyRing * 0.7, TUNNEL_MM),
+    strip('tunnel-leg', 'Leg tunnel', cuffMm, TUNNEL_MM, 4),
+    strip('tunnel-collar', 'Collar tunnel', collarMm, TUNNEL_MM),
+  ]
+  const seams: Seam[] = [
+    { id: 'back', a: [['shell', 'centre-back']], b: [['shell', 'centre-back']], easeMm: 0 },
+    { id: 'belly', a: [['shell', 'belly']], b: [['shell', 'belly']], easeMm: 0 },
+    ...legs.map(({ id }): Seam => ({ id, a: [[id, 'seam-front']], b: [[id, 'seam-back']], easeMm: 0 })),
+  ]
+  const wornOf = (name: string, points: ClothPoint[]) => ({ piece: 'shell', edge: name, points })
+  const offToes = mm('M26')
+  return {
+    pieces: [shell, ...legs, ...parts].filter((piece) => Math.abs(flatArea(piece.edges.flatMap(({ points }) => points))) > 1),
+    seams,
+    openings: [{ id: 'leg', mm: legMm, needsMm: mm('M31') }, { id: 'leg-hind', mm: hindMm, needsMm: mm('M31') }, { id: 'neck', mm: collarMm, needsMm: mm('M02') }],
+    checks: [
+      garmentCheck('leg-off-toes', numbers.M26?.from === 'taken' ? 'holds' : 'doubt', {
+        mm: offToes, needsMm: form.measures.M25?.mm ?? offToes, sigmaMm: sigma('M26'), symptom: 'S56', at: { piece: 'leg-front', edge: 'cuff' },
+      }),
+      garmentCheck('leg-opening', reaches(legMm, mm('M31') + 20, sigma('M31')), {
+        mm: legMm, needsMm: mm('M31') + 20, sigmaMm: sigma('M31'), symptom: 'S53', at: { piece: 'leg-front', edge: 'cap' },
+      }),
+      garmentCheck('passes-head', reaches(collarMm, mm('M02'), sigma('M02')), {
+        mm: collarMm, needsMm: mm('M02'), sigmaMm: sigma('M02'), symptom: 'S61', at: { piece: 'collar', edge: 'end' },
+      }),
+      ...(male ? [garmentCheck('sheath', numbers.M30?.from === 'taken' ? 'holds' : 'doubt', {
+        mm: SHEATH_MM, needsMm: SHEATH_MM, sigmaMm: sigma('M30'), symptom: 'S55', at: { piece: 'shell', edge: 'belly' },
+      })] : []),
+    ],
+    buttonholes: [],
+    worn: [
+      wornOf('neck', laid.wornColumn(0, 0, ROWS)), wornOf('belly', laid.wornRow(ROWS, 0, iEnd)), wornOf('hem', laid.wornRow(ROWS, iEnd, last)),
+      wornOf('tail', laid.wornColumn(last, ROWS, 0)), wornOf('centre-back', laid.wornRow(0, last, 0)),
+    ],
+    strained: strainedCells('shell', laid, PULLS),
+  } // prettier-ignore
+}
+
+/** The tunnels of a suit and the rings they draw in to, for `cordsFor`. */
+export function suitTunnels(pieces: readonly PatternPiece[], ring: (measure: string) => number | null) {
+  const flat = (id: string): number => {
+    const edge = pieces.find((piece) => piece.id === id)?.edges.find(({ id: name }) => name === 'long-a')
+    const [a, b] = [edge?.points[0], edge?.points.at(-1)]
+    return a && b ? Math.hypot(b[0] - a[0], b[1] - a[1]) : 0
+  }
+  const rings = { belly: ring('M21'), collar: ring('M02'), leg: ring('M36'), chest: ring('M20') }
+  return ([
+    ['chest', flat('tunnel-chest'), rings.chest], ['belly', flat('tunnel-belly'), rings.belly === null ? null : rings.belly * 0.7],
+    ['leg-front-left', flat('tunnel-leg'), rings.leg], ['leg-front-right', flat('tunnel-leg'), rings.leg], ['leg-hind-left', flat('tunnel-leg'), rings.leg], ['leg-hind-right', flat('tunnel-leg'), rings.leg],
+    ['collar', flat('tunnel-collar'), rings.collar],
+  ] as const).flatMap(([place, flatMm, ringMm]) => (flatMm > 0 && ringMm !== null && ringMm > 0 ? [{ place, flatMm, ringMm }] : [])) // prettier-ignore
+}
