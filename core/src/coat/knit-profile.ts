@@ -88,9 +88,9 @@ export function knitProfile(profile: readonly (readonly [alongMm: number, widthM
   if (2 * slots > MOST_ROWS) throw new RangeError(`over ${MOST_ROWS} rows: ${2 * slots}`)
   const castOn = stitchesFor(Math.max(0, first[1]), gauge, { multiple, edge }).stitches
   const least = castOn % 2 === 0 ? 2 : 1
-  /** Stitches wanted at every right-side row, of the cast-on count's kind of parity. */
+  /** Stitches the outline asks for at every right-side row. */
   const target = Float64Array.from({ length: slots + 1 }, (_, i) =>
-    i === 0 ? castOn : Math.max(least, widthAt(profile, first[0] + ((last[0] - first[0]) * i) / slots) * gauge.stitchesPerMm),
+    Math.max(least, widthAt(profile, first[0] + ((last[0] - first[0]) * i) / slots) * gauge.stitchesPerMm),
   )
   const change = new Int32Array(2 * slots + 1)
   const lines: KnitLine[] = []
@@ -99,7 +99,9 @@ export function knitProfile(profile: readonly (readonly [alongMm: number, widthM
   for (let k = 1; k < ends.length; k++) {
     const [from, to] = [ends[k - 1] as number, ends[k] as number]
     const length = to - from
-    const pairs = Math.max(-Math.floor((now - least) / 2), Math.round(((target[to] as number) - now) / 2))
+    // A stitch off is nothing to shape for.
+    const off = (target[to] as number) - now
+    const pairs = Math.max(-Math.floor((now - least) / 2), Math.sign(off) * Math.ceil(Math.abs(off) / 2 - 0.5 - 1e-9))
     const many = Math.abs(pairs)
     const sign = Math.sign(pairs)
     now += 2 * pairs

@@ -61,7 +61,11 @@ export const howTo: Readonly<Record<string, HowTo>> = {
   M20: { stand: 'Square, seen from the front.', howTight: 'Straight across; a stick or two boards.', usualSlip: 'The tape wrapped round the chest.' },
   M21: { stand: 'Square, not after a meal.', howTight: 'Snug, never tight.', usualSlip: 'Taken at the narrowest place by habit; too far back on a male.' },
   M22: { stand: 'Square, not after a meal.', howTight: 'Snug, never tight.', usualSlip: 'Taken where the band ends instead.' },
-  M23: { stand: 'Square, head normal.', howTight: 'Lies along chest and tummy.', usualSlip: 'Begun up on the throat instead of the breastbone, or ended elsewhere than the band ring.' },
+  M23: {
+    stand: 'Square, head normal.',
+    howTight: 'Lies along chest and tummy.',
+    usualSlip: 'Begun up on the throat instead of the breastbone, or ended elsewhere than the band ring.',
+  },
   M24: { stand: 'Square, head normal.', howTight: 'Lies along the underside.', usualSlip: 'The same for both sexes; a male needs it shorter.' },
   M25: { stand: 'Square, leg upright.', howTight: 'Straight down the front of the leg.', usualSlip: 'Taken as the sleeve, which ends at the wrist.' },
   M26: { stand: 'Square, leg upright.', howTight: 'Straight down the front of the leg.', usualSlip: 'Run on to the floor.' },

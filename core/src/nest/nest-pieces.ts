@@ -1,4 +1,4 @@
-import { Clipper, FillRule, type Path64 } from 'clipper2-ts'
+import { Clipper, EndType, FillRule, JoinType, type Path64 } from 'clipper2-ts'
 import type { PatternPoint } from '../pattern/index.ts'
 import { FINE, noFit } from './no-fit.ts'
 import { shapeOf, type NestItem, type NestShape } from './nest-shapes.ts'
@@ -90,7 +90,7 @@ class Sums {
       const parts = bTurned ? b.parts.map((part) => part.map(([x, y]): PatternPoint => [-x, -y])) : b.parts
       // Touching is allowed: the sum shrinks by next to nothing, so that a piece fits a gap of its own width.
       const sum = noFit(a.parts, parts)
-      found = Clipper.inflatePaths(sum, -TOUCH_MM * FINE, 2 as never, 0 as never, 2)
+      found = Clipper.inflatePaths(sum, -TOUCH_MM * FINE, JoinType.Miter, EndType.Polygon, 2)
       this.#known.set(key, found)
     }
     return found
@@ -103,9 +103,6 @@ interface Laid {
   x: number
   y: number
 }
-
-/** Where the grown shape lies about its reference point, turned or not. */
-const boxOfTurned = ({ hull }: NestShape, turned: boolean) => (turned ? { minX: -hull.maxX, minY: -hull.maxY, maxX: -hull.minX, maxY: -hull.minY } : hull)
 
 /** The plain outline's box. */
 const plainBox = (shape: NestShape, turned: boolean) =>
@@ -131,7 +128,7 @@ function layInOrder(
         sums.of(other.shape, otherTurned, copy.shape, turned).map((path) => movedPath(path, Math.round(x * FINE), Math.round(y * FINE))),
       )
       const far = longest + box.maxX - box.minX + lowX
-      for (const [x, y] of freeCorners(blocked, lowX, Math.max(lowY, highY) === lowY ? lowY : lowY, far, Math.max(lowY, highY))) {
+      for (const [x, y] of freeCorners(blocked, lowX, lowY, far, Math.max(lowY, highY))) {
         const right = x + box.maxX
         const length = Math.max(lengthMm, right)
         if (

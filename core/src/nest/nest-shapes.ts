@@ -22,8 +22,6 @@ export interface NestShape {
   outline: PatternPoint[]
   /** Grown by half the gap and thinned, in convex parts. */
   parts: PatternPoint[][]
-  /** The grown one's corners. */
-  hull: { minX: number; minY: number; maxX: number; maxY: number }
   widthMm: number
   lengthMm: number
   areaMm2: number
@@ -62,7 +60,7 @@ export function shapeOf(id: string, raw: readonly PatternPoint[], mirrored: bool
     if (widest && widest.length >= 3) grown = widest
   }
   return {
-    key: `${id}${mirrored ? '~' : ''}`, id, mirrored, outline, parts: convexParts(grown), hull: boxOf(grown),
+    key: `${id}${mirrored ? '~' : ''}`, id, mirrored, outline, parts: convexParts(grown),
     lengthMm: box.maxX - box.minX, widthMm: box.maxY - box.minY, areaMm2: Math.abs(flatArea(outline)),
   } // prettier-ignore
 }

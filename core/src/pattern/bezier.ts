@@ -9,6 +9,8 @@ const at = ([a, b, c, d]: Bezier, t: number): PatternPoint => {
   return [p * a[0] + q * b[0] + r * c[0] + s * d[0], p * a[1] + q * b[1] + r * c[1] + s * d[1]]
 }
 
+const SLIDES = 3
+
 /** Points of a row of cubics, the first included. */
 export function bezierPoints(curve: readonly Bezier[], perPiece = 12): PatternPoint[] {
   return curve.flatMap((piece, k) => Array.from({ length: perPiece + (k === 0 ? 1 : 0) }, (_, i) => at(piece, (i + (k === 0 ? 0 : 1)) / perPiece)))
@@ -51,11 +53,11 @@ function nearest(points: readonly PatternPoint[], shares: readonly number[], hea
 }
 
 /** How far the line's points, and the middles between them, lie from the cubic. */
-function off(points: readonly PatternPoint[], curve: Bezier): { mm: number; where: number } {
+function off(points: readonly PatternPoint[], curve: Bezier): { mm: number; where: number; shares: number[] } {
   const fine = Array.from({ length: 8 * points.length + 1 }, (_, i) => at(curve, i / (8 * points.length)))
   let [mm, where, from] = [0, Math.floor(points.length / 2), 0]
-  points.forEach((point, i) => {
-    let best = Infinity
+  const shares = points.map((point, i) => {
+    let [best, share] = [Infinity, 0]
     for (let k = from; k + 1 < fine.length; k++) {
       const [a, b] = [fine[k] as PatternPoint, fine[k + 1] as PatternPoint]
       const [dx, dy] = [b[0] - a[0], b[1] - a[1]]
@@ -63,12 +65,14 @@ function off(points: readonly PatternPoint[], curve: Bezier): { mm: number; wher
       const far = Math.hypot(point[0] - a[0] - t * dx, point[1] - a[1] - t * dy)
       if (far < best) {
         best = far
+        share = (k + t) / (fine.length - 1)
         from = Math.max(0, k - 2)
       }
     }
     if (best > mm && i > 0 && i < points.length - 1) [mm, where] = [best, i]
+    return i === 0 ? 0 : i === points.length - 1 ? 1 : share
   })
-  return { mm, where }
+  return { mm, where, shares }
 }
 
 function fitted(points: readonly PatternPoint[], head: PatternPoint, tail: PatternPoint, withinMm: number): Bezier[] {
@@ -78,8 +82,13 @@ function fitted(points: readonly PatternPoint[], head: PatternPoint, tail: Patte
   const whole = lengths.reduce((sum, each) => sum + each, 0) || 1
   let past = 0
   const shares = lengths.map((long) => (past += long) / whole)
-  const curve = nearest(points, shares, head, tail)
-  const { mm, where } = off(points, curve)
+  let curve = nearest(points, shares, head, tail)
+  let { mm, where, shares: on } = off(points, curve)
+  // Points slide along to where the curve passes nearest, and it is fitted again.
+  for (let turn = 0; turn < SLIDES && mm > withinMm && mm < 20 * withinMm; turn++) {
+    curve = nearest(points, on, head, tail)
+    ;({ mm, where, shares: on } = off(points, curve))
+  }
   if (mm <= withinMm) return [curve]
   const middle = Math.min(points.length - 2, Math.max(1, where))
   const through = unit(points[middle - 1] as PatternPoint, points[middle + 1] as PatternPoint)

@@ -1,0 +1,117 @@
+import { flatAlong, pieceCutLine, sewLine, type PatternPiece, type PatternPoint } from '../pattern/index.ts'
+
+/** A piece as it comes back from a file: its cut line and its sewing line, in the piece's own place, mm. */
+export interface ReadPiece {
+  id: string
+  cut: PatternPoint[]
+  sew: PatternPoint[]
+}
+export type ReadPattern = { ok: true; pieces: ReadPiece[] } | { ok: false; problem: 'not-this-format' | 'cut-short' | 'no-pieces' }
+
+/** What a pattern file says of itself beside the pieces. */
+export interface PatternLabel {
+  dog?: string
+  ticket?: string
+  cloth?: string
+  on?: string
+  /** Whose rule the draft follows. */
+  rule?: string
+  firstDraft?: boolean
+}
+
+/** A piece with all its lines, and where on the sheet it lies. */
+export interface SheetPiece {
+  piece: PatternPiece
+  /** Added to the piece's own places. */
+  dx: number
+  dy: number
+  cut: PatternPoint[]
+  sew: PatternPoint[]
+  notches: [PatternPoint, PatternPoint][]
+  minX: number
+  minY: number
+  maxX: number
+  maxY: number
+}
+
+export interface Sheet {
+  pieces: SheetPiece[]
+  widthMm: number
+  heightMm: number
+}
+
+const NOTCH_MM = 6
+const BETWEEN_MM = 20
+/** Pieces stand in rows no wider than this. */
+const ROW_MM = 1400
+
+/** Strokes of the notches: over the sewing line, outwards. */
+function notchStrokes(piece: PatternPiece): [PatternPoint, PatternPoint][] {
+  return piece.notches.flatMap(({ edge: id, share, count }) => {
+    const edge = piece.edges.find((each) => each.id === id)
+    if (!edge) return []
+    return Array.from({ length: count }, (_, k): [PatternPoint, PatternPoint] => {
+      const at = share + (k - (count - 1) / 2) * 0.03
+      const [p, q, r] = [flatAlong(edge.points, at), flatAlong(edge.points, at - 0.01), flatAlong(edge.points, at + 0.01)]
+      const long = Math.hypot(r[0] - q[0], r[1] - q[1]) || 1
+      const [nx, ny] = [(r[1] - q[1]) / long, -(r[0] - q[0]) / long]
+      return [[p[0] - (nx * NOTCH_MM) / 2, p[1] - (ny * NOTCH_MM) / 2], [p[0] + (nx * NOTCH_MM) / 2, p[1] + (ny * NOTCH_MM) / 2]] // prettier-ignore
+    })
+  })
+}
+
+/** Pieces side by side in rows, each with the lines that are drawn. */
+export function sheetOf(pieces: readonly PatternPiece[]): Sheet {
+  const drawn = pieces.map((piece) => {
+    const cut = pieceCutLine(piece)
+    const [xs, ys] = [cut.map(([x]) => x), cut.map(([, y]) => y)]
+    return {
+      piece,
+      cut,
+      sew: sewLine(piece),
+      notches: notchStrokes(piece),
+      minX: Math.min(...xs),
+      minY: Math.min(...ys),
+      maxX: Math.max(...xs),
+      maxY: Math.max(...ys),
+    }
+  })
+  let [x, y, tall, widthMm] = [BETWEEN_MM, BETWEEN_MM, 0, 0]
+  const placed = drawn.map((each): SheetPiece => {
+    const [wide, high] = [each.maxX - each.minX, each.maxY - each.minY]
+    if (x > BETWEEN_MM && x + wide > ROW_MM) [x, y, tall] = [BETWEEN_MM, y + tall + BETWEEN_MM, 0]
+    const at: SheetPiece = { ...each, dx: x - each.minX, dy: y - each.minY }
+    x += wide + BETWEEN_MM
+    tall = Math.max(tall, high)
+    widthMm = Math.max(widthMm, x)
+    return at
+  })
+  return { pieces: placed, widthMm: Math.max(widthMm, 2 * BETWEEN_MM), heightMm: y + tall + BETWEEN_MM }
+}
+
+/** How many are cut and how, in words. */
+export const countWords = ({ count, mirrored, fold }: PatternPiece): string =>
+  `cut ${count}${fold === null ? '' : ' on fold'}${mirrored && count > 1 ? ', mirrored' : ''}`
+
+/** A file says at most this many corners apart from what was drawn, mm. */
+const WITHIN_MM = 0.1
+
+const off = (p: PatternPoint, line: readonly PatternPoint[]): number =>
+  line.reduce((best, a, i) => {
+    const b = line[(i + 1) % line.length] as PatternPoint
+    const [dx, dy] = [b[0] - a[0], b[1] - a[1]]
+    const t = Math.min(1, Math.max(0, ((p[0] - a[0]) * dx + (p[1] - a[1]) * dy) / (dx * dx + dy * dy || 1)))
+    return Math.min(best, Math.hypot(p[0] - a[0] - t * dx, p[1] - a[1] - t * dy))
+  }, Infinity)
+
+/** Does a file come back as it was drawn: every piece, both lines, within 0.1 mm? Only then it is offered. */
+export function readsBack(pieces: readonly PatternPiece[], read: ReadPattern): boolean {
+  if (!read.ok || read.pieces.length !== pieces.length) return false
+  return pieces.every((piece) => {
+    const back = read.pieces.find(({ id }) => id === piece.id)
+    if (!back) return false
+    return ([[pieceCutLine(piece), back.cut], [sewLine(piece), back.sew]] as const).every(
+      ([drawn, got]) => got.length >= 3 && drawn.every((p) => off(p, got) <= WITHIN_MM) && got.every((p) => off(p, drawn) <= WITHIN_MM),
+    ) // prettier-ignore
+  })
+}
