@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { Day, FamilyId, Id, MeasureId, Moment, line } from './ids.schema.ts'
-import { GRADES, PAW_PLACES } from './lists.ts'
+import { GarmentPlan } from './garment-plan.schema.ts'
+import { GARMENT_FAMILIES, GRADES, PAW_PLACES } from './lists.ts'
 import { Strike } from './reading.schema.ts'
 
 const Label = line(40).min(1)
@@ -53,6 +54,8 @@ const kinds = {
   },
   /** A set-up that was locked: what the item draws. It stands beside what was chosen to wear, and replaces no size. */
   'set-up': { kind: z.literal('set-up'), setUpId: Id },
+  /** How a garment is cut or knitted: its pieces are drawn anew from the plan and the body. `was`: the plan its editor saw. */
+  pattern: { kind: z.literal('pattern'), family: z.enum(GARMENT_FAMILIES), plan: GarmentPlan, was: Id.nullable() },
 } as const
 
 /** Of every choice, whatever its kind. */
@@ -77,6 +80,7 @@ export const NewChoice = z.discriminatedUnion('kind', [
   z.object({ ...sent, ...kinds.paws }),
   z.object({ ...sent, ...kinds.made }),
   z.object({ ...sent, ...kinds['set-up'] }),
+  z.object({ ...sent, ...kinds.pattern }),
 ])
 export type NewChoice = z.infer<typeof NewChoice>
 
@@ -87,5 +91,6 @@ export const Choice = z.discriminatedUnion('kind', [
   z.object({ ...kept, ...kinds.paws }),
   z.object({ ...kept, ...kinds.made }),
   z.object({ ...kept, ...kinds['set-up'] }),
+  z.object({ ...kept, ...kinds.pattern }),
 ])
 export type Choice = z.infer<typeof Choice>

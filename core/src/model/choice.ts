@@ -1,14 +1,17 @@
 import type { Choice, NewChoice } from './choice.schema.ts'
+import type { CHOICES_BESIDE } from './lists.ts'
 import { json, resource } from './resource.ts'
 
 export type { Choice, NewChoice, Predicted } from './choice.schema.ts'
 
 /** Omits from each member of a union. */
 type Without<T, K extends PropertyKey> = T extends unknown ? Omit<T, K> : never
-/** A choice of what to wear: every kind but a locked set-up. */
-export type WornChoice = Exclude<Choice, { kind: 'set-up' }>
+/** What stands beside a choice and replaces no size: a locked set-up, a garment's plan. */
+type Beside = (typeof CHOICES_BESIDE)[number]
+/** A choice of what to wear: every kind but those. */
+export type WornChoice = Exclude<Choice, { kind: Beside }>
 /** What is settled on, without who, when and why. */
-export type Settlement = Without<Exclude<NewChoice, { kind: 'set-up' }>, 'itemId' | 'predicted' | 'rulesVersion' | 'overruled' | 'at' | 'on' | 'by'>
+export type Settlement = Without<Exclude<NewChoice, { kind: Beside }>, 'itemId' | 'predicted' | 'rulesVersion' | 'overruled' | 'at' | 'on' | 'by'>
 export type ChoiceOf<K extends Choice['kind']> = Extract<Choice, { kind: K }>
 
 /** A choice as it is kept: what its kind alone has stands in one document. */
@@ -54,6 +57,7 @@ export function labelsOf(choice: Settlement | Choice): string[] {
     case 'gear':
     case 'made':
     case 'set-up':
+    case 'pattern':
       return []
   }
 }

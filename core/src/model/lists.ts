@@ -127,7 +127,10 @@ export const EASE_ZONES = ['girthMm', 'neckMm', 'headMm', 'lengthMm'] as const
 export const GARMENT_FAMILIES = ['C1', 'C2', 'C3', 'C4', 'C5'] as const
 
 /** What an item can be settled on. */
-export const CHOICE_KINDS = ['size', 'gear', 'series', 'paws', 'made', 'set-up'] as const
+export const CHOICE_KINDS = ['size', 'gear', 'series', 'paws', 'made', 'set-up', 'pattern'] as const
+
+/** Those that stand beside what an item was chosen to wear, and replace no size. */
+export const CHOICES_BESIDE = ['set-up', 'pattern'] as const
 
 /** Where the other end of the line is. */
 export const HITCH_PLACES = ['hand', 'belt', 'bike-front', 'side-arm', 'ski-belt', 'sled', 'cart', 'wheel'] as const

@@ -2,5 +2,5 @@
 export { DUE, progressOf, promisedOn, stages, type Progress, type Stage, type StageState, type WaitsFor } from './progress-of.ts'
 export { urgencyOf, type Urgency } from './urgency.ts'
 export { dayWork, type Stay } from './day-work.ts'
-export { lockedSetUp, newestFor, wornFor } from './newest-for.ts'
+export { keptPattern, lockedSetUp, newestFor, wornFor } from './newest-for.ts'
 export { byUrgency, dayRow, isUntouched, type Day, type DayRow, type RowDog } from './day-row.ts'

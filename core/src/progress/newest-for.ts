@@ -1,4 +1,4 @@
-import type { Choice, ChoiceOf, SetUp, Strike, WornChoice } from '../model/index.ts'
+import { CHOICES_BESIDE, type Choice, type ChoiceOf, type SetUp, type Strike, type WornChoice } from '../model/index.ts'
 
 /**
  * The newest of the choices or rounds of an item: the one the server took last and nobody took back, whatever a device's
@@ -7,10 +7,10 @@ import type { Choice, ChoiceOf, SetUp, Strike, WornChoice } from '../model/index
 export const newestFor = <T extends { itemId: string; struck?: Strike | undefined }>(list: readonly T[], itemId: string): T | undefined =>
   list.findLast((each) => each.itemId === itemId && !each.struck)
 
-/** What an item was last settled to be: a locked set-up stands beside it and replaces no size. */
+/** What an item was last settled to be: a locked set-up and a garment's plan stand beside it and replace no size. */
 export const wornFor = (choices: readonly Choice[], itemId: string): WornChoice | undefined =>
   newestFor(
-    choices.filter((each): each is WornChoice => each.kind !== 'set-up'),
+    choices.filter((each): each is WornChoice => !CHOICES_BESIDE.some((kind) => kind === each.kind)),
     itemId,
   )
 
@@ -22,3 +22,10 @@ export function lockedSetUp({ choices, setUps }: { choices: readonly Choice[]; s
   )
   return chosen && setUps.find(({ id, struck }) => id === chosen.setUpId && !struck)
 }
+
+/** How an item is cut or knitted, as it was kept last and not taken back; `undefined` where nothing is. */
+export const keptPattern = (choices: readonly Choice[], itemId: string): ChoiceOf<'pattern'> | undefined =>
+  newestFor(
+    choices.filter((each): each is ChoiceOf<'pattern'> => each.kind === 'pattern'),
+    itemId,
+  )

@@ -1,7 +1,8 @@
-import { bookingDays, choiceOf, dayIn, resources, storedChoice, type Choice, type NewChoice } from '@merry-tailor/core'
+import { bookingDays, choiceOf, dayIn, keptPattern, resources, storedChoice, type Choice, type NewChoice } from '@merry-tailor/core'
 import { ProblemError } from '../problems.ts'
 import { bookFor, requireFree } from './bookings.ts'
-import { addFact } from './facts.ts'
+import { addFact, factsOf } from './facts.ts'
+import { marksOfTicket, newestMarks, withMark } from './marks.ts'
 import type { Db } from './open.ts'
 import { requirePiece } from './pieces.ts'
 import { requireReference } from './references.ts'
@@ -9,12 +10,28 @@ import { readShop } from './shop.ts'
 import { requireSizeTable } from './size-tables.ts'
 import { requireItem, requireOpenTicket, requireTicket } from './tickets.ts'
 
+/** A plan is kept by whoever saw the one before it: two makers at once are told, and neither plan is lost. */
+function mustBeSeen(db: Db, ticketId: string, { itemId, plan, was }: Extract<NewChoice, { kind: 'pattern' }>): void {
+  const newest = newestMarks(marksOfTicket(db, ticketId))
+  const here = keptPattern(
+    factsOf(db, resources.choices, ticketId).map((stored) => withMark(choiceOf(stored), newest)),
+    itemId,
+  )
+  if ((here?.id ?? null) === was) return
+  throw new ProblemError('stale-edit', 'Somebody kept another plan for this item meanwhile.', {
+    conflicts: [{ field: 'plan', yours: plan, theirs: here?.plan ?? null }],
+  })
+}
+
 /** What a choice points at must be here: its table in its version and the sizes it names, or the piece. */
 function mustBeHere(db: Db, ticketId: string, choice: NewChoice): void {
   switch (choice.kind) {
     case 'set-up':
       if (!db.prepare('SELECT 1 FROM set_ups WHERE id = ? AND ticket_id = ? AND item_id = ?').get(choice.setUpId, ticketId, choice.itemId))
         throw new ProblemError('unknown-reference', 'This item has no such set-up.', { fields: [{ path: 'setUpId', message: 'no such set-up' }] })
+      return
+    case 'pattern':
+      mustBeSeen(db, ticketId, choice)
       return
     case 'gear':
       requireReference(() => requirePiece(db, choice.pieceId), 'pieceId')
