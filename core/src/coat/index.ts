@@ -9,5 +9,6 @@ export { CORD_PLACES, cordsFor, type Cord, type CordPlace } from './cords-for.ts
 export { suitTunnels } from './rain-suit.ts'
 export { frontsToLast, rugGrowth, type RugGrowth, type RugWeek } from './rug-growth.ts'
 export { gaugeOf, spreadEvenly, stitchesFor, type Gauge, type StitchRepeat } from './gauge.ts'
+export { knitOutline } from './knit-outline.ts'
 export { knitProfile, type KnitLine, type KnitPlan, type KnitRow } from './knit-profile.ts'
 export { HARD_STRETCH, ribStretch, type RibStretch } from './rib-stretch.ts'

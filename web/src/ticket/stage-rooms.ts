@@ -9,6 +9,7 @@ import { kinds } from './kinds'
 import { letters } from './letters'
 import { measure } from './measure'
 import { cards, order, paper } from './paper'
+import { pattern } from './pattern'
 import { seat } from './seat'
 import { solo } from './solo'
 import { tryOn } from './try-on'
@@ -17,12 +18,17 @@ import { tryOn } from './try-on'
 export const STAGE_ROOMS: Readonly<Record<Stage, readonly RouteObject[]>> = {
   ask,
   measure: [...measure, ...solo, ...paper, ...letters],
-  choose: [...choose, ...kinds, ...hitch, ...seat, ...allSizes, ...order],
+  choose: [...choose, ...kinds, ...hitch, ...seat, ...pattern, ...allSizes, ...order],
   'try-on': [...tryOn, ...cards],
   finish,
 }
 
-const OF_ROOM = new Map(Object.entries(STAGE_ROOMS).flatMap(([stage, rooms]) => rooms.map(({ path }) => [path, stage as Stage] as const)))
+const OF_ROOM = new Map(Object.entries(STAGE_ROOMS).flatMap(([stage, rooms]) => rooms.map(({ path }) => [path?.split('/')[0], stage as Stage] as const)))
 
 /** The stage an address is in; `undefined` where it is in none. */
-export const stageOf = (pathname: string): Stage | undefined => OF_ROOM.get(pathname.split('/').at(-1))
+export const stageOf = (pathname: string): Stage | undefined =>
+  pathname
+    .split('/')
+    .slice(3)
+    .map((part) => OF_ROOM.get(part))
+    .find((stage) => stage !== undefined)

@@ -2,6 +2,7 @@ import {
   adviseOffer,
   cautionsOf,
   families,
+  GARMENT_FAMILIES,
   familyOf,
   formatLength,
   isOf,
@@ -229,6 +230,11 @@ export function ChooseStage() {
               {item.family === 'H24' && (
                 <Link to={`/tickets/${sheet.ticket.id}/seat`} className="inline-flex min-h-11 items-center font-bold underline">
                   The seat
+                </Link>
+              )}
+              {GARMENT_FAMILIES.some((each) => each === item.family) && (
+                <Link to={`/tickets/${sheet.ticket.id}/pattern/${item.id}`} className="inline-flex min-h-11 items-center font-bold underline">
+                  Its pieces
                 </Link>
               )}
               {choice?.kind === 'made' && (

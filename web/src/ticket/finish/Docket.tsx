@@ -280,7 +280,7 @@ function ItemPart({ item, sheet }: { item: Item; sheet: TicketSheet }) {
         {choice?.overruled ? `. The bench said: ${choice.overruled.advised}. Chosen because: ${choice.overruled.why}` : ''}
       </p>
       <SetUpLine item={item} sheet={sheet} />
-      {item.family === 'C1' && item.way === 'made' && <RugPieces />}
+      <RugPieces item={item} paper />
       {choice?.kind === 'made' && Object.keys(choice.numbers).length > 0 && (
         <p>
           <b>Ordered by:</b>{' '}

@@ -71,7 +71,7 @@ export function FinishStage() {
                     {wayName(item.way)}
                     {choice ? `. Chosen: ${choiceWords(choice, pieces)}` : '. No size chosen yet'}
                   </p>
-                  {item.family === 'C1' && item.way === 'made' && <RugPieces />}
+                  <RugPieces item={item} />
                   <p className="mt-1 flex flex-wrap items-center gap-x-3">
                     <VerdictWord grade={verdict?.grade ?? 'none'} basis="seen" {...(verdict ? { word: roundWord(verdict) } : {})} />
                     {round && verdict && (

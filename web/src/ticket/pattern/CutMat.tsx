@@ -1,0 +1,231 @@
+import { flatAlong, walkSeams, type Garment, type LengthStyle, type PatternPoint, type PieceEdge, type Seam } from '@merry-tailor/core'
+import { useMemo } from 'react'
+import { fixed } from '../../ui/plates/geometry'
+import { edgeName, pieceCount } from './garment-words'
+import { matLayout, type MatPiece } from './mat-layout'
+import { moveOf, outwardAt, type EdgeDrag } from './use-edge-drag'
+
+interface CutMatProps {
+  garment: Garment
+  name: string
+  drag: EdgeDrag
+  style: LengthStyle & { unit: 'in' | 'cm' }
+  say: (mm: number) => string
+  width: number
+  height: number
+  /** On a phone one piece is enough. */
+  only?: string | null
+}
+
+const TOP = 40
+const letterOf = (i: number): string => String.fromCharCode(65 + i)
+
+interface Lettered {
+  letter: string
+  seam: Seam
+}
+
+/** Seams that join two different edges, in letters; both edges of one seam bear the same. */
+export const letteredSeams = (garment: Garment): Lettered[] =>
+  garment.seams
+    .filter(({ a, b }) => a.some(([piece, edge]) => !b.some(([p, e]) => p === piece && e === edge)))
+    .map((seam, i) => ({ letter: letterOf(i), seam }))
+
+const has = ({ seam }: Lettered, piece: string, edge: string): boolean => [...seam.a, ...seam.b].some(([p, e]) => p === piece && e === edge)
+
+/** Flat pieces on the cutting mat, in true proportion; an edge is dragged, or moved by arrow keys, and its partner follows. */
+export function CutMat({ garment, name, drag, style, say, width, height, only = null }: CutMatProps) {
+  const shown = useMemo(() => (only === null ? garment.pieces : garment.pieces.filter(({ id }) => id === only)), [garment.pieces, only])
+  // Where pieces lie does not jump while an edge is in hand.
+  const layout = useMemo(() => matLayout(shown, { width, height, top: TOP + 22, unit: style.unit }), [shown, width, height, style.unit])
+  const seams = useMemo(() => letteredSeams(garment), [garment])
+  const lit = drag.inHand ? seams.filter((each) => has(each, drag.inHand?.piece ?? '', drag.inHand?.edge ?? '')) : []
+  return (
+    <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} className="block touch-pan-y" role="group" aria-label="Pieces on the mat">
+      <defs>
+        <pattern id="strain" width={7} height={7} patternUnits="userSpaceOnUse" patternTransform="rotate(-45)">
+          <line x1={0} x2={0} y1={0} y2={7} stroke="var(--edge)" strokeWidth={1.5} />
+        </pattern>
+      </defs>
+      <text x={12} y={26} fontSize={14} fontWeight={600} fill="var(--ink)">
+        Neck to the right, as {name} stands. A square is {layout.square}.
+      </text>
+      {layout.pieces.map((on) => (
+        <PieceOnMat key={on.piece.id} on={on} by={layout.by} garment={garment} seams={seams} lit={lit} drag={drag} say={say} />
+      ))}
+    </svg>
+  )
+}
+
+interface PieceOnMatProps {
+  on: MatPiece
+  by: number
+  garment: Garment
+  seams: readonly Lettered[]
+  lit: readonly Lettered[]
+  drag: EdgeDrag
+  say: (mm: number) => string
+}
+
+const pathOf = (on: MatPiece, points: readonly PatternPoint[], closed = false): string =>
+  `M${points
+    .map(on.to)
+    .map(({ x, y }) => `${fixed(x)} ${fixed(y)}`)
+    .join('L')}${closed ? 'Z' : ''}`
+
+function PieceOnMat({ on, by, garment, seams, lit, drag, say }: PieceOnMatProps) {
+  const { piece } = on
+  const strained = garment.strained.filter(({ piece: id }) => id === piece.id)
+  const small = on.wide < 150 || on.high < 44
+  const at = { x: on.x + on.wide * (small ? 0.04 : 0.42), y: small ? on.y - 6 : on.y + Math.min(on.high * 0.4, on.high - 26) }
+  return (
+    <g>
+      <path d={pathOf(on, on.cut, true)} fill="var(--plate)" stroke="var(--ink)" strokeWidth={2} strokeLinejoin="round" />
+      {strained.length > 0 && <path d={strained.map((cell) => pathOf(on, cell.at, true)).join('')} fill="url(#strain)" opacity={0.75} />}
+      {piece.lines.map(({ id, points }) => (
+        <path key={id} d={pathOf(on, points)} fill="none" stroke="var(--rule)" strokeWidth={1.4} strokeDasharray={id === 'band' ? '1.5 4' : undefined} />
+      ))}
+      {piece.darts.map(({ id, left, right, mouthMm }) => {
+        const tip = on.to(left.at(-1) as PatternPoint)
+        return (
+          <g key={id}>
+            <path d={pathOf(on, [...left, ...[...right].reverse()])} fill="none" stroke="var(--ink)" strokeWidth={1.3} strokeDasharray="4 3" />
+            <circle cx={tip.x} cy={tip.y} r={3} fill="var(--ink)" />
+            <text x={tip.x + 8} y={tip.y - 6} fontSize={13.5} fill="var(--ink)" className="map-halo">
+              dart, {say(mouthMm)}
+            </text>
+          </g>
+        )
+      })}
+      {!small && <Grain on={on} />}
+      {piece.notches.flatMap(({ edge, share, count }) => {
+        const own = piece.edges.find(({ id }) => id === edge)
+        if (!own) return []
+        return Array.from({ length: count }, (_, k) => {
+          const t = share + (k - (count - 1) / 2) * 0.03
+          const [p, out] = [on.to(flatAlong(own.points, t)), outwardAt(piece, own, on, t)]
+          return (
+            <line key={`${edge}${k}`} x1={p.x - out.x * 5} y1={p.y - out.y * 5} x2={p.x + out.x * 9} y2={p.y + out.y * 9} stroke="var(--ink)" strokeWidth={2} />
+          )
+        })
+      })}
+      {piece.marks.map(({ id, at: place }) => {
+        const p = on.to(place)
+        return <circle key={id} cx={p.x} cy={p.y} r={3.4} fill="var(--panel)" stroke="var(--ink)" strokeWidth={1.6} />
+      })}
+      {piece.edges.map((edge) => (
+        <EdgeOnMat key={edge.id} edge={edge} on={on} by={by} seams={seams} lit={lit} drag={drag} say={say} strained={strained.length > 0} />
+      ))}
+      <text x={at.x} y={at.y} fontSize={small ? 13.5 : 19} fontWeight={800} fill="var(--ink)" className="map-halo" style={{ pointerEvents: 'none' }}>
+        {piece.name}
+        {small && (
+          <tspan fontWeight={400} fill="var(--mute)">
+            {' '}
+            {pieceCount(piece)}
+          </tspan>
+        )}
+      </text>
+      {!small && (
+        <text x={at.x} y={at.y + 19} fontSize={13.5} fill="var(--mute)" className="map-halo" style={{ pointerEvents: 'none' }}>
+          {pieceCount(piece)}
+        </text>
+      )}
+    </g>
+  )
+}
+
+function Grain({ on }: { on: MatPiece }) {
+  const [a, b] = on.piece.grain.map(on.to)
+  if (!a || !b) return null
+  const y = Math.max(a.y, on.y + on.high * 0.62 > a.y ? a.y : a.y)
+  return (
+    <path
+      d={`M${a.x} ${y}H${b.x}M${a.x + 7} ${y - 4}L${a.x} ${y}L${a.x + 7} ${y + 4}M${b.x - 7} ${y - 4}L${b.x} ${y}L${b.x - 7} ${y + 4}`}
+      fill="none"
+      stroke="var(--ink)"
+      strokeWidth={1.5}
+    />
+  )
+}
+
+const DASH: Readonly<Record<PieceEdge['kind'], string>> = { seam: '4 3', hem: '7 4', fold: '12 4 2 4', bound: '2 2.5' }
+
+function EdgeOnMat({ edge, on, by, seams, lit, drag, say }: Omit<PieceOnMatProps, 'garment'> & { edge: PieceEdge; strained: boolean }) {
+  const { piece } = on
+  const d = pathOf(on, edge.points)
+  const isLit = lit.some((each) => has(each, piece.id, edge.id))
+  const own = { piece: piece.id, edge: edge.id }
+  const held = drag.inHand?.piece === piece.id && drag.inHand.edge === edge.id
+  const move = moveOf(drag.shown, own)
+  const letter = seams.find((each) => has(each, piece.id, edge.id))?.letter
+  const middle = on.to(flatAlong(edge.points, 0.5))
+  const out = outwardAt(piece, edge, on, 0.5)
+  const ring = on.to(flatAlong(edge.points, move?.at ?? 0.5))
+  return (
+    <g>
+      {isLit && (
+        <>
+          <path d={d} fill="none" stroke="var(--tape-ink)" strokeWidth={12} />
+          <path d={d} fill="none" stroke="var(--tape)" strokeWidth={9} />
+          <path d={d} fill="none" stroke="var(--tape-ink)" strokeWidth={9} strokeDasharray="1.3 6" />
+        </>
+      )}
+      <path d={d} fill="none" stroke="var(--ink)" strokeWidth={edge.kind === 'fold' ? 3.2 : 1.2} strokeDasharray={DASH[edge.kind]} />
+      {letter && !isLit && (
+        <text
+          x={middle.x - out.x * 14}
+          y={middle.y - out.y * 14 + 5}
+          textAnchor="middle"
+          fontSize={13.5}
+          fontWeight={700}
+          fill="var(--mute)"
+          style={{ pointerEvents: 'none' }}
+        >
+          {letter}
+        </text>
+      )}
+      {edge.kind !== 'fold' && (
+        <g
+          role="slider"
+          tabIndex={0}
+          aria-label={`${piece.name}, ${edgeName(edge.id).toLowerCase()}`}
+          aria-valuemin={-150}
+          aria-valuemax={150}
+          aria-valuenow={Math.round(move?.mm ?? 0)}
+          aria-valuetext={move ? `moved ${move.mm > 0 ? 'out' : 'in'} ${say(Math.abs(move.mm))}` : 'as drafted'}
+          className="handle cursor-grab"
+          onFocus={() => drag.setInHand(own)}
+          onKeyDown={(event) => drag.key(event, own)}
+          onPointerDown={(event) => drag.down(event, on, edge, by)}
+          onPointerMove={drag.move}
+          onPointerUp={drag.settle}
+          onPointerCancel={drag.drop}
+        >
+          <path d={d} fill="none" stroke="transparent" strokeWidth={26} />
+          {held && (
+            <>
+              <circle cx={ring.x} cy={ring.y} r={8} fill="var(--panel)" stroke="var(--ink)" strokeWidth={2.4} />
+              <circle cx={ring.x} cy={ring.y} r={2} fill="var(--ink)" />
+            </>
+          )}
+        </g>
+      )}
+    </g>
+  )
+}
+
+/** What a moved edge comes to, in a sentence: its partner follows, or the gap is said. */
+export function seamSentence(garment: Garment, piece: string, edge: string, movedMm: number, say: (mm: number) => string): string {
+  const of = (id: string): string => garment.pieces.find((each) => each.id === id)?.name ?? id
+  const found = letteredSeams(garment).find((each) => has(each, piece, edge))
+  const gains = movedMm === 0 ? 'As drafted' : `${of(piece)} ${movedMm > 0 ? 'gains' : 'gives'} ${say(Math.abs(movedMm))}`
+  if (!found) return `${gains}.`
+  const walked = walkSeams(garment.pieces, [found.seam])[0]
+  if (!walked) return `${gains}.`
+  const single = found.seam.a.length === 1 && found.seam.b.length === 1
+  const other = [...found.seam.a, ...found.seam.b].find(([id]) => id !== piece)?.[0] ?? piece
+  const follows = single && movedMm !== 0 ? `, ${of(other).toLowerCase()} ${movedMm > 0 ? 'gives' : 'gains'} it` : ''
+  if (Math.abs(walked.differenceMm) < 1) return `${gains}${follows}: still meet, ${say(walked.aMm)} each.`
+  const short = walked.differenceMm > 0 ? found.seam.b[0] : found.seam.a[0]
+  return `${gains}: ${of(short?.[0] ?? '').toLowerCase()} ${say(Math.abs(walked.differenceMm))} short.`
+}

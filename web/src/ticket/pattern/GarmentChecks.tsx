@@ -1,0 +1,35 @@
+import type { Garment } from '@merry-tailor/core'
+import { VerdictWord } from '../../said/VerdictWord'
+import { CHECK_NAMES, checkValue, elseWords } from './garment-words'
+
+/** What is foretold of a garment, check by check: number, value, hollow mark, and what to expect else. */
+export function GarmentChecks({ garment, say }: { garment: Garment; say: (mm: number) => string }) {
+  return (
+    <ol aria-label="Checks">
+      {garment.checks.map((check, i) => (
+        <li key={check.id} className="border-t border-rule px-4 py-1.5 text-[14.5px] leading-[20px]">
+          <p className="flex items-baseline justify-between gap-2">
+            <span className="flex items-baseline gap-2 font-bold">
+              <span
+                className={`inline-flex size-[21px] shrink-0 items-center justify-center self-center rounded-full text-[12.5px] text-panel ${check.grade === 'holds' ? 'bg-ink' : check.grade === 'fails' ? 'bg-snag' : 'bg-chalk'}`}
+              >
+                {i + 1}
+              </span>
+              {CHECK_NAMES[check.id]}
+            </span>
+            <span className="text-right">{checkValue(check, say)}</span>
+          </p>
+          <p className="flex items-center justify-between gap-2 pl-[29px]">
+            <VerdictWord grade={check.grade} basis="predicted" size={15} />
+            {check.grade !== 'holds' && (
+              <span className="text-right text-[13.5px] leading-[16px] text-mute">
+                {elseWords(check.id)}
+                {check.symptom ? ` (${check.symptom})` : ''}
+              </span>
+            )}
+          </p>
+        </li>
+      ))}
+    </ol>
+  )
+}

@@ -1,0 +1,334 @@
+import { formatLength, stillGrows, type GarmentFamily, type Item } from '@merry-tailor/core'
+import { useEffect, useMemo, useState } from 'react'
+import { Link, useNavigate, useParams } from 'react-router'
+import { NoItem, useOpenTicket } from '../../bench'
+import { LengthEntry } from '../../length-entry'
+import { valueStyle } from '../../state/settings'
+import { useAppSelector } from '../../state/store'
+import { today } from '../../state/today'
+import { useKeys } from '../../state/use-keys'
+import { KeyCap } from '../../ui/controls/KeyCap'
+import { Segmented } from '../../ui/controls/Segmented'
+import { useMedia } from '../../ui/use-media'
+import { useBox } from '../../ui/use-width'
+import { familyName } from '../../words/stages'
+import { CordsPane } from './CordsPane'
+import { CutMat } from './CutMat'
+import { EaseBracket } from './EaseBracket'
+import { EdgeTag } from './EdgeTag'
+import { CLOTH_WORDS, countGrades, countWord, EASE_NAMES } from './garment-words'
+import { GarmentChecks } from './GarmentChecks'
+import { GrowthPane } from './GrowthPane'
+import { KnitLines } from './KnitLines'
+import { KnitMat } from './KnitMat'
+import { KnitSwatch } from './KnitSwatch'
+import { LayOnCloth } from './LayOnCloth'
+import { MeasuresUsed } from './MeasuresUsed'
+import { useLay } from './pattern-desk'
+import { PlanChoices } from './PlanChoices'
+import { useEdgeDrag } from './use-edge-drag'
+import { useKnit } from './use-knit'
+import { useMovedGarment, useNestItems, usePattern } from './use-pattern'
+import { garmentFamily, usePlan } from './use-plan'
+import { WornView } from './WornViews'
+
+export type PatternTab = 'cut' | 'knit' | 'cords' | 'growth'
+const CLOTH_MM = 1480
+const GAP_MM = 5
+const ZONES: Readonly<Record<GarmentFamily, readonly (readonly [keyof typeof EASE_NAMES, string])[]>> = {
+  C1: [['girthMm', 'M18'], ['lengthMm', 'M15']],
+  C2: [['girthMm', 'M07'], ['neckMm', 'M02'], ['lengthMm', 'M15']],
+  C3: [['neckMm', 'M03'], ['headMm', 'M04'], ['girthMm', 'M21'], ['lengthMm', 'M16']],
+  C4: [['girthMm', 'M07'], ['neckMm', 'M02'], ['lengthMm', 'M14']],
+  C5: [['girthMm', 'M18'], ['lengthMm', 'M15']],
+} // prettier-ignore
+
+/** A garment made to measure: its pieces as they are cut, knitted, laid on cloth; what is foretold of them on this dog. */
+export function PatternRoom() {
+  const { sheet, name } = useOpenTicket()
+  const { itemId } = useParams()
+  const item = sheet.items.find(({ id, removed }) => id === itemId && !removed)
+  const family = item && garmentFamily(item.family)
+  if (!item || !family)
+    return <NoItem title="What is it made of?">{`Choose a coat, rug or suit for ${name} under Ask; then its pieces can be drafted.`}</NoItem>
+  return <OnePattern key={item.id} item={item} family={family} />
+}
+
+function tabsOf(family: GarmentFamily, cloth: string): { value: PatternTab; label: string }[] {
+  return [
+    { value: 'cut', label: 'Cut' },
+    ...(cloth === 'knit' ? [{ value: 'knit' as const, label: 'Knit' }] : []),
+    ...(family === 'C4' || family === 'C3' ? [{ value: 'cords' as const, label: 'Cords' }] : []),
+    ...(family === 'C1' || family === 'C5' ? [{ value: 'growth' as const, label: 'Growth' }] : []),
+  ]
+}
+
+function OnePattern({ item, family }: { item: Item; family: GarmentFamily }) {
+  const { sheet, name } = useOpenTicket()
+  const navigate = useNavigate()
+  const look = useAppSelector((state) => state.settings)
+  const style = { ...valueStyle(look), unit: look.unit }
+  const say = (mm: number): string => formatLength(mm, { unit: look.unit, step: look.unit === 'in' ? 0.125 : 0.5 }).text
+  const hand = usePlan(item)
+  const { plan } = hand
+  const growing = stillGrows(sheet.dog, today())
+  const wished = useMemo(() => ({ ...plan, growing: plan.growing ?? ((family === 'C1' || family === 'C5') && growing) }), [plan, family, growing])
+  const drag = useEdgeDrag(plan.moves, look.unit, (moves) => hand.change({ moves }))
+  const { drafted, working, form, solved } = usePattern(family, wished)
+  const garment = useMovedGarment(drafted, drag.shown)
+  const resting = useMovedGarment(drafted, plan.moves)
+  const items = useNestItems(resting?.pieces ?? [])
+  const widthMm = plan.clothWidthMm ?? CLOTH_MM
+  const clothOnBolt = useMemo(() => ({ widthMm, gapMm: GAP_MM, oneWay: false }), [widthMm])
+  const cloth = garment?.plan.cloth ?? 'fleece'
+  const found = useLay(cloth === 'knit' ? null : items, clothOnBolt)
+  const tabs = tabsOf(family, cloth)
+  const [picked, setTab] = useState<PatternTab | null>(null)
+  const tab = tabs.some(({ value }) => value === picked) && picked ? picked : cloth === 'knit' ? 'knit' : 'cut'
+  const [view, setView] = useState<'above' | 'front'>('above')
+  const phone = useMedia('(max-width: 767px)')
+  const [onlyPiece, setOnly] = useState<string | null>(null)
+  const [knitPiece, setKnitPiece] = useState('back')
+  const knit = useKnit(garment, plan, knitPiece)
+  const [ref, box] = useBox<HTMLDivElement>(664, 560)
+  const [sideRef, sideBox] = useBox<HTMLDivElement>(300, 200)
+
+  const sheetPath = `/tickets/${sheet.ticket.id}/${tab === 'knit' ? 'knitting-sheet' : 'cut-sheet'}/${item.id}`
+  const ready = garment !== null && garment.pieces.length > 0
+  const print = (): void => {
+    if (!ready) return
+    void hand.keep().then(() => navigate(sheetPath))
+  }
+  useKeys({ Enter: print, f: () => setView((now) => (now === 'above' ? 'front' : 'above')), 'ctrl+z': hand.undo })
+  useEffect(() => {
+    if (phone && onlyPiece === null && garment?.pieces[0]) setOnly(garment.pieces[0].id)
+  }, [phone, onlyPiece, garment])
+
+  if (!garment) return <div className="mat min-h-0 flex-1" aria-busy="true" aria-label="Drafting" />
+  const taken = Object.values(garment.numbers).filter(({ from }) => from === 'taken').length
+  const expected = Object.values(garment.numbers).length - taken
+  const from =
+    taken === 0
+      ? 'From no tape yet: all of it expected from the build.'
+      : `From your ${countWord(taken)} ${taken === 1 ? 'tape' : 'tapes'}${expected > 0 ? `; ${countWord(expected)} more would narrow it` : ''}.`
+  const zones = ZONES[family]
+  const left = (
+    <>
+      {tab === 'knit' ? <KnitSwatch plan={plan} knit={knit} say={say} onChange={hand.change} /> : null}
+      <MeasuresUsed garment={garment} style={style} say={say} />
+      <section aria-label="Ease" className="border-t-2 border-ink pt-2">
+        <header className="flex items-baseline justify-between">
+          <h2 className="text-[20px] leading-6">Ease</h2>
+          <span className="text-[14px] text-mute">drag a bracket’s ring</span>
+        </header>
+        {zones.map(([zone, measure]) => (
+          <EaseBracket
+            key={zone}
+            name={EASE_NAMES[zone]}
+            ownMm={garment.numbers[measure]?.mm ?? form.measures[measure]?.mm ?? 300}
+            easeMm={garment.plan.ease[zone]}
+            style={style}
+            say={say}
+            onEase={(mm) => hand.change({ ease: { ...plan.ease, [zone]: mm } })}
+          />
+        ))}
+      </section>
+      <div className="border-t-2 border-ink pt-3">
+        <PlanChoices family={family} plan={garment.plan} onChange={hand.change} />
+      </div>
+    </>
+  )
+  const lower = (
+    <>
+      <div ref={sideRef} className="mat border-b-2 border-ink">
+        <WornView
+          form={form}
+          garment={garment}
+          view="side"
+          width={sideBox.width}
+          height={168}
+          label={`${name} in it, from the side`}
+          title="From the side"
+          checks={garment.checks}
+        />
+        <button
+          type="button"
+          onClick={() => setView(view === 'above' ? 'front' : 'above')}
+          className="block w-full border-t border-ink text-left"
+          aria-label={`From ${view === 'above' ? 'above; show from the front' : 'the front; show from above'}`}
+        >
+          <WornView
+            form={form}
+            garment={garment}
+            view={view}
+            width={sideBox.width}
+            height={view === 'above' ? 62 : 130}
+            label={`${name} in it, from ${view === 'above' ? 'above' : 'the front'}`}
+            title={view === 'above' ? 'From above, F turns it' : 'From the front'}
+          />
+        </button>
+      </div>
+      <GarmentChecks garment={garment} say={say} />
+      {tab === 'cut' && cloth !== 'knit' && (
+        <section aria-label="Lay on cloth" className="border-t-2 border-ink px-4 py-2">
+          <header className="flex items-baseline justify-between pb-1">
+            <h2 className="text-[20px] leading-6">Lay on {CLOTH_WORDS[cloth].toLowerCase()}</h2>
+          </header>
+          <LengthEntry label="Cloth’s width" mm={widthMm} least={300} most={4000} onSet={(mm) => hand.change({ clothWidthMm: mm })} />
+          <div className="pt-2">
+            <LayOnCloth
+              lay={found.lay}
+              tried={found.tried}
+              searching={found.searching}
+              widthMm={widthMm}
+              unit={look.unit}
+              say={say}
+              width={Math.max(200, sideBox.width - 34)}
+              cloth={CLOTH_WORDS[cloth].toLowerCase()}
+            />
+          </div>
+        </section>
+      )}
+    </>
+  )
+  return (
+    <div className="min-h-0 flex-1 max-md:flex max-md:flex-col max-md:overflow-y-auto max-md:pb-24 md:grid md:grid-cols-[316px_minmax(0,1fr)] md:max-bench:grid-rows-[100%_auto] md:max-bench:overflow-y-auto bench:grid-cols-[316px_minmax(0,1fr)_300px]">
+      <section aria-label="What it is made from" className="order-2 flex min-h-0 flex-col bg-panel max-md:shrink-0 md:order-1 md:border-r-2 md:border-ink">
+        <div className="quiet-scroll min-h-0 flex-1 space-y-3 px-4 py-3" role="group" aria-label="Measures, ease and cloth" tabIndex={0}>
+          {phone ? (
+            <details>
+              <summary className="flex min-h-11 cursor-pointer items-center text-[17px] font-bold">Measures, ease, cloth</summary>
+              <div className="space-y-3">{left}</div>
+            </details>
+          ) : (
+            left
+          )}
+        </div>
+        <div className="border-t-2 border-ink bg-panel p-3 max-md:fixed max-md:inset-x-0 max-md:bottom-0 max-md:z-10">
+          <button
+            type="button"
+            disabled={!ready}
+            onClick={print}
+            className="flex min-h-[60px] w-full items-center justify-between rounded-[2px] border-2 border-ink bg-tape px-4 text-left text-tape-ink disabled:opacity-50"
+          >
+            <span>
+              <b className="block text-[19px] leading-6">{tab === 'knit' ? 'Knitting sheet' : 'Cut sheet'}</b>
+              <span className="text-[14.5px] font-semibold">
+                {tab === 'knit' ? 'chart, lines, yarn' : `${countWord(garment.pieces.length)} pieces, paper in true scale`}
+              </span>
+            </span>
+            <KeyCap tone="tape">Enter</KeyCap>
+          </button>
+        </div>
+      </section>
+      <section aria-label="The pieces" className="order-1 flex min-h-0 flex-col max-md:shrink-0 md:order-2">
+        <header className="flex shrink-0 flex-wrap items-center justify-between gap-x-4 gap-y-1 border-b-2 border-ink bg-bench px-4 py-2">
+          <div className="flex min-w-0 flex-1 flex-wrap items-center gap-x-4">
+            <h1 className="text-[23px] leading-7">
+              {familyName(family)} on {name}
+            </h1>
+            <p className="text-[14.5px] leading-[18px]" aria-live="polite">
+              <b>{countGrades(garment.checks)}</b>
+              <span className="block">
+                {garment.firstDraft ? 'First draft, sew a trial. ' : ''}
+                {working || !solved ? 'Drafting. ' : ''}
+                {from}
+              </span>
+            </p>
+          </div>
+          {tabs.length > 1 && <Segmented label="What to look at" value={tab} options={tabs} onChange={setTab} />}
+        </header>
+        {hand.refused && (
+          <p role="alert" className="border-b-2 border-ink border-l-[5px] border-l-snag bg-snag-bg px-4 py-2 text-[15px]">
+            {hand.refused}
+          </p>
+        )}
+        {phone && tab === 'cut' && (
+          <div className="flex shrink-0 gap-1.5 overflow-x-auto border-b border-ink bg-panel p-1.5" role="group" aria-label="Pieces">
+            {garment.pieces.map((piece) => (
+              <button
+                key={piece.id}
+                type="button"
+                aria-pressed={piece.id === onlyPiece}
+                onClick={() => setOnly(piece.id)}
+                className="min-h-11 shrink-0 rounded-[2px] border-2 border-ink bg-panel px-2.5 text-[15px] font-semibold aria-pressed:bg-ink aria-pressed:text-panel"
+              >
+                {piece.name}
+              </button>
+            ))}
+          </div>
+        )}
+        <div ref={ref} className="mat relative min-h-[420px] flex-1 overflow-hidden max-md:h-[440px] max-md:flex-none">
+          {tab === 'cut' && (
+            <CutMat garment={garment} name={name} drag={drag} style={style} say={say} width={box.width} height={box.height} only={phone ? onlyPiece : null} />
+          )}
+          {tab === 'cut' && (
+            <div className="absolute bottom-3 right-3">
+              <EdgeTag garment={garment} drag={drag} unit={look.unit} say={say} />
+            </div>
+          )}
+          {tab === 'knit' && (
+            <KnitMat
+              garment={garment}
+              knit={knit}
+              piece={knitPiece}
+              onPiece={setKnitPiece}
+              plan={plan}
+              onChange={hand.change}
+              say={say}
+              unit={look.unit}
+              width={box.width}
+              height={box.height}
+            />
+          )}
+          {tab === 'cords' && <CordsPane garment={garment} form={form} plan={plan} onChange={hand.change} say={say} />}
+          {tab === 'growth' && <GrowthPane garment={garment} form={form} plan={wished} onChange={hand.change} say={say} unit={look.unit} />}
+        </div>
+        <footer className="flex min-h-11 shrink-0 flex-wrap items-center justify-between border-t-2 border-ink bg-panel pl-4 text-[14px]">
+          <span className="flex flex-wrap items-center gap-x-3 py-1 text-mute max-md:hidden">
+            {tab === 'cut' && (
+              <>
+                <span className="inline-flex items-center gap-1.5">
+                  <KeyCap>Tab</KeyCap> next edge
+                </span>
+                <span className="inline-flex items-center gap-1.5">
+                  <KeyCap>←</KeyCap>
+                  <KeyCap>→</KeyCap> edge by {say(drag.step)}
+                </span>
+              </>
+            )}
+            {hand.isKept ? 'Kept with the ticket' : 'On this device; kept with the sheet'}
+          </span>
+          <span className="flex">
+            <button type="button" onClick={hand.undo} disabled={!hand.canUndo} className="min-h-11 border-l border-rule px-4 font-bold disabled:text-mute">
+              Undo <KeyCap>Ctrl Z</KeyCap>
+            </button>
+            <button
+              type="button"
+              onClick={hand.asDrafted}
+              disabled={(plan.moves ?? []).length === 0}
+              className="min-h-11 border-l border-rule px-4 font-bold disabled:text-mute"
+            >
+              As drafted
+            </button>
+          </span>
+        </footer>
+      </section>
+      <section
+        aria-label="What it comes to"
+        className="order-3 flex min-h-0 flex-col bg-panel max-md:shrink-0 md:max-bench:col-span-2 max-bench:border-t-2 max-bench:border-ink bench:border-l-2 bench:border-ink"
+      >
+        <div className="quiet-scroll min-h-0 flex-1" tabIndex={0} role="group" aria-label="On the dog, checks and lay">
+          {tab === 'knit' && <KnitLines knit={knit} plan={plan} piece={knitPiece} />}
+          {lower}
+          <p className="px-4 pb-3 pt-1 text-[13.5px] leading-[17px] text-mute">
+            Predicted from tapes; only cloth on the dog says it holds.{' '}
+            <Link className="underline" to={`/tickets/${sheet.ticket.id}/try-on`}>
+              Try on
+            </Link>
+          </p>
+        </div>
+      </section>
+    </div>
+  )
+}

@@ -1,0 +1,56 @@
+import { GARMENT_FAMILIES, keptPattern, RULES_VERSION, type GarmentFamily, type GarmentPlan, type Item } from '@merry-tailor/core'
+import { useMemo, useRef, useState } from 'react'
+import { v7 as uuid } from 'uuid'
+import { useActs, useOpenTicket } from '../../bench'
+import { useKeptDraft } from '../../state/use-kept-draft'
+import { useOnce } from '../../state/use-once'
+import { problemWords } from '../../words/problems'
+
+const isPlan = (kept: unknown): kept is GarmentPlan => typeof kept === 'object' && kept !== null && !Array.isArray(kept)
+
+export const garmentFamily = (family: string): GarmentFamily | null => GARMENT_FAMILIES.find((each) => each === family) ?? null
+
+const EMPTY: GarmentPlan = {}
+
+/** How an item is wished, as it stands on this device: changed, undone, and kept as a choice of the ticket. */
+export function usePlan(item: Item) {
+  const { sheet } = useOpenTicket()
+  const acts = useActs()
+  const once = useOnce()
+  const kept = keptPattern(sheet.choices, item.id)
+  const [plan, setPlan] = useKeptDraft<GarmentPlan>(`pattern-${item.id}`, kept?.plan ?? EMPTY, isPlan)
+  const [past, setPast] = useState<GarmentPlan[]>([])
+  const [refused, setRefused] = useState<string | null>(null)
+  const now = useRef(plan)
+  now.current = plan
+
+  const change = (over: Partial<GarmentPlan>): void => {
+    setPast((all) => [...all.slice(-60), now.current])
+    setPlan((was) => ({ ...was, ...over }))
+  }
+  const undo = (): void => {
+    const last = past.at(-1)
+    if (!last) return
+    setPast(past.slice(0, -1))
+    setPlan(() => last)
+  }
+  const isKept = useMemo(() => JSON.stringify(kept?.plan ?? EMPTY) === JSON.stringify(plan), [kept, plan])
+  /** Keeps the plan; `false` where it was refused: then it stays here. */
+  const keep = async (): Promise<boolean> => {
+    const family = garmentFamily(item.family)
+    if (isKept || !family) return true
+    let done = false
+    await once(async () => {
+      const { error } = await acts.choose(
+        { kind: 'pattern', family, plan, was: kept?.id ?? null, itemId: item.id, predicted: [], rulesVersion: RULES_VERSION, overruled: null },
+        uuid(),
+      )
+      setRefused(error ? `Not kept. ${problemWords(error)} Yours stays here; theirs is in the ticket.` : null)
+      done = !error
+      return done
+    })
+    return done
+  }
+  return { plan, kept, change, undo, canUndo: past.length > 0, isKept, keep, refused, asDrafted: () => change({ moves: [] }) }
+}
+export type PlanInHand = ReturnType<typeof usePlan>
