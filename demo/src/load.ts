@@ -209,6 +209,12 @@ async function loadTicket(story: TicketStory, now: Date, put: Put, idOf: (key: s
       }
     }
   }
+  for (const { item, id: itemId } of items) {
+    if (!item.pattern) continue
+    await put(`${base}/choices/${uuid()}`, {
+      kind: 'pattern', family: item.family, plan: item.pattern, was: null, itemId, predicted: [], rulesVersion: RULES_VERSION, overruled: null, at: after(40), by,
+    }) // prettier-ignore
+  }
   for (const { family, rig, pair, route = [], after: min, ...setUp } of story.setUps ?? []) {
     const itemId = items.find(({ item }) => item.family === family)?.id
     const setUpId = uuid()

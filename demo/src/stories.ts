@@ -1,4 +1,5 @@
 import type {
+  GarmentPlan,
   Acknowledgement,
   Activity,
   DogFields,
@@ -59,6 +60,8 @@ export interface ItemStory {
   piece?: string
   choice?: { table: string; labels: string[]; overruled?: { advised: string; why: string } }
   rounds?: RoundStory[]
+  /** How it is cut or knitted, as it was kept. */
+  pattern?: GarmentPlan
 }
 
 /** What an item draws, as it was locked. */

@@ -80,11 +80,9 @@ export const sewLine = ({ edges }: Pick<PatternPiece, 'edges'>): PatternPoint[] 
 /** Over this length a wide allowance runs into a narrow one, so that no step is cut. */
 const TAPER_MM = 90
 
-/** An edge that meets a wider allowance, cut in two: plain, and running into it. */
-function tapered({ points, allowanceMm }: PieceEdge, startMm: number, endMm: number) {
+/** An edge in stretches: its own allowance, run down to a narrower neighbour's at either end. */
+function tapered({ points, allowanceMm }: PieceEdge, startMm: number | null, endMm: number | null) {
   const long = flatLength(points)
-  // A short edge has no room to run into another: its corners are mitred.
-  const taper = long >= 2 * TAPER_MM ? TAPER_MM : 0
   const cut = (fromMm: number, toMm: number): PatternPoint[] => {
     let past = 0
     const out: PatternPoint[] = []
@@ -105,28 +103,25 @@ function tapered({ points, allowanceMm }: PieceEdge, startMm: number, endMm: num
     }
     return [...out, points.at(-1) as PatternPoint]
   }
-  const [from, to] = [startMm > allowanceMm ? taper : 0, endMm > allowanceMm ? long - taper : long]
+  const [from, to] = [startMm === null ? 0 : TAPER_MM, endMm === null ? long : long - TAPER_MM]
   return [
-    ...(from > 0 ? [{ points: cut(0, from), allowanceMm: startMm, endMm: allowanceMm }] : []),
+    ...(startMm === null ? [] : [{ points: cut(0, from), allowanceMm: startMm, endMm: allowanceMm }]),
     { points: cut(from, to), allowanceMm },
-    ...(to < long ? [{ points: cut(to, long), allowanceMm, endMm }] : []),
+    ...(endMm === null ? [] : [{ points: cut(to, long), allowanceMm, endMm }]),
   ]
 }
 
-/** The line the scissors follow: allowances added, wide ones run into narrow ones. */
+/** The line the scissors follow: allowances added, a wide one run down to a narrow one where it has room. */
 export function pieceCutLine(piece: Pick<PatternPiece, 'edges'>): PatternPoint[] {
   const { edges } = piece
-  const beside = (i: number): number => {
-    const edge = edges[(i + edges.length) % edges.length] as PieceEdge
-    // Across a fold nothing runs in: the other half meets it there.
-    return edge.kind === 'fold' ? 0 : edge.allowanceMm
-  }
+  const at = (i: number): PieceEdge => edges[(i + edges.length) % edges.length] as PieceEdge
   return cutLine(
-    edges.flatMap((edge, i) =>
-      edge.kind === 'fold' || edge.allowanceMm === 0
-        ? [{ points: edge.points, allowanceMm: edge.allowanceMm }]
-        : tapered(edge, Math.max(beside(i - 1), edge.allowanceMm), Math.max(beside(i + 1), edge.allowanceMm)),
-    ),
+    edges.flatMap((edge, i) => {
+      const roomy = flatLength(edge.points) >= 2.2 * TAPER_MM
+      // Bound edges and folds have none: there the corner is cut square.
+      const narrower = ({ allowanceMm }: PieceEdge): number | null => (roomy && allowanceMm > 0 && allowanceMm < edge.allowanceMm ? allowanceMm : null)
+      return tapered(edge, narrower(at(i - 1)), narrower(at(i + 1)))
+    }),
   )
 }
 

@@ -76,8 +76,11 @@ const pathOf = (on: MatPiece, points: readonly PatternPoint[], closed = false): 
 function PieceOnMat({ on, by, garment, seams, lit, drag, say }: PieceOnMatProps) {
   const { piece } = on
   const strained = garment.strained.filter(({ piece: id }) => id === piece.id)
-  const small = on.wide < 150 || on.high < 44
-  const at = { x: on.x + on.wide * (small ? 0.04 : 0.42), y: small ? on.y - 6 : on.y + Math.min(on.high * 0.4, on.high - 26) }
+  const small = on.wide < 150 || on.high < 76
+  const narrow = small && on.wide < 190 && on.high >= 44
+  const at = small
+    ? { x: on.x + 12, y: on.high < 30 ? on.y - 6 : on.y + on.high / 2 + 5 }
+    : { x: on.x + on.wide * 0.36, y: on.y + Math.min(on.high * 0.34, on.high - 50) }
   return (
     <g>
       <path d={pathOf(on, on.cut, true)} fill="var(--plate)" stroke="var(--ink)" strokeWidth={2} strokeLinejoin="round" />
@@ -97,7 +100,7 @@ function PieceOnMat({ on, by, garment, seams, lit, drag, say }: PieceOnMatProps)
           </g>
         )
       })}
-      {!small && <Grain on={on} />}
+      {!small && <Grain at={{ x: at.x, y: at.y + 34 }} long={Math.min(120, on.wide * 0.3)} />}
       {piece.notches.flatMap(({ edge, share, count }) => {
         const own = piece.edges.find(({ id }) => id === edge)
         if (!own) return []
@@ -116,11 +119,19 @@ function PieceOnMat({ on, by, garment, seams, lit, drag, say }: PieceOnMatProps)
       {piece.edges.map((edge) => (
         <EdgeOnMat key={edge.id} edge={edge} on={on} by={by} seams={seams} lit={lit} drag={drag} say={say} strained={strained.length > 0} />
       ))}
-      <text x={at.x} y={at.y} fontSize={small ? 13.5 : 19} fontWeight={800} fill="var(--ink)" className="map-halo" style={{ pointerEvents: 'none' }}>
+      <text
+        x={at.x}
+        y={narrow ? at.y - 8 : at.y}
+        fontSize={small ? 13.5 : 19}
+        fontWeight={800}
+        fill="var(--ink)"
+        className="map-halo"
+        style={{ pointerEvents: 'none' }}
+      >
         {piece.name}
         {small && (
-          <tspan fontWeight={400} fill="var(--mute)">
-            {' '}
+          <tspan fontWeight={400} fill="var(--mute)" {...(narrow ? { x: at.x, dy: 16 } : {})}>
+            {narrow ? '' : ' '}
             {pieceCount(piece)}
           </tspan>
         )}
@@ -134,18 +145,9 @@ function PieceOnMat({ on, by, garment, seams, lit, drag, say }: PieceOnMatProps)
   )
 }
 
-function Grain({ on }: { on: MatPiece }) {
-  const [a, b] = on.piece.grain.map(on.to)
-  if (!a || !b) return null
-  const y = Math.max(a.y, on.y + on.high * 0.62 > a.y ? a.y : a.y)
-  return (
-    <path
-      d={`M${a.x} ${y}H${b.x}M${a.x + 7} ${y - 4}L${a.x} ${y}L${a.x + 7} ${y + 4}M${b.x - 7} ${y - 4}L${b.x} ${y}L${b.x - 7} ${y + 4}`}
-      fill="none"
-      stroke="var(--ink)"
-      strokeWidth={1.5}
-    />
-  )
+/** The grain runs along the dog: shown, not measured. */
+function Grain({ at: { x, y }, long }: { at: { x: number; y: number }; long: number }) {
+  return <path d={`M${x} ${y}h${long}M${x + 7} ${y - 4}l-7 4l7 4M${x + long - 7} ${y - 4}l7 4l-7 4`} fill="none" stroke="var(--ink)" strokeWidth={1.5} />
 }
 
 const DASH: Readonly<Record<PieceEdge['kind'], string>> = { seam: '4 3', hem: '7 4', fold: '12 4 2 4', bound: '2 2.5' }
@@ -163,7 +165,7 @@ function EdgeOnMat({ edge, on, by, seams, lit, drag, say }: Omit<PieceOnMatProps
   const ring = on.to(flatAlong(edge.points, move?.at ?? 0.5))
   return (
     <g>
-      {isLit && (
+      {(isLit || held) && (
         <>
           <path d={d} fill="none" stroke="var(--tape-ink)" strokeWidth={12} />
           <path d={d} fill="none" stroke="var(--tape)" strokeWidth={9} />
@@ -193,7 +195,7 @@ function EdgeOnMat({ edge, on, by, seams, lit, drag, say }: Omit<PieceOnMatProps
           aria-valuemax={150}
           aria-valuenow={Math.round(move?.mm ?? 0)}
           aria-valuetext={move ? `moved ${move.mm > 0 ? 'out' : 'in'} ${say(Math.abs(move.mm))}` : 'as drafted'}
-          className="handle cursor-grab"
+          className="cursor-grab outline-none"
           onFocus={() => drag.setInHand(own)}
           onKeyDown={(event) => drag.key(event, own)}
           onPointerDown={(event) => drag.down(event, on, edge, by)}

@@ -1,4 +1,4 @@
-import { formatLength, stillGrows, pieceCutLine, sewLine, type Garment } from '@merry-tailor/core'
+import { stillGrows, pieceCutLine, sewLine, type Garment } from '@merry-tailor/core'
 import type { Paper } from '@merry-tailor/core/formats'
 import { useMemo, useState } from 'react'
 import { useParams } from 'react-router'
@@ -9,6 +9,7 @@ import { useAppSelector } from '../../state/store'
 import { longDay, today } from '../../state/today'
 import { useKeptDraft } from '../../state/use-kept-draft'
 import { fixed } from '../../ui/plates/geometry'
+import { lengthText } from '../../ui/length/length-text'
 import { familyName } from '../../words/stages'
 import { CORD_WORDS, cordsOf } from './cords-of'
 import { CLOTH_WORDS, FASTENING_WORDS, pieceCount, SEWING } from './garment-words'
@@ -35,7 +36,7 @@ const isNumberOrNull = (kept: unknown): kept is number | null => kept === null |
 function OneSheet({ item, family }: { item: Item; family: GarmentFamily }) {
   const { sheet, name } = useOpenTicket()
   const look = useAppSelector((state) => state.settings)
-  const say = (mm: number): string => formatLength(mm, { unit: look.unit, step: look.unit === 'in' ? 0.125 : 0.5 }).text
+  const say = (mm: number): string => lengthText(mm, { unit: look.unit, step: look.unit === 'in' ? 0.125 : 0.5 }, true)
   const { plan } = usePlan(item)
   const growing = stillGrows(sheet.dog, today())
   const wished = useMemo(() => ({ ...plan, growing: plan.growing ?? ((family === 'C1' || family === 'C5') && growing) }), [plan, family, growing])

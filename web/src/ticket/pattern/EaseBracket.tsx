@@ -13,7 +13,7 @@ interface EaseBracketProps {
   onEase: (mm: number) => void
 }
 
-const HEIGHT = 52
+const HEIGHT = 58
 const STRIP = 18
 const [LEAST, MOST] = [-60, 150]
 
@@ -67,12 +67,12 @@ export function EaseBracket({ name, ownMm, easeMm, style, say, onEase }: EaseBra
           </g>
         ))}
         <path d={`M${pin} ${y + STRIP}V${y - 16}H${ring}V${y}`} fill="none" stroke="var(--ink)" strokeWidth={2} />
-        <text x={Math.max(2, Math.min(pin, ring) - 6)} y={y - 12} textAnchor={Math.min(pin, ring) > 60 ? 'end' : 'start'} fontSize={13.5} fill="var(--ink)">
+        <text x={Math.max(2, Math.min(pin, ring) - 6)} y={y - 24} textAnchor={Math.min(pin, ring) > 60 ? 'end' : 'start'} fontSize={13.5} fill="var(--ink)">
           {Math.min(pin, ring) > 60 ? say(ownMm) : ''}
         </text>
         <text
           x={Math.min(width - 2, Math.max(pin, ring) + 12)}
-          y={y - 12}
+          y={y - 24}
           textAnchor={Math.max(pin, ring) > width - 70 ? 'end' : 'start'}
           fontSize={13.5}
           fontWeight={700}

@@ -19,10 +19,10 @@ export function GarmentChecks({ garment, say }: { garment: Garment; say: (mm: nu
             </span>
             <span className="text-right">{checkValue(check, say)}</span>
           </p>
-          <p className="flex items-center justify-between gap-2 pl-[29px]">
+          <p className="flex flex-wrap items-center justify-between gap-x-2 pl-[29px]">
             <VerdictWord grade={check.grade} basis="predicted" size={15} />
             {check.grade !== 'holds' && (
-              <span className="text-right text-[13.5px] leading-[16px] text-mute">
+              <span className="text-[13.5px] leading-[17px] text-mute">
                 {elseWords(check.id)}
                 {check.symptom ? ` (${check.symptom})` : ''}
               </span>

@@ -4,6 +4,9 @@ import { Segmented } from '../../ui/controls/Segmented'
 import { KnitChart } from './KnitChart'
 import type { Knit } from './use-knit'
 
+/** The heading above the chart and the buttons under it, px. */
+const BARS = 112
+
 interface KnitMatProps {
   garment: Garment
   knit: Knit
@@ -42,9 +45,10 @@ export function KnitMat({ knit, piece, onPiece, plan, onChange, say, unit, width
   const most = Math.max(...rowsPlan.rows.map(({ stitches }) => stitches))
   const ratio = gauge.stitchesPerMm / gauge.rowsPerMm
   const [left, top, foot, right] = [104, 170, 34, 96]
-  const stitch = Math.max(1.2, Math.min(14, (width - left - right) / most, (height - top - foot) / (rows * ratio)))
+  const room = height - BARS
+  const stitch = Math.max(1.2, Math.min(14, (width - left - right) / most, (room - top - foot) / (rows * ratio)))
   const row = stitch * ratio
-  const bottom = Math.max(top + rows * row, height - foot)
+  const bottom = Math.max(top + rows * row, room - foot)
   const unitMm = MM_PER_UNIT[unit] * (unit === 'cm' ? 2 : 1)
   const byMm = row * gauge.rowsPerMm
   const units = Array.from({ length: Math.floor(rows / gauge.rowsPerMm / unitMm) }, (_, i) => i + 1)
@@ -62,8 +66,8 @@ export function KnitMat({ knit, piece, onPiece, plan, onChange, say, unit, width
         <svg
           role="img"
           width={width}
-          height={Math.max(height - 64, bottom + foot)}
-          viewBox={`0 0 ${width} ${Math.max(height - 64, bottom + foot)}`}
+          height={Math.max(room, bottom + foot)}
+          viewBox={`0 0 ${width} ${Math.max(room, bottom + foot)}`}
           aria-label={`${rows} rows, cast on ${rowsPlan.castOn}, ${rowsPlan.rows.at(-1)?.stitches} at the end; ${knitted} knitted`}
           className="block"
         >

@@ -1,4 +1,4 @@
-import { formatLength, gaugeOf, knitOutline, knitProfile, stillGrows, type GarmentFamily, type Item } from '@merry-tailor/core'
+import { gaugeOf, knitOutline, knitProfile, stillGrows, type GarmentFamily, type Item } from '@merry-tailor/core'
 import { useMemo } from 'react'
 import { useParams } from 'react-router'
 import { NoItem, useOpenTicket } from '../../bench'
@@ -6,6 +6,7 @@ import { PaperRoom } from '../../frame/PaperRoom'
 import { useAppSelector } from '../../state/store'
 import { longDay, today } from '../../state/today'
 import { Empty } from '../../ui/State'
+import { lengthText } from '../../ui/length/length-text'
 import { familyName } from '../../words/stages'
 import { FASTENING_WORDS, knitLineWords } from './garment-words'
 import { KnitChart } from './KnitChart'
@@ -25,7 +26,7 @@ export function KnittingSheet() {
 function OneSheet({ item, family }: { item: Item; family: GarmentFamily }) {
   const { sheet, name } = useOpenTicket()
   const look = useAppSelector((state) => state.settings)
-  const say = (mm: number): string => formatLength(mm, { unit: look.unit, step: look.unit === 'in' ? 0.125 : 0.5 }).text
+  const say = (mm: number): string => lengthText(mm, { unit: look.unit, step: look.unit === 'in' ? 0.125 : 0.5 }, true)
   const { plan } = usePlan(item)
   const growing = stillGrows(sheet.dog, today())
   const wished = useMemo(() => ({ ...plan, growing: plan.growing ?? ((family === 'C1' || family === 'C5') && growing) }), [plan, family, growing])

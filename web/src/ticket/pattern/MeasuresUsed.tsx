@@ -12,7 +12,7 @@ export function MeasuresUsed({ garment, style, say }: { garment: Garment; style:
   const expected = rows.filter(([, { from }]) => from === 'expected')
   return (
     <section aria-label="Measures used">
-      <header className="flex items-baseline justify-between pb-1">
+      <header className="flex flex-wrap items-baseline justify-between gap-x-3 pb-1">
         <h2 className="text-[20px] leading-6">Measures used</h2>
         <span className="text-[14px] text-mute">
           {taken.length} taken, {expected.length} expected

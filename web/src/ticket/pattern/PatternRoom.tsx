@@ -1,4 +1,4 @@
-import { formatLength, stillGrows, type GarmentFamily, type Item } from '@merry-tailor/core'
+import { stillGrows, type GarmentFamily, type Item } from '@merry-tailor/core'
 import { useEffect, useMemo, useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { NoItem, useOpenTicket } from '../../bench'
@@ -11,6 +11,7 @@ import { KeyCap } from '../../ui/controls/KeyCap'
 import { Segmented } from '../../ui/controls/Segmented'
 import { useMedia } from '../../ui/use-media'
 import { useBox } from '../../ui/use-width'
+import { lengthText } from '../../ui/length/length-text'
 import { familyName } from '../../words/stages'
 import { CordsPane } from './CordsPane'
 import { CutMat } from './CutMat'
@@ -68,7 +69,7 @@ function OnePattern({ item, family }: { item: Item; family: GarmentFamily }) {
   const navigate = useNavigate()
   const look = useAppSelector((state) => state.settings)
   const style = { ...valueStyle(look), unit: look.unit }
-  const say = (mm: number): string => formatLength(mm, { unit: look.unit, step: look.unit === 'in' ? 0.125 : 0.5 }).text
+  const say = (mm: number): string => lengthText(mm, { unit: look.unit, step: look.unit === 'in' ? 0.125 : 0.5 }, true)
   const hand = usePlan(item)
   const { plan } = hand
   const growing = stillGrows(sheet.dog, today())
@@ -162,7 +163,7 @@ function OnePattern({ item, family }: { item: Item; family: GarmentFamily }) {
             garment={garment}
             view={view}
             width={sideBox.width}
-            height={view === 'above' ? 62 : 130}
+            height={view === 'above' ? 84 : 140}
             label={`${name} in it, from ${view === 'above' ? 'above' : 'the front'}`}
             title={view === 'above' ? 'From above, F turns it' : 'From the front'}
           />
@@ -174,7 +175,6 @@ function OnePattern({ item, family }: { item: Item; family: GarmentFamily }) {
           <header className="flex items-baseline justify-between pb-1">
             <h2 className="text-[20px] leading-6">Lay on {CLOTH_WORDS[cloth].toLowerCase()}</h2>
           </header>
-          <LengthEntry label="Cloth’s width" mm={widthMm} least={300} most={4000} onSet={(mm) => hand.change({ clothWidthMm: mm })} />
           <div className="pt-2">
             <LayOnCloth
               lay={found.lay}
@@ -187,6 +187,7 @@ function OnePattern({ item, family }: { item: Item; family: GarmentFamily }) {
               cloth={CLOTH_WORDS[cloth].toLowerCase()}
             />
           </div>
+          <LengthEntry label="Cloth’s width" mm={widthMm} least={300} most={4000} onSet={(mm) => hand.change({ clothWidthMm: mm })} />
         </section>
       )}
     </>

@@ -23,7 +23,7 @@ const mirrored = (points: readonly Place[]): Place[] => points.map(([x, y, z]): 
 
 /** The dog in its garment, cut from its own form: cloth over the plates, stitched round. */
 export function WornView({ form, garment, view, width, height, label, title, checks = [] }: WornProps) {
-  const scale = plateScale(form, view, { width, height, inset: { top: 8, bottom: view === 'side' ? 0 : 4 } })
+  const scale = plateScale(form, view, { width, height, inset: view === 'side' ? { top: 8 } : { top: -8, bottom: -12, left: 20, right: 20 } })
   const names = [...new Set(garment.worn.map(({ piece }) => piece))]
   // Under the belly first, then the hood, the back over both.
   const order = ['chest', 'belly', 'hood', 'shell', 'back'].filter((id) => names.includes(id))

@@ -2,7 +2,7 @@ import type { GarmentCheck, GarmentCheckId, Grade, KnitLine, PatternPiece } from
 
 export const CLOTH_WORDS = { woven: 'Woven', fleece: 'Fleece', knit: 'Knitted' } as const
 export const CUT_WORDS = { plain: 'Straight', shaped: 'Shaped' } as const
-export const HEM_WORDS = { elbow: 'At the elbow', belly: 'At the belly line', short: 'Above the elbow' } as const
+export const HEM_WORDS = { elbow: 'Elbow', belly: 'Belly line', short: 'Shorter' } as const
 export const FASTENING_WORDS = {
   'strips-clips': 'Strips, clips',
   'band-buckle': 'Band, buckle',
@@ -61,6 +61,8 @@ export function checkValue({ id, mm, needsMm }: GarmentCheck, say: (mm: number) 
       return mm > 0 ? `${say(mm)} over` : mm < 0 ? `${say(-mm)} ahead` : 'at the tail base'
     case 'band-on-its-ring':
       return `laps ${say(mm)}`
+    case 'leg-off-toes':
+      return `ends ${say(Math.max(0, needsMm - mm))} off the floor`
     case 'outline':
       return ''
     default:
