@@ -14,6 +14,11 @@ export async function lookAtEveryScreen(page: Page, theme: 'light' | 'evening', 
   )
   const carting = (await sheets()).find((sheet) => sheet.items.some(({ family }) => family === 'H23'))
   const riding = (await sheets()).find((sheet) => sheet.items.some(({ family }) => family === 'H24'))
+  const garments = (await sheets()).flatMap(({ dog, ticket: { id }, items }) =>
+    items
+      .filter(({ family, way }) => way === 'made' && ((family === 'C3' && dog?.name === 'Sextant') || (family === 'C1' && dog?.name === 'Pebble')))
+      .flatMap(({ id: item, family }) => [`/tickets/${id}/pattern/${item}`, `/tickets/${id}/${family === 'C1' ? 'knitting-sheet' : 'cut-sheet'}/${item}`]),
+  )
   const ticket = (sheet: typeof halyard, stage: string) => `/tickets/${sheet?.ticket.id ?? ''}/${stage}`
   const dogs = (await (await fetch(`${address()}/api/dogs`)).json()) as { id: string; name: string }[]
   const spinnaker = dogs.find((dog) => dog.name === 'Spinnaker')
@@ -53,6 +58,7 @@ export async function lookAtEveryScreen(page: Page, theme: 'light' | 'evening', 
     ticket(halyard, 'solo'),
     ticket(halyard, 'form'),
     ticket(thrift, 'quick'),
+    ...garments,
     '/dogs/bring-in',
     `/round?dogs=${halyard?.dog?.id ?? ''},${skiff?.dog?.id ?? ''}`,
     `/round/sheet?dogs=${halyard?.dog?.id ?? ''}`,

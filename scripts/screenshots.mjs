@@ -34,6 +34,17 @@ const loaded = async (page) => {
   for (let i = 0; i < 4; i++) await page.keyboard.press('ArrowLeft')
 }
 
+/** A garment's bench, by its dog and family. */
+function garment(name, family) {
+  const sheet = sheets.find((each) => each.dog?.name === name && each.items.some((item) => item.family === family && item.way === 'made'))
+  return `/tickets/${sheet.ticket.id}/pattern/${sheet.items.find((item) => item.family === family).id}`
+}
+const cutting = async (page) => {
+  await page.getByRole('slider', { name: 'Back, front seam' }).focus()
+  await page.getByText(/best of/).waitFor()
+  await page.waitForTimeout(4500)
+}
+
 const bench = { width: 1280, height: 800 }
 const phone = { width: 390, height: 844 }
 const views = [
@@ -48,11 +59,11 @@ const views = [
   ['seat', ofFamily('H24', 'seat'), bench],
   ['try-on', at('Marlin', 'try-on'), bench, 'light', (page) => page.getByRole('img', { name: /hollow numbers/ }).waitFor()],
   ['try-on-phone', at('Marlin', 'try-on'), phone, 'light', (page) => page.getByRole('img', { name: /close by/ }).waitFor()],
-  ['finish', at('Dulse', 'finish'), bench],
+  ['pattern', garment('Sextant', 'C3'), bench, 'light', cutting],
+  ['knit', garment('Pebble', 'C1'), bench, 'light', (page) => page.getByRole('button', { name: /^Row \d+ knitted/ }).waitFor()],
   ['docket', at('Dulse', 'docket'), bench],
   ['dog', `/dogs/${spinnaker.id}`, bench],
   ['round', `/round?dogs=${['Bilberry', 'Marlin', 'Lodestar', 'Oakum'].map((name) => of(name).dog.id).join(',')}&tapes=M01,M07`, bench, 'light', walk],
-  ['sizes', '/sizes', bench],
   ['gear', '/gear', bench],
   ['shop', '/shop', bench, 'light', (page) => page.getByRole('heading', { name: /^Predicted/ }).scrollIntoViewIfNeeded()],
 ]

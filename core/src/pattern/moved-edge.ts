@@ -1,5 +1,5 @@
 import { flatArea, flatDistance, type PatternPoint } from './flat-point.ts'
-import { edgeOf, sewLine, type PatternPiece } from './pattern-piece.ts'
+import { edgeLength, edgeOf, sewLine, type PatternPiece } from './pattern-piece.ts'
 import type { Seam } from './walk-seams.ts'
 
 /** An edge moved by hand, or by what a trial pinned: outward is plus, mm, most at the place, nothing at its ends. */
@@ -56,6 +56,22 @@ function finer(points: readonly PatternPoint[]): PatternPoint[] {
   })
 }
 
+/** How far a partner's move may differ from the edge's own, as a share, so that both stay as long as each other. */
+const FOLLOWS = [1, 0.95, 1.05, 0.9, 1.1, 0.8, 1.2, 0.7, 1.3, 0.6, 1.4, 0.5, 1.5]
+const MEETS_MM = 0.5
+
+/** The partner edge moved back by what the first gained: so far that both meet again, as nearly as may be. */
+function following(partner: PatternPiece, edge: string, move: EdgeMove, aimMm: number): PatternPiece {
+  let best: { piece: PatternPiece; off: number } | null = null
+  for (const share of FOLLOWS) {
+    const piece = movedEdge(partner, { ...move, piece: partner.id, edge, mm: -move.mm * share })
+    const off = Math.abs(edgeLength(piece, edge) - aimMm)
+    if (!best || off < best.off - 1e-9) best = { piece, off }
+    if (best.off <= MEETS_MM) break
+  }
+  return best?.piece ?? partner
+}
+
 /**
  * Pieces with all moves made; where an edge is sewn to one single other, that one gives what the first gains.
  *
@@ -64,22 +80,18 @@ function finer(points: readonly PatternPoint[]): PatternPoint[] {
 export function movedPieces(pieces: readonly PatternPiece[], seams: readonly Seam[], moves: readonly EdgeMove[]): PatternPiece[] {
   return moves.reduce<PatternPiece[]>(
     (all, move) => {
-      const partner = seams
-        .filter(({ a, b }) => a.length === 1 && b.length === 1)
-        .flatMap(({ a: [a], b: [b] }) =>
-          a && b
-            ? ([
-                [a, b],
-                [b, a],
-              ] as const)
-            : [],
-        ) // prettier-ignore
-        .find(([own, other]) => own[0] === move.piece && own[1] === move.edge && other[0] !== move.piece)?.[1]
-      return all.map((piece) => {
-        if (piece.id === move.piece) return movedEdge(piece, move)
-        if (partner && piece.id === partner[0]) return movedEdge(piece, { ...move, piece: partner[0], edge: partner[1], mm: -move.mm })
-        return piece
-      })
+      const own = all.find(({ id, edges }) => id === move.piece && edges.some((edge) => edge.id === move.edge))
+      if (!own) return all
+      const moved = movedEdge(own, move)
+      const seam = seams.find(
+        ({ a, b }) =>
+          a.length === 1 && b.length === 1 && [a[0], b[0]].some((end) => end?.[0] === move.piece && end[1] === move.edge) && a[0]?.[0] !== b[0]?.[0],
+      )
+      const [first, second] = [seam?.a[0], seam?.b[0]]
+      const isFirst = first?.[0] === move.piece && first[1] === move.edge
+      const other = isFirst ? second : first
+      const aimMm = edgeLength(moved, move.edge) + (seam ? (isFirst ? -seam.easeMm : seam.easeMm) : 0)
+      return all.map((piece) => (piece === own ? moved : other && piece.id === other[0] ? following(piece, other[1], move, aimMm) : piece))
     },
     [...pieces],
   )

@@ -414,7 +414,7 @@ export function renderPage(path: string, pattern: string, element: ReactNode) {
 }
 
 /** Renders one stage of a ticket inside its frame. */
-export function renderStage(sheet: TicketSheet, stage: string, element: ReactNode) {
+export function renderStage(sheet: TicketSheet, stage: string, element: ReactNode, at = stage) {
   shop.tickets.push(sheet)
   const router = createMemoryRouter(
     [
@@ -428,7 +428,7 @@ export function renderStage(sheet: TicketSheet, stage: string, element: ReactNod
       },
       { path: '*', element: <p>elsewhere</p> },
     ],
-    { initialEntries: [`/tickets/${sheet.ticket.id}/${stage}`] },
+    { initialEntries: [`/tickets/${sheet.ticket.id}/${at}`] },
   )
   render(
     <Provider store={store}>

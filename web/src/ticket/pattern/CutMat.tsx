@@ -80,7 +80,7 @@ function PieceOnMat({ on, by, garment, seams, lit, drag, say }: PieceOnMatProps)
   const narrow = small && on.wide < 190 && on.high >= 44
   const at = small
     ? { x: on.x + 12, y: on.high < 30 ? on.y - 6 : on.y + on.high / 2 + 5 }
-    : { x: on.x + on.wide * 0.36, y: on.y + Math.min(on.high * 0.34, on.high - 50) }
+    : { x: on.wide < 260 ? on.x + 14 : on.x + on.wide * 0.36, y: on.y + Math.min(on.high * 0.34, on.high - 50) }
   return (
     <g>
       <path d={pathOf(on, on.cut, true)} fill="var(--plate)" stroke="var(--ink)" strokeWidth={2} strokeLinejoin="round" />

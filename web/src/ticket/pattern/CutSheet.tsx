@@ -1,10 +1,10 @@
-import { stillGrows, pieceCutLine, sewLine, type Garment } from '@merry-tailor/core'
+import { movedPieces, pieceCutLine, sewLine, type Garment } from '@merry-tailor/core'
 import type { Paper } from '@merry-tailor/core/formats'
 import { useMemo, useState } from 'react'
 import { useParams } from 'react-router'
 import { NoItem, useOpenTicket } from '../../bench'
 import { PaperRoom } from '../../frame/PaperRoom'
-import { LengthEntry } from '../../length-entry'
+import { NumberEntry } from '../../length-entry'
 import { useAppSelector } from '../../state/store'
 import { longDay, today } from '../../state/today'
 import { useKeptDraft } from '../../state/use-kept-draft'
@@ -14,8 +14,8 @@ import { familyName } from '../../words/stages'
 import { CORD_WORDS, cordsOf } from './cords-of'
 import { CLOTH_WORDS, FASTENING_WORDS, pieceCount, SEWING } from './garment-words'
 import { patternDesk, useLay } from './pattern-desk'
-import { useMovedGarment, useNestItems, usePattern } from './use-pattern'
-import { garmentFamily, usePlan } from './use-plan'
+import { useItemPattern, useNestItems } from './use-pattern'
+import { garmentFamily } from './use-plan'
 import type { Item, GarmentFamily } from '@merry-tailor/core'
 
 const SQUARE_MM = 50
@@ -37,11 +37,9 @@ function OneSheet({ item, family }: { item: Item; family: GarmentFamily }) {
   const { sheet, name } = useOpenTicket()
   const look = useAppSelector((state) => state.settings)
   const say = (mm: number): string => lengthText(mm, { unit: look.unit, step: look.unit === 'in' ? 0.125 : 0.5 }, true)
-  const { plan } = usePlan(item)
-  const growing = stillGrows(sheet.dog, today())
-  const wished = useMemo(() => ({ ...plan, growing: plan.growing ?? ((family === 'C1' || family === 'C5') && growing) }), [plan, family, growing])
-  const { drafted, form } = usePattern(family, wished)
-  const garment = useMovedGarment(drafted, plan.moves)
+  const { hand, drafted, form } = useItemPattern(item, family)
+  const { plan } = hand
+  const garment = useMemo(() => drafted && { ...drafted, pieces: movedPieces(drafted.pieces, drafted.seams, plan.moves ?? []) }, [drafted, plan.moves])
   const items = useNestItems(garment?.pieces ?? [])
   const widthMm = plan.clothWidthMm ?? 1480
   const cloth = useMemo(() => ({ widthMm, gapMm: 5, oneWay: false }), [widthMm])
@@ -82,11 +80,12 @@ function OneSheet({ item, family }: { item: Item; family: GarmentFamily }) {
             <p className="font-bold">Paper in true scale</p>
             <Files garment={garment} paper={look.paper} label={label} file={`${name}-${family}`.replace(/\W+/g, '-').toLowerCase()} />
             <div className="flex max-w-[420px] items-end gap-3">
-              <LengthEntry
-                label={`Side of the ${say(SQUARE_MM)} square, as printed here`}
-                mm={printedMm ?? SQUARE_MM}
+              <NumberEntry
+                label={`Side of the ${SQUARE_MM} mm square as this printer printed it, mm`}
+                value={printedMm ?? SQUARE_MM}
                 least={20}
                 most={100}
+                problem="From 20 to 100 mm."
                 onSet={(mm) => setPrinted(() => mm)}
               />
             </div>
@@ -94,7 +93,7 @@ function OneSheet({ item, family }: { item: Item; family: GarmentFamily }) {
               <p>Print page 1, measure the square, type its side: asked once for this printer.</p>
             ) : Math.abs(off) > TRUE_MM ? (
               <p role="alert" className="border-l-[5px] border-snag bg-snag-bg px-2 py-1 font-bold">
-                This printer is {say(Math.abs(off))} {off > 0 ? 'too large' : 'too small'} on {say(SQUARE_MM)}. Do not cut: print again at its true size,
+                This printer is {Math.abs(off).toFixed(1)} mm {off > 0 ? 'too large' : 'too small'} on {SQUARE_MM} mm. Do not cut: print again at its true size,
                 without fitting to the page.
               </p>
             ) : (

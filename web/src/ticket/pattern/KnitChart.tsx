@@ -38,6 +38,12 @@ export function KnitChart({ plan, knitted, x, bottom, stitch, row, paper = false
           )
           .join('')
   const every = (step: number): number[] => Array.from({ length: Math.floor(rows.length / step) }, (_, i) => (i + 1) * step)
+  let lastSaid = -Infinity
+  const said = (at: number): boolean => {
+    if ((at - lastSaid) * row < 15) return false
+    lastSaid = at
+    return true
+  }
   const work = rows[knitted]
   const clip = `knit-${Math.round(x)}-${paper ? 'p' : 's'}`
   return (
@@ -93,7 +99,7 @@ export function KnitChart({ plan, knitted, x, bottom, stitch, row, paper = false
           return <path key={`${i}${way}`} d={d} fill="none" stroke={paper ? 'black' : 'var(--ink)'} strokeWidth={Math.abs(change) > 2 ? 3 : 1.5} />
         })
       })}
-      {every(10).map((n) => (
+      {every(row < 1.3 ? 20 : 10).map((n) => (
         <text
           key={n}
           x={middle - edge(rows[n - 1]?.stitches ?? most) - 8}
@@ -106,10 +112,11 @@ export function KnitChart({ plan, knitted, x, bottom, stitch, row, paper = false
         </text>
       ))}
       {plan.lines.map((line, i) => {
+        // Counts stand no closer than they can be read.
         const last = line.row + (line.every ?? 2) * (line.times - 1)
         const at = rows[Math.min(rows.length, Math.max(1, last)) - 1]
         const next = plan.lines[i + 1]
-        if (!at || line.by === 0 || next === undefined) return null
+        if (!at || line.by === 0 || next === undefined || !said(at.row)) return null
         return (
           <text key={line.row} x={middle + edge(at.stitches) + 8} y={bottom - at.row * row + 4} fontSize={12} fill={paper ? 'black' : 'var(--ink)'}>
             {at.stitches} st

@@ -51,7 +51,8 @@ export function KnitMat({ knit, piece, onPiece, plan, onChange, say, unit, width
   const bottom = Math.max(top + rows * row, room - foot)
   const unitMm = MM_PER_UNIT[unit] * (unit === 'cm' ? 2 : 1)
   const byMm = row * gauge.rowsPerMm
-  const units = Array.from({ length: Math.floor(rows / gauge.rowsPerMm / unitMm) }, (_, i) => i + 1)
+  const tight = unitMm * byMm < 16 ? 2 : 1
+  const units = Array.from({ length: Math.floor(rows / gauge.rowsPerMm / unitMm / tight) }, (_, i) => (i + 1) * tight)
   const next = rowsPlan.rows.slice(knitted + 1, knitted + 5)
   const work = next[0]
   return (

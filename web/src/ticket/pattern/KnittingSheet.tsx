@@ -1,4 +1,4 @@
-import { gaugeOf, knitOutline, knitProfile, stillGrows, type GarmentFamily, type Item } from '@merry-tailor/core'
+import { gaugeOf, knitOutline, movedPieces, knitProfile, type GarmentFamily, type Item } from '@merry-tailor/core'
 import { useMemo } from 'react'
 import { useParams } from 'react-router'
 import { NoItem, useOpenTicket } from '../../bench'
@@ -10,8 +10,8 @@ import { lengthText } from '../../ui/length/length-text'
 import { familyName } from '../../words/stages'
 import { FASTENING_WORDS, knitLineWords } from './garment-words'
 import { KnitChart } from './KnitChart'
-import { useMovedGarment, usePattern } from './use-pattern'
-import { garmentFamily, usePlan } from './use-plan'
+import { useItemPattern } from './use-pattern'
+import { garmentFamily } from './use-plan'
 
 /** A garment to knit: swatch, every piece in lines with its chart and sizes, yarn. */
 export function KnittingSheet() {
@@ -27,11 +27,9 @@ function OneSheet({ item, family }: { item: Item; family: GarmentFamily }) {
   const { sheet, name } = useOpenTicket()
   const look = useAppSelector((state) => state.settings)
   const say = (mm: number): string => lengthText(mm, { unit: look.unit, step: look.unit === 'in' ? 0.125 : 0.5 }, true)
-  const { plan } = usePlan(item)
-  const growing = stillGrows(sheet.dog, today())
-  const wished = useMemo(() => ({ ...plan, growing: plan.growing ?? ((family === 'C1' || family === 'C5') && growing) }), [plan, family, growing])
-  const { drafted } = usePattern(family, wished)
-  const garment = useMovedGarment(drafted, plan.moves)
+  const { hand, drafted } = useItemPattern(item, family)
+  const { plan } = hand
+  const garment = useMemo(() => drafted && { ...drafted, pieces: movedPieces(drafted.pieces, drafted.seams, plan.moves ?? []) }, [drafted, plan.moves])
   const swatch = plan.swatch ?? null
   const knitted = useMemo(() => {
     if (!garment || !swatch) return []

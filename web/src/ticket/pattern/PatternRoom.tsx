@@ -1,11 +1,10 @@
-import { stillGrows, type GarmentFamily, type Item } from '@merry-tailor/core'
+import type { Form, Garment, GarmentFamily, GarmentPlan, Item } from '@merry-tailor/core'
 import { useEffect, useMemo, useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { NoItem, useOpenTicket } from '../../bench'
 import { LengthEntry } from '../../length-entry'
 import { valueStyle } from '../../state/settings'
 import { useAppSelector } from '../../state/store'
-import { today } from '../../state/today'
 import { useKeys } from '../../state/use-keys'
 import { KeyCap } from '../../ui/controls/KeyCap'
 import { Segmented } from '../../ui/controls/Segmented'
@@ -29,8 +28,8 @@ import { useLay } from './pattern-desk'
 import { PlanChoices } from './PlanChoices'
 import { useEdgeDrag } from './use-edge-drag'
 import { useKnit } from './use-knit'
-import { useMovedGarment, useNestItems, usePattern } from './use-pattern'
-import { garmentFamily, usePlan } from './use-plan'
+import { useItemPattern, useMovedGarment, useNestItems } from './use-pattern'
+import { garmentFamily, type PlanInHand } from './use-plan'
 import { WornView } from './WornViews'
 
 export type PatternTab = 'cut' | 'knit' | 'cords' | 'growth'
@@ -65,23 +64,36 @@ function tabsOf(family: GarmentFamily, cloth: string): { value: PatternTab; labe
 }
 
 function OnePattern({ item, family }: { item: Item; family: GarmentFamily }) {
+  const { hand, wished, drafted, working, form, solved } = useItemPattern(item, family)
+  if (!drafted) return <div className="mat min-h-0 flex-1" aria-busy="true" aria-label="Drafting" />
+  return <Bench item={item} family={family} hand={hand} wished={wished} drafted={drafted} form={form} busy={working || !solved} />
+}
+
+interface BenchProps {
+  item: Item
+  family: GarmentFamily
+  hand: PlanInHand
+  wished: GarmentPlan
+  drafted: Garment
+  form: Form
+  /** The dog or its garment is still being worked out anew. */
+  busy: boolean
+}
+
+function Bench({ item, family, hand, wished, drafted, form, busy }: BenchProps) {
   const { sheet, name } = useOpenTicket()
   const navigate = useNavigate()
+  const { plan } = hand
   const look = useAppSelector((state) => state.settings)
   const style = { ...valueStyle(look), unit: look.unit }
   const say = (mm: number): string => lengthText(mm, { unit: look.unit, step: look.unit === 'in' ? 0.125 : 0.5 }, true)
-  const hand = usePlan(item)
-  const { plan } = hand
-  const growing = stillGrows(sheet.dog, today())
-  const wished = useMemo(() => ({ ...plan, growing: plan.growing ?? ((family === 'C1' || family === 'C5') && growing) }), [plan, family, growing])
   const drag = useEdgeDrag(plan.moves, look.unit, (moves) => hand.change({ moves }))
-  const { drafted, working, form, solved } = usePattern(family, wished)
   const garment = useMovedGarment(drafted, drag.shown)
   const resting = useMovedGarment(drafted, plan.moves)
-  const items = useNestItems(resting?.pieces ?? [])
+  const items = useNestItems(resting.pieces)
   const widthMm = plan.clothWidthMm ?? CLOTH_MM
   const clothOnBolt = useMemo(() => ({ widthMm, gapMm: GAP_MM, oneWay: false }), [widthMm])
-  const cloth = garment?.plan.cloth ?? 'fleece'
+  const cloth = garment.plan.cloth
   const found = useLay(cloth === 'knit' ? null : items, clothOnBolt)
   const tabs = tabsOf(family, cloth)
   const [picked, setTab] = useState<PatternTab | null>(null)
@@ -95,17 +107,16 @@ function OnePattern({ item, family }: { item: Item; family: GarmentFamily }) {
   const [sideRef, sideBox] = useBox<HTMLDivElement>(300, 200)
 
   const sheetPath = `/tickets/${sheet.ticket.id}/${tab === 'knit' ? 'knitting-sheet' : 'cut-sheet'}/${item.id}`
-  const ready = garment !== null && garment.pieces.length > 0
+  const ready = garment.pieces.length > 0
   const print = (): void => {
     if (!ready) return
     void hand.keep().then(() => navigate(sheetPath))
   }
   useKeys({ Enter: print, f: () => setView((now) => (now === 'above' ? 'front' : 'above')), 'ctrl+z': hand.undo })
   useEffect(() => {
-    if (phone && onlyPiece === null && garment?.pieces[0]) setOnly(garment.pieces[0].id)
+    if (phone && onlyPiece === null && garment.pieces[0]) setOnly(garment.pieces[0].id)
   }, [phone, onlyPiece, garment])
 
-  if (!garment) return <div className="mat min-h-0 flex-1" aria-busy="true" aria-label="Drafting" />
   const taken = Object.values(garment.numbers).filter(({ from }) => from === 'taken').length
   const expected = Object.values(garment.numbers).length - taken
   const from =
@@ -232,7 +243,7 @@ function OnePattern({ item, family }: { item: Item; family: GarmentFamily }) {
               <b>{countGrades(garment.checks)}</b>
               <span className="block">
                 {garment.firstDraft ? 'First draft, sew a trial. ' : ''}
-                {working || !solved ? 'Drafting. ' : ''}
+                {busy ? 'Drafting. ' : ''}
                 {from}
               </span>
             </p>
@@ -259,11 +270,14 @@ function OnePattern({ item, family }: { item: Item; family: GarmentFamily }) {
             ))}
           </div>
         )}
-        <div ref={ref} className="mat relative min-h-[420px] flex-1 overflow-hidden max-md:h-[440px] max-md:flex-none">
+        <div
+          ref={ref}
+          className={`mat relative min-h-[420px] flex-1 overflow-hidden max-md:min-h-0 max-md:flex-none ${tab === 'cut' ? 'max-md:h-[300px]' : 'max-md:h-[560px]'}`}
+        >
           {tab === 'cut' && (
             <CutMat garment={garment} name={name} drag={drag} style={style} say={say} width={box.width} height={box.height} only={phone ? onlyPiece : null} />
           )}
-          {tab === 'cut' && (
+          {tab === 'cut' && !phone && (
             <div className="absolute bottom-3 right-3">
               <EdgeTag garment={garment} drag={drag} unit={look.unit} say={say} />
             </div>
@@ -285,6 +299,11 @@ function OnePattern({ item, family }: { item: Item; family: GarmentFamily }) {
           {tab === 'cords' && <CordsPane garment={garment} form={form} plan={plan} onChange={hand.change} say={say} />}
           {tab === 'growth' && <GrowthPane garment={garment} form={form} plan={wished} onChange={hand.change} say={say} unit={look.unit} />}
         </div>
+        {tab === 'cut' && phone && (
+          <div className="flex shrink-0 justify-center border-t border-ink bg-panel empty:hidden">
+            <EdgeTag garment={garment} drag={drag} unit={look.unit} say={say} />
+          </div>
+        )}
         <footer className="flex min-h-11 shrink-0 flex-wrap items-center justify-between border-t-2 border-ink bg-panel pl-4 text-[14px]">
           <span className="flex flex-wrap items-center gap-x-3 py-1 text-mute max-md:hidden">
             {tab === 'cut' && (

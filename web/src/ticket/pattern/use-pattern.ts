@@ -1,14 +1,26 @@
-import { aboutDog, movedPieces, nestItems, type Garment, type GarmentFamily, type GarmentPlan, type NestItem, type PatternPiece } from '@merry-tailor/core'
+import {
+  aboutDog,
+  movedPieces,
+  nestItems,
+  stillGrows,
+  type Garment,
+  type GarmentFamily,
+  type GarmentPlan,
+  type Item,
+  type NestItem,
+  type PatternPiece,
+} from '@merry-tailor/core'
 import { useMemo } from 'react'
 import { useBenchForm, useOpenTicket } from '../../bench'
 import { useToday } from '../../state/use-today'
 import { useGarment } from './pattern-desk'
+import { usePlan } from './use-plan'
 
 /** What stands in pieces before a hand moves an edge: everything of a plan that cuts. */
 const cutsBy = ({ moves: _, swatch: _s, knitted: _k, cords: _c, clothWidthMm: _w, ...rest }: GarmentPlan): GarmentPlan => rest
 
 /** A garment of the open ticket as it is drafted, before a hand moves an edge. */
-export function usePattern(family: GarmentFamily, plan: GarmentPlan) {
+function usePattern(family: GarmentFamily, plan: GarmentPlan) {
   const { sheet } = useOpenTicket()
   const { form, own, solved } = useBenchForm()
   const on = useToday()
@@ -19,9 +31,20 @@ export function usePattern(family: GarmentFamily, plan: GarmentPlan) {
   return { drafted, working, form, solved }
 }
 
+/** An item's garment: the plan in hand, and what is drafted of it; a growing dog's rug grows along unless told otherwise. */
+export function useItemPattern(item: Item, family: GarmentFamily) {
+  const { sheet } = useOpenTicket()
+  const hand = usePlan(item)
+  const { plan } = hand
+  const on = useToday()
+  const grows = (family === 'C1' || family === 'C5') && stillGrows(sheet.dog, on)
+  const wished = useMemo(() => ({ ...plan, growing: plan.growing ?? grows }), [plan, grows])
+  return { hand, wished, ...usePattern(family, wished) }
+}
+
 /** The same with its moved edges: in the frame in which they move. */
-export const useMovedGarment = (drafted: Garment | null, moves: GarmentPlan['moves']): Garment | null =>
-  useMemo(() => drafted && { ...drafted, pieces: movedPieces(drafted.pieces, drafted.seams, moves ?? []) }, [drafted, moves])
+export const useMovedGarment = (drafted: Garment, moves: GarmentPlan['moves']): Garment =>
+  useMemo(() => ({ ...drafted, pieces: movedPieces(drafted.pieces, drafted.seams, moves ?? []) }), [drafted, moves])
 
 /** What is laid on cloth: remade only when pieces rest. */
 export const useNestItems = (pieces: readonly PatternPiece[]): NestItem[] | null =>
