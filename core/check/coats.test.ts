@@ -148,6 +148,12 @@ describe('garments on odd dogs', () => {
           for (const { left, right } of piece.darts) expect(flatLength(left)).toBeCloseTo(flatLength(right), 6)
         }
         expect(garment.clothMm2).toBeGreaterThan(0)
+        for (const piece of garment.pieces)
+          if (!['flap', 'tunnel-leg'].includes(piece.id))
+            expect(
+              piece.edges.filter(({ id }) => !garment.worn.some((each) => each.piece === piece.id && each.edge === id)).map(({ id }) => id),
+              `${where} ${piece.id} worn`,
+            ).toEqual([])
         expect(garment.worn.every(({ points }) => points.length >= 2 && points.flat().every(Number.isFinite))).toBe(true)
       }
     }

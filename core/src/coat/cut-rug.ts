@@ -5,13 +5,14 @@ import type { Draft, Drafting } from './draft-type.ts'
 import { garmentCheck, reaches } from './grade-of.ts'
 import { strainedCells } from './laid-out.ts'
 import { backPiece } from './trunk-pieces.ts'
+import { wornBand, wornFront } from './worn-parts.ts'
 
 /** Fronts of a growing dog are half as wide again as meeting ones: 6 and 6 over a span of 8 (handbook 9.1, V33). */
 export const GROWING = 1.5
 /** Holes in a growing rug's row (W07), and how far from the edge a grown dog's only one lies, mm. */
 export const HOLES = 5
 const ONE_HOLE_MM = 15
-/** Share of the collar's ring that the back piece goes round before the neck splits. Ours. */
+/** Share of the collar's ring over the back where the neck's own split is not known. Ours. */
 const NECK_SHARE = 0.3
 const BAND_OVERLAP_MM = 60
 const PULLS = 0.085
@@ -30,7 +31,9 @@ export function cutRug({ family, form, about, plan, numbers, coatMm, mm, sigma }
     { backMm: longMm, halfDropMm: halfMm, frontMm: 0, halfFrontMm: spanMm / 2, halfBandMm: mm('M21') / 2 },
     { ...plan, darts: plan.darts && plan.cut === 'shaped' },
   )
-  const neckHalf = Math.min(0.6 * halfMm, NECK_SHARE * mm('M02') + ease.neckMm / 4)
+  // The neck splits at the shoulder blades' front edges (L21): what of the harness neck's ring lies over the back.
+  const over = (mm('M01') - spanMm) / 2
+  const neckHalf = Math.min(0.7 * halfMm, (over > 0 ? over : NECK_SHARE * mm('M02')) + ease.neckMm / 4)
   const back = plan.cut === 'shaped' ? withShoulder(shaped.piece) : plainBack(longMm, halfMm, neckHalf, { seam, hem })
   const lines = family === 'C5' ? [...back.lines, ...reflective(longMm, halfMm)] : back.lines
   const shoulderMm = edgeLength(back, 'shoulder')
@@ -48,6 +51,7 @@ export function cutRug({ family, form, about, plan, numbers, coatMm, mm, sigma }
         : []
     return { ...piece, marks }
   }
+  const shoulder = shaped.worn.find((each) => each.edge === 'front')?.points ?? []
   const girthMm = numbers.M07?.mm ?? mm('M21')
   const band = bandFor({
     sex: about?.sex ?? null,
@@ -90,7 +94,13 @@ export function cutRug({ family, form, about, plan, numbers, coatMm, mm, sigma }
       }),
     ],
     buttonholes,
-    worn: [...shaped.worn.map((each) => (each.edge === 'front' ? { ...each, edge: 'shoulder' } : each))],
+    worn: [
+      ...shaped.worn.map((each) => (each.edge === 'front' ? { ...each, edge: 'shoulder' } : each)),
+      ...wornFront(shoulder, form, 'front-left', 1),
+      ...wornFront(shoulder, form, 'front-right', -1),
+      ...wornBand(cloth, cloth.band, band.stripMm ?? 30, 'band'),
+    ],
+    cuts: plan.cut === 'shaped' ? shaped.cuts : [],
     strained: plan.cut === 'shaped' ? strainedCells('back', shaped.laid, PULLS) : [],
   } // prettier-ignore
 }

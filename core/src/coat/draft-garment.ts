@@ -54,7 +54,7 @@ export function draftGarment({ family, form, body, about, plan }: GarmentQuestio
   } catch {
     // Numbers no cloth can follow: nothing half drawn is handed out.
     return {
-      ...common, pieces: [], seams: [], openings: [], checks: [garmentCheck('outline', 'fails', { mm: 0, needsMm: 0 })], buttonholes: [], worn: [], clothMm2: 0, strained: [],
+      ...common, pieces: [], seams: [], openings: [], checks: [garmentCheck('outline', 'fails', { mm: 0, needsMm: 0 })], buttonholes: [], worn: [], clothMm2: 0, strained: [], cuts: [],
     } // prettier-ignore
   }
 }

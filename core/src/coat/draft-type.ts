@@ -14,4 +14,4 @@ export interface Drafting {
   sigma: (id: string) => number
 }
 
-export type Draft = Pick<Garment, 'pieces' | 'seams' | 'openings' | 'checks' | 'buttonholes' | 'worn' | 'strained'>
+export type Draft = Pick<Garment, 'pieces' | 'seams' | 'openings' | 'checks' | 'buttonholes' | 'worn' | 'strained' | 'cuts'>

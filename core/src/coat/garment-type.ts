@@ -61,6 +61,8 @@ export interface Garment {
   clothMm2: number
   /** Where cloth would have to give, cells of the flat pieces with their strain as a share. */
   strained: { piece: string; at: readonly (readonly [number, number])[]; strain: number }[]
+  /** Cuts that were tried: plus opens and is a dart where it is kept, minus laps and must be a seam, mm. */
+  cuts: { id: string; mouthMm: number; kept: boolean }[]
   /** Never sewn: sew a trial first. */
   firstDraft: boolean
 }

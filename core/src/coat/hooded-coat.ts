@@ -1,4 +1,4 @@
-import { edgeLength, rectangle, type Seam } from '../pattern/index.ts'
+import { edgeLength, rectangle, type ClothPoint, type Seam } from '../pattern/index.ts'
 import { bandFor } from './band-for.ts'
 import { clothOver } from './cloth-over.ts'
 import type { Draft, Drafting } from './draft-type.ts'
@@ -8,6 +8,7 @@ import { hoodPiece } from './hood-piece.ts'
 import { strainedCells } from './laid-out.ts'
 import { backCovers, backPiece, chestPiece, type TrunkLengths } from './trunk-pieces.ts'
 import { wornHood } from './worn-hood.ts'
+import { wornAgain, wornBand } from './worn-parts.ts'
 
 /** A leg passes a ring this much wider than it is, mm; a hem stays this far ahead of the sheath (handbook V38: 2 in). */
 const LEG_EASE_MM = 40
@@ -82,6 +83,7 @@ export function hoodedCoat({ form, about, plan, numbers, coatMm, mm, sigma }: Dr
     { id: 'throat', a: [['hood', 'throat']], b: [['hood', 'throat']], easeMm: 0 },
   ] // prettier-ignore
 
+  const body = [...back.worn, ...chest.worn, ...wornHood(form, sized.lengthMm, [...(back.worn[0]?.points ?? [])], [...(chest.worn[0]?.points ?? [])])]
   const hoodMm = 2 * hood.narrowMm
   const legMm = chest.legMm + back.legHemMm
   const legNeeds = mm('M31') + LEG_EASE_MM
@@ -124,7 +126,25 @@ export function hoodedCoat({ form, about, plan, numbers, coatMm, mm, sigma }: Dr
         : []),
     ], // prettier-ignore
     buttonholes: [],
-    worn: [...back.worn, ...chest.worn, ...wornHood(form, sized.lengthMm, [...(back.worn[0]?.points ?? [])], [...(chest.worn[0]?.points ?? [])])],
+    worn: [
+      ...body,
+      ...wornAgain(body, 'chest', ['neck', 'front', 'leg', 'side', 'band', 'centre-front'], 'lining'),
+      ...wornBand(cloth, cloth.band, 2 * (band.stripMm ?? 30), 'band'),
+      ...body.filter(({ piece, edge: id }) => piece === 'hood' && id === 'face').flatMap(({ points }) => wornCasing(points)),
+    ],
+    cuts: back.cuts,
     strained,
   }
+}
+
+/** The cord's casing along the face: its edges lie on it and a little behind. */
+function wornCasing(face: readonly ClothPoint[]): Draft['worn'] {
+  const behind = face.map(([x, y, z]): ClothPoint => [x - CASING_MM, y, z])
+  const across = (i: number): ClothPoint[] => [face.at(i) as ClothPoint, behind.at(i) as ClothPoint]
+  return [
+    { piece: 'casing', edge: 'face', points: [...face] },
+    { piece: 'casing', edge: 'outer', points: behind },
+    { piece: 'casing', edge: 'start', points: across(0) },
+    { piece: 'casing', edge: 'end', points: across(-1) },
+  ]
 }

@@ -4,11 +4,11 @@ import type { GarmentFamily, GarmentNumber } from './garment-type.ts'
 
 /** Measures each family is cut by, the order of the handbook (3.4, 9.1 to 9.5), then what is only checked. */
 export const CUT_BY: Readonly<Record<GarmentFamily, readonly string[]>> = {
-  C1: ['M15', 'M18', 'M19', 'M02', 'M07', 'M20', 'M21', 'M31'],
+  C1: ['M15', 'M18', 'M19', 'M01', 'M02', 'M07', 'M20', 'M21', 'M31'],
   C2: ['M07', 'M24', 'M28', 'M15', 'M02', 'M04', 'M20', 'M21', 'M22', 'M31', 'M36'],
   C3: ['M04', 'M17', 'M16', 'M21', 'M00', 'M23', 'M20', 'M05', 'M03', 'M06', 'M30', 'M31'],
   C4: ['M14', 'M07', 'M02', 'M26', 'M20', 'M21', 'M22', 'M27', 'M31', 'M36', 'M30', 'M06'],
-  C5: ['M15', 'M18', 'M19', 'M02', 'M07', 'M20', 'M21', 'M31'],
+  C5: ['M15', 'M18', 'M19', 'M01', 'M02', 'M07', 'M20', 'M21', 'M31'],
 }
 
 /** A reading's own spread where nobody said one: a tape on a dog. From memory, unverified. */

@@ -5,6 +5,7 @@ import { garmentCheck, reaches } from './grade-of.ts'
 import { SHEATH_MM } from './hooded-coat.ts'
 import { layOut, smoothed, strainedCells } from './laid-out.ts'
 import { sleevePiece } from './sweater.ts'
+import { wornBand, wornLeg, wornRing } from './worn-parts.ts'
 
 const ROWS = 12
 const PER_UNIT = 2.5
@@ -58,8 +59,8 @@ export function rainSuit({ form, about, plan, numbers, coatMm, mm, sigma }: Draf
     lines: [{ id: 'leg-front', points: hole(near((cloth.legFront + GIRTH) / 2), 9, legMm) }, { id: 'leg-hind', points: hole(near(HIP), 8, hindMm) }], marks: [],
   } // prettier-ignore
   const cuffMm = mm('M36') + 50
-  // A hind leg nobody taped is the form's.
-  const hindLong = (numbers.M27?.mm ?? 0) + FOOT_ROOM_MM
+  // A hind leg nobody taped is the form's, with room under the foot.
+  const hindLong = numbers.M27?.from === 'taken' ? numbers.M27.mm : (numbers.M27?.mm ?? 0) + FOOT_ROOM_MM
   const legs = [
     sleevePiece('leg-front', 'Front leg', legMm, cuffMm, mm('M26'), { seam, hem }),
     sleevePiece('leg-hind', 'Hind leg', hindMm, cuffMm * 1.1, hindLong, { seam, hem }),
@@ -106,7 +107,14 @@ export function rainSuit({ form, about, plan, numbers, coatMm, mm, sigma }: Draf
     worn: [
       wornOf('neck', laid.wornColumn(0, 0, ROWS)), wornOf('belly', laid.wornRow(ROWS, 0, iEnd)), wornOf('hem', laid.wornRow(ROWS, iEnd, last)),
       wornOf('tail', laid.wornColumn(last, ROWS, 0)), wornOf('centre-back', laid.wornRow(0, last, 0)),
+      ...wornLeg(form, 'front', { piece: 'leg-front', topMm: legMm, cuffMm, longMm: mm('M26') }),
+      ...wornLeg(form, 'hind', { piece: 'leg-hind', topMm: hindMm, cuffMm: cuffMm * 1.1, longMm: hindLong }),
+      ...wornRing(form.sections.collar, 30, 'collar', ['long-a', 'long-b']),
+      ...wornBand(cloth, NECK + 0.6, TUNNEL_MM, 'tunnel-chest'),
+      ...wornBand(cloth, end, TUNNEL_MM, 'tunnel-belly'),
+      ...wornRing(form.sections.collar, 12, 'tunnel-collar', ['long-a', 'long-b']),
     ],
+    cuts: [],
     strained: strainedCells('shell', laid, PULLS),
   } // prettier-ignore
 }

@@ -4,6 +4,7 @@ import type { Draft, Drafting } from './draft-type.ts'
 import { garmentCheck, reaches } from './grade-of.ts'
 import { layOut, smoothed, strainedCells, type LaidOut } from './laid-out.ts'
 import { ribStretch } from './rib-stretch.ts'
+import { wornLeg, wornRing } from './worn-parts.ts'
 
 /** The back goes this share of a half ring down the side, the rib belly the rest. Ours. */
 const BACK_SHARE = 0.62
@@ -73,7 +74,12 @@ export function sweater({ form, about, plan, coatMm, mm, sigma }: Drafting): Dra
       ...(male ? [garmentCheck('sheath', reaches(sheathMm, 50.8, sheathSigma), { mm: sheathMm, needsMm: 50.8, sigmaMm: sheathSigma, symptom: 'S55', at: { piece: 'belly', edge: 'hem' } })] : []),
     ],
     buttonholes: [],
-    worn: [...back.worn, ...belly.worn],
+    worn: [
+      ...back.worn, ...belly.worn,
+      ...wornLeg(form, 'front', { piece: 'sleeve', topMm: armholeMm, cuffMm, longMm: mm('M28') }),
+      ...wornRing(form.sections.collar, 30, 'collar', ['neck', 'upper']),
+    ],
+    cuts: [],
     strained: [...strainedCells('back', back.laid, PULLS), ...strainedCells('belly', belly.laid, PULLS)],
   } // prettier-ignore
 }

@@ -42,7 +42,7 @@ const straightX = (points: readonly PatternPoint[]): PatternPoint[] => points.ma
  * The back: on the fold, from neck seam to tail, over the shoulder to the front seam, then down to the hem. Its centre,
  * elbow line, neck and front seam keep the lengths asked.
  */
-export function backPiece(cloth: ClothOver, lengths: TrunkLengths, plan: FullPlan): TrunkPiece & { bandMm: number; legHemMm: number } {
+export function backPiece(cloth: ClothOver, lengths: TrunkLengths, plan: FullPlan): TrunkPiece & { bandMm: number; legHemMm: number; cuts: Garment['cuts'] } {
   const { legFront, legBack, band } = cloth
   const { at, index } = columnsThrough([NECK, legFront, GIRTH, legBack, band, ...(band < HIP ? [HIP] : []), DART_AT, TAIL], PER_UNIT)
   const levelMm = hemLevel(cloth, plan.hem)
@@ -59,6 +59,7 @@ export function backPiece(cloth: ClothOver, lengths: TrunkLengths, plan: FullPla
   ] as const
   let laid = layOut(grid, { fold: true, hold, ...(plan.darts ? { cuts: [{ from: [iDart, m], to: [iDart, DART_TIP] }] } : {}) })
   let dart = truedDart('rump', laid, 0)
+  const mouthMm = laid.flat.cuts[0]?.mouthMm
   if (plan.darts && (!dart || dart.mouthMm < LEAST_DART_MM)) {
     laid = layOut(grid, { fold: true, hold })
     dart = null
@@ -84,6 +85,7 @@ export function backPiece(cloth: ClothOver, lengths: TrunkLengths, plan: FullPla
   return {
     piece,
     laid,
+    cuts: mouthMm === undefined ? [] : [{ id: 'rump', mouthMm, kept: dart !== null }],
     bandMm: clothLength(laid.column(iBand, 0, m).map(([x, y]) => [x, y, 0])),
     legHemMm: clothLength(grid.slice(iFront, iLeg + 1).map((column) => column[m] as never)),
     worn: [

@@ -71,6 +71,22 @@ describe('a lay', () => {
     expect(lay.lengthMm).toBeLessThan(lay.baselineMm)
   })
 
+  it('lays the perfect square of order 21 (Duijvestijn 1978, side 112, values from memory) better than shelves; no area is lost', () => {
+    const sides = [50, 35, 27, 8, 19, 15, 17, 11, 6, 24, 29, 25, 9, 2, 7, 18, 16, 42, 4, 37, 33]
+    expect(sides.reduce((sum, side) => sum + side * side, 0)).toBe(112 * 112)
+    const lay = nestPieces(
+      sides.map((side, i) => rect(`s${i}`, side, side)),
+      { widthMm: 112, gapMm: 0, oneWay: true },
+      { orders: 120, seed: 2 },
+    )
+    expect(lay.boundMm).toBeCloseTo(112, 6)
+    expect(lay.lengthMm).toBeLessThanOrEqual(112 * 1.16)
+    expect(lay.lengthMm).toBeLessThan(lay.baselineMm)
+    // Cloth used and cloth left over are the whole cloth.
+    const used = lay.placed.reduce((sum, { outline }) => sum + Math.abs(flatArea(outline)), 0)
+    expect(lay.areaShare * lay.lengthMm * 112).toBeCloseTo(used, 3)
+  })
+
   it('every second copy is turned over; one-way cloth turns nothing round; what is too wide is named', () => {
     const lay = nestPieces([{ id: 'ell', outline: ell, count: 4, mirrored: true }, rect('wide', 40, 400)], { ...cloth, oneWay: true }, { orders: 4, seed: 3 })
     expect(lay.placed.map(({ mirrored }) => mirrored).filter(Boolean)).toHaveLength(2)

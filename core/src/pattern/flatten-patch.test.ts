@@ -77,6 +77,18 @@ describe('a patch laid flat', () => {
     expect((b?.[1] ?? 0) / (a?.[1] ?? 1)).toBeCloseTo(3, 4)
   })
 
+  it('mirrored cloth gives the mirrored piece', () => {
+    const [left, right] = [1, -1].map((side) =>
+      flattenPatch(
+        sphere(1, 0.6).map((column) => column.map(([x, y, z]): ClothPoint => [x, y * side, z])),
+        { fold: true },
+      ),
+    )
+    left?.points.forEach((column, i) =>
+      column.forEach(([x, y], j) => expect(Math.hypot(x - (right?.points[i]?.[j]?.[0] ?? 0), y - (right?.points[i]?.[j]?.[1] ?? 0))).toBeLessThan(1e-6)),
+    )
+  })
+
   it('refuses what is no patch, by name', () => {
     expect(() => flattenPatch([[[0, 0, 0]]])).toThrow(/grid/)
     expect(() => flattenPatch(cylinder, { cuts: [{ from: [0, 0], to: [3, 4] }] })).toThrow(/a cut/)

@@ -50,6 +50,13 @@ export function CutMat({ garment, name, drag, style, say, width, height, only = 
       <text x={12} y={26} fontSize={14} fontWeight={600} fill="var(--ink)">
         Neck to the right, as {name} stands. A square is {layout.square}.
       </text>
+      {garment.cuts
+        .filter(({ kept }) => !kept)
+        .map(({ id, mouthMm }, i) => (
+          <text key={id} x={12} y={46 + 18 * i} fontSize={14} fill="var(--ink)">
+            {mouthMm < 0 ? `The ${id} dart laps ${say(-mouthMm)}: make it a seam.` : `The ${id} dart opens only ${say(mouthMm)}: left out.`}
+          </text>
+        ))}
       {layout.pieces.map((on) => (
         <PieceOnMat key={on.piece.id} on={on} by={layout.by} garment={garment} seams={seams} lit={lit} drag={drag} say={say} />
       ))}
@@ -85,6 +92,7 @@ function PieceOnMat({ on, by, garment, seams, lit, drag, say }: PieceOnMatProps)
     <g>
       <path d={pathOf(on, on.cut, true)} fill="var(--plate)" stroke="var(--ink)" strokeWidth={2} strokeLinejoin="round" />
       {strained.length > 0 && <path d={strained.map((cell) => pathOf(on, cell.at, true)).join('')} fill="url(#strain)" opacity={0.75} />}
+      <PullsHere on={on} garment={garment} />
       {piece.lines.map(({ id, points }) => (
         <path key={id} d={pathOf(on, points)} fill="none" stroke="var(--rule)" strokeWidth={1.4} strokeDasharray={id === 'band' ? '1.5 4' : undefined} />
       ))}
@@ -141,6 +149,31 @@ function PieceOnMat({ on, by, garment, seams, lit, drag, say }: PieceOnMatProps)
           {pieceCount(piece)}
         </text>
       )}
+    </g>
+  )
+}
+
+/** Where cloth would pull is named once, on the back, with its check's number. */
+function PullsHere({ on, garment }: { on: MatPiece; garment: Garment }) {
+  const check = garment.checks.findIndex(({ id, at, grade }) => id === 'over-shoulder' && at?.piece === on.piece.id && grade !== 'holds')
+  const cells = garment.strained.filter(({ piece }) => piece === on.piece.id)
+  const worst = cells.reduce<(typeof cells)[number] | null>((most, each) => (most && most.strain >= each.strain ? most : each), null)
+  const place = worst?.at[0]
+  if (check < 0 || !place || on.wide < 260) return null
+  const at = on.to(place)
+  const x = Math.max(on.x + 30, at.x - 150)
+  const y = Math.min(on.y + on.high - 34, Math.max(on.y + 90, at.y - 30))
+  return (
+    <g style={{ pointerEvents: 'none' }}>
+      <line x1={x + 12} y1={y} x2={at.x} y2={at.y} stroke="var(--chalk)" strokeWidth={1.5} />
+      <circle cx={at.x} cy={at.y} r={4} fill="var(--panel)" stroke="var(--chalk)" strokeWidth={1.8} />
+      <circle cx={x} cy={y} r={10} fill="var(--chalk)" />
+      <text x={x} y={y + 4.5} textAnchor="middle" fontSize={13} fontWeight={800} fill="var(--panel)">
+        {check + 1}
+      </text>
+      <text x={x + 15} y={y + 5} fontSize={13.5} fontWeight={700} fill="var(--ink)" className="map-halo">
+        would pull here
+      </text>
     </g>
   )
 }

@@ -1,4 +1,4 @@
-import type { Form, Garment, GarmentFamily, GarmentPlan, Item } from '@merry-tailor/core'
+import { measures, type Form, type Garment, type GarmentFamily, type GarmentPlan, type Item, type MeasureId } from '@merry-tailor/core'
 import { useEffect, useMemo, useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { NoItem, useOpenTicket } from '../../bench'
@@ -42,6 +42,9 @@ const ZONES: Readonly<Record<GarmentFamily, readonly (readonly [keyof typeof EAS
   C4: [['girthMm', 'M07'], ['neckMm', 'M02'], ['lengthMm', 'M14']],
   C5: [['girthMm', 'M18'], ['lengthMm', 'M15']],
 } // prettier-ignore
+
+/** Nothing is cut before these were taken. */
+const WAITS: Readonly<Record<GarmentFamily, readonly MeasureId[]>> = { C1: ['M15'], C2: ['M07'], C3: ['M00', 'M16'], C4: ['M14'], C5: ['M15'] }
 
 /** A garment made to measure: its pieces as they are cut, knitted, laid on cloth; what is foretold of them on this dog. */
 export function PatternRoom() {
@@ -107,12 +110,25 @@ function Bench({ item, family, hand, wished, drafted, form, busy }: BenchProps) 
   const [sideRef, sideBox] = useBox<HTMLDivElement>(300, 200)
 
   const sheetPath = `/tickets/${sheet.ticket.id}/${tab === 'knit' ? 'knitting-sheet' : 'cut-sheet'}/${item.id}`
-  const ready = garment.pieces.length > 0
+  const waits = WAITS[family].filter((id) => garment.numbers[id]?.from !== 'taken' && !(id === 'M00' && sheet.dog?.weightKg))
+  const ready = garment.pieces.length > 0 && waits.length === 0
   const print = (): void => {
     if (!ready) return
     void hand.keep().then(() => navigate(sheetPath))
   }
-  useKeys({ Enter: print, f: () => setView((now) => (now === 'above' ? 'front' : 'above')), 'ctrl+z': hand.undo })
+  // Alt and a number: that piece, its first edge in hand.
+  const byPiece = Object.fromEntries(
+    garment.pieces.slice(0, 9).map((piece, i) => [
+      `alt+${i + 1}`,
+      () => {
+        const edge = piece.edges.find(({ kind }) => kind !== 'fold')
+        setOnly(piece.id)
+        setKnitPiece(piece.id)
+        if (edge) drag.setInHand({ piece: piece.id, edge: edge.id })
+      },
+    ]),
+  )
+  useKeys({ Enter: print, f: () => setView((now) => (now === 'above' ? 'front' : 'above')), 'ctrl+z': hand.undo, ...byPiece })
   useEffect(() => {
     if (phone && onlyPiece === null && garment.pieces[0]) setOnly(garment.pieces[0].id)
   }, [phone, onlyPiece, garment])
@@ -226,7 +242,11 @@ function Bench({ item, family, hand, wished, drafted, form, busy }: BenchProps) 
             <span>
               <b className="block text-[19px] leading-6">{tab === 'knit' ? 'Knitting sheet' : 'Cut sheet'}</b>
               <span className="text-[14.5px] font-semibold">
-                {tab === 'knit' ? 'chart, lines, yarn' : `${countWord(garment.pieces.length)} pieces, paper in true scale`}
+                {waits.length > 0
+                  ? `waits for ${waits.map((id) => (measures[id]?.name ?? id).toLowerCase()).join(' and ')}`
+                  : tab === 'knit'
+                    ? 'chart, lines, yarn'
+                    : `${countWord(garment.pieces.length)} pieces, paper in true scale`}
               </span>
             </span>
             <KeyCap tone="tape">Enter</KeyCap>

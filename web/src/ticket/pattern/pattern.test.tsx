@@ -9,7 +9,11 @@ withTestShop()
 const coat = (over: Partial<Item> = {}): Item => anItem({ family: 'C3', way: 'made', ...over })
 const NINE = [['M04', 402], ['M17', 621], ['M16', 588], ['M21', 571], ['M23', 489], ['M20', 166], ['M05', 187], ['M03', 447]] as const // prettier-ignore
 const open = (item: Item, dog = aDog({ sex: 'male' })) => {
-  const sheet = aTicket({ dog, items: [item], readings: [...NINE.map(([id, mm]) => aReading(id, mm)), aReading('M00', 27, { unit: 'kg' })] })
+  const sheet = aTicket({
+    dog,
+    items: [item],
+    readings: [...NINE.map(([id, mm]) => aReading(id, mm)), aReading('M15', 560), aReading('M00', 27, { unit: 'kg' })],
+  })
   renderStage(sheet, 'pattern/:itemId', <PatternRoom />, `pattern/${item.id}`)
   return sheet
 }
