@@ -10,9 +10,6 @@ export function reaches(mm: number, needsMm: number, sigmaMm: number): Grade {
   return z >= SURE || (mm >= needsMm && sigmaMm <= 0.5) ? 'holds' : z <= -SURE ? 'fails' : 'doubt'
 }
 
-/** The worse of two grades. */
-export const worse = (a: Grade, b: Grade): Grade => (a === 'fails' || b === 'fails' ? 'fails' : a === 'doubt' || b === 'doubt' ? 'doubt' : 'holds')
-
 /** A check as a record; the symptom belongs to it only where it does not surely hold. */
 export const garmentCheck = (
   id: GarmentCheckId,

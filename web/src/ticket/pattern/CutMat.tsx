@@ -85,9 +85,7 @@ function PieceOnMat({ on, by, garment, seams, lit, drag, say }: PieceOnMatProps)
   const strained = garment.strained.filter(({ piece: id }) => id === piece.id)
   const small = on.wide < 150 || on.high < 76
   const narrow = small && on.wide < 190 && on.high >= 44
-  const at = small
-    ? { x: on.x + 12, y: on.high < 30 ? on.y - 6 : on.y + on.high / 2 + 5 }
-    : { x: on.wide < 260 ? on.x + 14 : on.x + on.wide * 0.36, y: on.y + Math.min(on.high * 0.34, on.high - 50) }
+  const at = small ? { x: on.x + 12, y: on.high < 30 ? on.y - 6 : on.y + on.high / 2 + 5 } : insideOf(on)
   return (
     <g>
       <path d={pathOf(on, on.cut, true)} fill="var(--plate)" stroke="var(--ink)" strokeWidth={2} strokeLinejoin="round" />
@@ -151,6 +149,20 @@ function PieceOnMat({ on, by, garment, seams, lit, drag, say }: PieceOnMatProps)
       )}
     </g>
   )
+}
+
+/** Where a piece's name stands: about its middle, where most of its cloth is. */
+function insideOf(on: MatPiece): { x: number; y: number } {
+  const points = on.cut.map(on.to)
+  let [area, x, y] = [0, 0, 0]
+  points.forEach((p, i) => {
+    const q = points[(i + 1) % points.length] ?? p
+    const cross = p.x * q.y - q.x * p.y
+    area += cross
+    x += (p.x + q.x) * cross
+    y += (p.y + q.y) * cross
+  })
+  return { x: x / (3 * area || 1) - 44, y: Math.max(on.y + 24, Math.min(y / (3 * area || 1) - 14, on.y + on.high - 46)) }
 }
 
 /** Where cloth would pull is named once, on the back, with its check's number. */

@@ -178,7 +178,7 @@ function Files({ garment, paper, label, file }: { garment: Garment; paper: Paper
     setBusy(true)
     setSays(null)
     try {
-      const desk = patternDesk()
+      const desk = patternDesk('draft')
       const made = desk
         ? await desk.file(kind, garment.pieces, paper, label)
         : await (await import('../../workers/pattern-file')).patternFile(kind, garment.pieces, paper, label)
@@ -236,12 +236,11 @@ function Small({ garment }: { garment: Garment }) {
   const total = drawn.reduce((sum, { wide }) => sum + wide, 0) + 40 * drawn.length
   const by = 640 / Math.max(1, total)
   const high = Math.max(...drawn.map((each) => each.high)) * by
-  let x = 0
+  const lefts = drawn.map((_, i) => drawn.slice(0, i).reduce((sum, { wide }) => sum + (wide + 40) * by, 0))
   return (
     <svg role="img" aria-label="The pieces, small" width="100%" viewBox={`0 0 640 ${high + 22}`}>
-      {drawn.map(({ piece, cut, minX, minY, wide }) => {
-        const left = x
-        x += (wide + 40) * by
+      {drawn.map(({ piece, cut, minX, minY }, i) => {
+        const left = lefts[i] ?? 0
         const path = (points: readonly (readonly [number, number])[]): string =>
           `M${points.map(([px, py]) => `${fixed(left + (px - minX) * by)} ${fixed((py - minY) * by + 2)}`).join('L')}Z`
         return (

@@ -27,7 +27,7 @@ export function EdgeTag({ garment, drag, unit, say }: { garment: Garment; drag: 
         {labels.map((label, i) => (
           <span key={label} className={`relative flex items-end justify-center pb-1 ${i === at ? 'bg-ink text-tape' : ''}`}>
             <span className={`absolute top-0 w-[2px] ${i % 2 === 0 ? 'h-4' : 'h-2.5'} ${i === at ? 'bg-tape' : 'bg-tape-ink'}`} />
-            {label}
+            {i % 2 === 0 || i === at ? label : ''}
           </span>
         ))}
       </div>

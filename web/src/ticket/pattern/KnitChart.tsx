@@ -1,4 +1,4 @@
-import type { KnitPlan } from '@merry-tailor/core'
+import type { KnitPlan, KnitRow } from '@merry-tailor/core'
 
 interface KnitChartProps {
   plan: KnitPlan
@@ -38,12 +38,6 @@ export function KnitChart({ plan, knitted, x, bottom, stitch, row, paper = false
           )
           .join('')
   const every = (step: number): number[] => Array.from({ length: Math.floor(rows.length / step) }, (_, i) => (i + 1) * step)
-  let lastSaid = -Infinity
-  const said = (at: number): boolean => {
-    if ((at - lastSaid) * row < 15) return false
-    lastSaid = at
-    return true
-  }
   const work = rows[knitted]
   const clip = `knit-${Math.round(x)}-${paper ? 'p' : 's'}`
   return (
@@ -111,18 +105,24 @@ export function KnitChart({ plan, knitted, x, bottom, stitch, row, paper = false
           {n}
         </text>
       ))}
-      {plan.lines.map((line, i) => {
-        // Counts stand no closer than they can be read.
-        const last = line.row + (line.every ?? 2) * (line.times - 1)
-        const at = rows[Math.min(rows.length, Math.max(1, last)) - 1]
-        const next = plan.lines[i + 1]
-        if (!at || line.by === 0 || next === undefined || !said(at.row)) return null
-        return (
-          <text key={line.row} x={middle + edge(at.stitches) + 8} y={bottom - at.row * row + 4} fontSize={12} fill={paper ? 'black' : 'var(--ink)'}>
-            {at.stitches} st
-          </text>
-        )
-      })}
+      {saidCounts(plan, row).map((at) => (
+        <text key={at.row} x={middle + edge(at.stitches) + 8} y={bottom - at.row * row + 4} fontSize={12} fill={paper ? 'black' : 'var(--ink)'}>
+          {at.stitches} st
+        </text>
+      ))}
     </g>
   )
+}
+
+/** Counts at the ends of shaped runs, no closer to each other than they can be read. */
+function saidCounts(plan: KnitPlan, row: number): KnitRow[] {
+  const ends = plan.lines.slice(0, -1).flatMap((line) => {
+    const last = line.row + (line.every ?? 2) * (line.times - 1)
+    const at = plan.rows[Math.min(plan.rows.length - 1, Math.max(1, last))]
+    return line.by === 0 || !at ? [] : [at]
+  })
+  return ends.reduce<KnitRow[]>((said, at) => {
+    const before = said.at(-1)
+    return before && (at.row - before.row) * row < 15 ? said : [...said, at]
+  }, [])
 }

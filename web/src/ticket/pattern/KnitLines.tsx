@@ -7,7 +7,7 @@ export function KnitLines({ knit, plan, piece }: { knit: Knit; plan: GarmentPlan
   if (!knit.plan || !knit.piece) return null
   const { lines, castOn } = knit.plan
   const next = (plan.knitted?.[piece] ?? 0) + 1
-  let count = castOn
+  const counts = lines.map((_, i) => lines.slice(0, i + 1).reduce((sum, { times, by }) => sum + times * by, castOn))
   return (
     <section aria-label="Line by line" className="border-b-2 border-ink">
       <header className="flex items-baseline justify-between px-4 py-2">
@@ -23,7 +23,6 @@ export function KnitLines({ knit, plan, piece }: { knit: Knit; plan: GarmentPlan
         </li>
         {lines.map((line, i) => {
           const { rows, what } = knitLineWords(line)
-          count += line.times * line.by
           const begins = i === 0 ? 1 : line.row - 1
           const ends = lines[i + 1] ? (lines[i + 1]?.row ?? 0) - 1 : Infinity
           const inWork = next >= begins && next < ends && next > 1
@@ -36,7 +35,7 @@ export function KnitLines({ knit, plan, piece }: { knit: Knit; plan: GarmentPlan
                 <span className={`block text-[13.5px] font-semibold ${inWork ? '' : 'text-mute'}`}>{rows}</span>
                 {what}
               </span>
-              <b className="shrink-0">{count} st</b>
+              <b className="shrink-0">{counts[i]} st</b>
             </li>
           )
         })}

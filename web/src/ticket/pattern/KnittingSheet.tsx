@@ -66,7 +66,7 @@ function OneSheet({ item, family }: { item: Item; family: GarmentFamily }) {
             const most = Math.max(...rows.rows.map(({ stitches }) => stitches))
             const stitch = Math.min(5, 250 / most, 250 / (count * (gauge.stitchesPerMm / gauge.rowsPerMm)))
             const row = stitch * (gauge.stitchesPerMm / gauge.rowsPerMm)
-            let now = rows.castOn
+            const counts = rows.lines.map((_, i) => rows.lines.slice(0, i + 1).reduce((sum, { times, by }) => sum + times * by, rows.castOn))
             return (
               <article key={piece.id} className="mb-5 break-inside-avoid">
                 <h3 className="border-b border-black text-[18px]">
@@ -77,15 +77,14 @@ function OneSheet({ item, family }: { item: Item; family: GarmentFamily }) {
                     <li className="flex justify-between gap-3 border-b border-black/30 py-0.5">
                       <span>Cast on loosely.</span> <b>{rows.castOn} st</b>
                     </li>
-                    {rows.lines.map((line) => {
+                    {rows.lines.map((line, i) => {
                       const words = knitLineWords(line)
-                      now += line.times * line.by
                       return (
                         <li key={`${line.row}${line.code}`} className="flex justify-between gap-3 border-b border-black/30 py-0.5">
                           <span>
                             <b>{words.rows}.</b> {words.what}
                           </span>{' '}
-                          <b className="shrink-0">{now} st</b>
+                          <b className="shrink-0">{counts[i]} st</b>
                         </li>
                       )
                     })}

@@ -1,5 +1,5 @@
 import { measures, type Form, type Garment, type GarmentFamily, type GarmentPlan, type Item, type MeasureId } from '@merry-tailor/core'
-import { useEffect, useMemo, useState } from 'react'
+import { useMemo, useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { NoItem, useOpenTicket } from '../../bench'
 import { LengthEntry } from '../../length-entry'
@@ -103,7 +103,8 @@ function Bench({ item, family, hand, wished, drafted, form, busy }: BenchProps) 
   const tab = tabs.some(({ value }) => value === picked) && picked ? picked : cloth === 'knit' ? 'knit' : 'cut'
   const [view, setView] = useState<'above' | 'front'>('above')
   const phone = useMedia('(max-width: 767px)')
-  const [onlyPiece, setOnly] = useState<string | null>(null)
+  const [pickedPiece, setOnly] = useState<string | null>(null)
+  const onlyPiece = pickedPiece ?? garment.pieces[0]?.id ?? null
   const [knitPiece, setKnitPiece] = useState('back')
   const knit = useKnit(garment, plan, knitPiece)
   const [ref, box] = useBox<HTMLDivElement>(664, 560)
@@ -129,9 +130,6 @@ function Bench({ item, family, hand, wished, drafted, form, busy }: BenchProps) 
     ]),
   )
   useKeys({ Enter: print, f: () => setView((now) => (now === 'above' ? 'front' : 'above')), 'ctrl+z': hand.undo, ...byPiece })
-  useEffect(() => {
-    if (phone && onlyPiece === null && garment.pieces[0]) setOnly(garment.pieces[0].id)
-  }, [phone, onlyPiece, garment])
 
   const taken = Object.values(garment.numbers).filter(({ from }) => from === 'taken').length
   const expected = Object.values(garment.numbers).length - taken

@@ -17,8 +17,7 @@ interface WornProps {
 }
 
 /** The edges of a piece as it is worn, one after the other round it. */
-const roundOf = (garment: Garment, piece: string): Place[] =>
-  garment.worn.filter((each) => each.piece === piece).flatMap(({ points }) => points as unknown as Place[])
+const roundOf = (garment: Garment, piece: string): Place[] => garment.worn.filter((each) => each.piece === piece).flatMap(({ points }) => points)
 const mirrored = (points: readonly Place[]): Place[] => points.map(([x, y, z]): Place => [x, -y, z])
 
 /** The dog in its garment, cut from its own form: cloth over the plates, stitched round. */
@@ -54,7 +53,7 @@ export function WornView({ form, garment, view, width, height, label, title, che
             garment.worn.find(({ piece }) => piece === check.at?.piece)
           const p = edge?.points[Math.floor(edge.points.length / 2)]
           if (!p) return null
-          const at = scale.on(p as unknown as Place)
+          const at = scale.on(p)
           const off = { x: at.x < width / 2 ? -22 : 24, y: i % 2 === 0 ? -20 : 22 }
           const place = { x: Math.min(width - 14, Math.max(14, at.x + off.x)), y: Math.min(height - 14, Math.max(14, at.y + off.y)) }
           const fill = check.grade === 'holds' ? 'var(--ink)' : check.grade === 'fails' ? 'var(--snag)' : 'var(--chalk)'

@@ -25,8 +25,11 @@ export interface MatLayout {
 }
 
 const SQUARES = {
-  in: [0.5, 1, 1.5, 2, 2.5, 3, 4, 6, 8, 12].map((n) => ({ mm: n * MM_PER_UNIT.in, words: `${n === 0.5 ? '' : Math.floor(n)}${n % 1 === 0 ? '' : '½'} in` })),
-  cm: [1, 2, 3, 4, 5, 6, 8, 10, 15, 20, 30].map((n) => ({ mm: n * 10, words: `${n} cm` })),
+  in: [0.5, 0.75, 1, 1.25, 1.5, 2, 2.5, 3, 4, 6, 8, 12].map((n) => ({
+    mm: n * MM_PER_UNIT.in,
+    words: `${Math.floor(n) === 0 ? '' : Math.floor(n)}${{ 0.25: '¼', 0.5: '½', 0.75: '¾' }[n % 1] ?? ''} in`,
+  })),
+  cm: [1, 1.5, 2, 2.5, 3, 3.5, 4, 5, 6, 8, 10, 15, 20, 30].map((n) => ({ mm: n * 10, words: `${n} cm` })),
 }
 
 /** Does a piece's fold lie below, so that its front seam faces the back's? */

@@ -3,16 +3,23 @@ import { wrap, type Remote } from 'comlink'
 import { useEffect, useState } from 'react'
 import type { PatternWork } from '../../workers/pattern-worker'
 
-let remote: Remote<PatternWork> | null | undefined
+type DeskName = 'draft' | 'lay'
+const desks = new Map<DeskName, Remote<PatternWork> | null>()
 let turn = 0
 
-/** The room's worker; without workers the answer is made in place. */
-export function patternDesk(): Remote<PatternWork> | null {
-  if (remote !== undefined) return remote
-  if (typeof Worker === 'undefined') return (remote = null)
+/** The room's workers, one for drafts and one for lays, so that a search never keeps a draft waiting; without workers the answer is made in place. */
+export function patternDesk(name: DeskName): Remote<PatternWork> | null {
+  const known = desks.get(name)
+  if (known !== undefined) return known
+  if (typeof Worker === 'undefined') {
+    desks.set(name, null)
+    return null
+  }
   const worker = new Worker(new URL('../../workers/pattern-worker.ts', import.meta.url), { type: 'module' })
-  worker.addEventListener('error', () => (remote = null), { once: true })
-  return (remote = wrap<PatternWork>(worker))
+  worker.addEventListener('error', () => desks.set(name, null), { once: true })
+  const made = wrap<PatternWork>(worker)
+  desks.set(name, made)
+  return made
 }
 
 /** Worked at for longer than this, it is said. */
@@ -26,7 +33,7 @@ export function useGarment(question: GarmentQuestion | null): { garment: Garment
     if (!question) return
     let wanted = true
     const late = setTimeout(() => wanted && setWorking(true), SAID_AFTER_MS)
-    const desk = patternDesk()
+    const desk = patternDesk('draft')
     void (desk ? desk.draft(++turn, question).catch(() => draftGarment(question)) : Promise.resolve(draftGarment(question))).then((found) => {
       clearTimeout(late)
       if (!wanted || !found) return
@@ -51,24 +58,24 @@ export function useLay(items: readonly NestItem[] | null, cloth: ClothWidth): { 
   const [state, setState] = useState<{ lay: Nest | null; tried: number; searching: boolean }>({ lay: null, tried: 0, searching: false })
   useEffect(() => {
     if (!items || items.length === 0) return
-    let wanted = true
+    const left = new AbortController()
     const search = async (): Promise<void> => {
       let best: Nest | null = null
       let tried = 0
-      for (let seed = 1; seed <= SEARCHES && wanted; seed++) {
-        const desk = patternDesk()
+      for (let seed = 1; seed <= SEARCHES && !left.signal.aborted; seed++) {
+        const desk = patternDesk('lay')
         const lay: Nest = await (desk ? desk.nest(items, cloth, SEARCH_MS, seed) : Promise.resolve(nestPieces(items, cloth, { orders: 4, seed })))
         tried += lay.orders
         if (!best || lay.lengthMm < best.lengthMm - 0.5) best = lay
         const met = best.lengthMm <= best.boundMm + 1
         const last = met || seed === SEARCHES || !desk
-        if (wanted) setState({ lay: best, tried, searching: !last })
+        if (!left.signal.aborted) setState({ lay: best, tried, searching: !last })
         if (last) return
       }
     }
-    const begin = setTimeout(() => void search().catch(() => wanted && setState({ lay: null, tried: 0, searching: false })), REST_MS)
+    const begin = setTimeout(() => void search().catch(() => !left.signal.aborted && setState({ lay: null, tried: 0, searching: false })), REST_MS)
     return () => {
-      wanted = false
+      left.abort()
       clearTimeout(begin)
     }
   }, [items, cloth])

@@ -1,4 +1,4 @@
-import { flatAlong, flatArea, flatDistance, MM_PER_UNIT, sewLine, type GarmentPlan, type PatternPiece, type PieceEdge } from '@merry-tailor/core'
+import { flatAlong, flatArea, MM_PER_UNIT, sewLine, type GarmentPlan, type PatternPiece, type PieceEdge } from '@merry-tailor/core'
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react'
 import type { MatPiece } from './mat-layout'
 
@@ -91,4 +91,3 @@ export function useEdgeDrag(moves: Moves | undefined, unit: 'in' | 'cm', onMoves
   return { inHand, setInHand, moving, shown: moving ? withMove(moves, moving) : moves, down, move, settle, drop, key, step }
 }
 export type EdgeDrag = ReturnType<typeof useEdgeDrag>
-export const lengthOf = (edge: PieceEdge): number => edge.points.reduce((sum, p, i) => (i === 0 ? 0 : sum + flatDistance(edge.points[i - 1] as never, p)), 0)

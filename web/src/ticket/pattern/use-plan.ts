@@ -1,5 +1,5 @@
 import { GARMENT_FAMILIES, keptPattern, RULES_VERSION, type GarmentFamily, type GarmentPlan, type Item } from '@merry-tailor/core'
-import { useMemo, useRef, useState } from 'react'
+import { useMemo, useState } from 'react'
 import { v7 as uuid } from 'uuid'
 import { useActs, useOpenTicket } from '../../bench'
 import { useKeptDraft } from '../../state/use-kept-draft'
@@ -21,11 +21,9 @@ export function usePlan(item: Item) {
   const [plan, setPlan] = useKeptDraft<GarmentPlan>(`pattern-${item.id}`, kept?.plan ?? EMPTY, isPlan)
   const [past, setPast] = useState<GarmentPlan[]>([])
   const [refused, setRefused] = useState<string | null>(null)
-  const now = useRef(plan)
-  now.current = plan
 
   const change = (over: Partial<GarmentPlan>): void => {
-    setPast((all) => [...all.slice(-60), now.current])
+    setPast((all) => [...all.slice(-60), plan])
     setPlan((was) => ({ ...was, ...over }))
   }
   const undo = (): void => {
