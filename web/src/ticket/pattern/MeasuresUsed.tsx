@@ -46,7 +46,7 @@ export function MeasuresUsed({ garment, style, say }: { garment: Garment; style:
                 {weight ? <span /> : <MiniSpread mm={mm} low={low} high={high} style={style} />}
                 {sheet.ticket.closedAt === null ? (
                   <Link
-                    to={`/tickets/${sheet.ticket.id}/measure`}
+                    to={`/tickets/${sheet.ticket.id}/measure?tape=${id}`}
                     className="inline-flex min-h-11 items-center font-bold underline"
                     aria-label={`Take ${measures[id]?.name ?? id}`}
                   >

@@ -59,21 +59,22 @@ export function useLay(items: readonly NestItem[] | null, cloth: ClothWidth): { 
   useEffect(() => {
     if (!items || items.length === 0) return
     const left = new AbortController()
+    const here = (): boolean => !left.signal.aborted
     const search = async (): Promise<void> => {
       let best: Nest | null = null
       let tried = 0
-      for (let seed = 1; seed <= SEARCHES && !left.signal.aborted; seed++) {
+      for (let seed = 1; seed <= SEARCHES && here(); seed++) {
         const desk = patternDesk('lay')
         const lay: Nest = await (desk ? desk.nest(items, cloth, SEARCH_MS, seed) : Promise.resolve(nestPieces(items, cloth, { orders: 4, seed })))
         tried += lay.orders
         if (!best || lay.lengthMm < best.lengthMm - 0.5) best = lay
         const met = best.lengthMm <= best.boundMm + 1
         const last = met || seed === SEARCHES || !desk
-        if (!left.signal.aborted) setState({ lay: best, tried, searching: !last })
+        if (here()) setState({ lay: best, tried, searching: !last })
         if (last) return
       }
     }
-    const begin = setTimeout(() => void search().catch(() => !left.signal.aborted && setState({ lay: null, tried: 0, searching: false })), REST_MS)
+    const begin = setTimeout(() => void search().catch(() => here() && setState({ lay: null, tried: 0, searching: false })), REST_MS)
     return () => {
       left.abort()
       clearTimeout(begin)
