@@ -44,7 +44,7 @@ export function KnitMat({ knit, piece, onPiece, plan, onChange, say, unit, width
   const { plan: rowsPlan, gauge } = knit
   const most = Math.max(...rowsPlan.rows.map(({ stitches }) => stitches))
   const ratio = gauge.stitchesPerMm / gauge.rowsPerMm
-  const [left, top, foot, right] = [104, 170, 34, 96]
+  const [left, top, foot, right] = [132, 170, 34, 96]
   const room = height - BARS
   const stitch = Math.max(1.2, Math.min(14, (width - left - right) / most, (room - top - foot) / (rows * ratio)))
   const row = stitch * ratio
