@@ -60,12 +60,20 @@ const ratios = Array.from({ length: 10 }, (_, k) => {
   }))
   return nestPieces(items, { widthMm: 600, gapMm: 0, oneWay: true }, { budgetMs: SEARCH_MS, seed: 7 }).lengthMm / 1000
 })
-row(`lay beside the optimum, ten dissections of 10 to 25, ${SEARCH_MS / 1000} s each`, `mean ${mean(ratios).toFixed(3)}`, `aim at most 1.09 (worst ${Math.max(...ratios).toFixed(3)})`)
+row(
+  `lay beside the optimum, ten dissections of 10 to 25, ${SEARCH_MS / 1000} s each`,
+  `mean ${mean(ratios).toFixed(3)}`,
+  `aim at most 1.09 (worst ${Math.max(...ratios).toFixed(3)})`,
+)
 const shelves = coats.map(({ pieces }) => {
   const lay = nestPieces(nestItems(pieces), { widthMm: 1480, gapMm: 5, oneWay: false }, { budgetMs: SEARCH_MS, seed: 7 })
   return lay.lengthMm / lay.baselineMm
 })
-row('lay beside boxes on shelves, five coat sets', `mean ${mean(shelves).toFixed(3)}`, `aim at most 0.85 (${shelves.map((each) => each.toFixed(2)).join(', ')})`)
+row(
+  'lay beside boxes on shelves, five coat sets',
+  `mean ${mean(shelves).toFixed(3)}`,
+  `aim at most 0.85 (${shelves.map((each) => each.toFixed(2)).join(', ')})`,
+)
 
 const tearDown = await setUp()
 const browser = await chromium.launch({

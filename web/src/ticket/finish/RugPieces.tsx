@@ -30,7 +30,8 @@ export function RugPieces({ item, paper = false }: { item: Item; paper?: boolean
         <p>
           <b>Pattern kept:</b> {plan?.cloth ?? 'its usual cloth'}
           {plan?.swatch ? `, swatch of ${plan.swatch.stitches} stitches and ${plan.swatch.rows} rows` : ''}
-          {plan?.moves && plan.moves.length > 0 ? `, ${plan.moves.length} ${plan.moves.length === 1 ? 'edge' : 'edges'} moved by hand` : ''}, by {kept.by || 'nobody named'}.
+          {plan?.moves && plan.moves.length > 0 ? `, ${plan.moves.length} ${plan.moves.length === 1 ? 'edge' : 'edges'} moved by hand` : ''}, by{' '}
+          {kept.by || 'nobody named'}.
         </p>
       )}
       {!paper && (
