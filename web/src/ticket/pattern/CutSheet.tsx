@@ -13,6 +13,7 @@ import { lengthText } from '../../ui/length/length-text'
 import { familyName } from '../../words/stages'
 import { CORD_WORDS, cordsOf } from './cords-of'
 import { CLOTH_WORDS, FASTENING_WORDS, pieceCount, SEWING } from './garment-words'
+import { GarmentCautions } from './GarmentCautions'
 import { patternDesk, useLay } from './pattern-desk'
 import { useItemPattern, useNestItems } from './use-pattern'
 import { garmentFamily } from './use-plan'
@@ -163,6 +164,7 @@ function OneSheet({ item, family }: { item: Item; family: GarmentFamily }) {
               </ol>
             </div>
           </div>
+          <GarmentCautions family={family} paper />
           <p className="mt-4">Predicted from tapes; no piece of this draft was sewn before. Pin it on the dog before the last seams.</p>
         </section>
       )}

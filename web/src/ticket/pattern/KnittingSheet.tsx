@@ -9,6 +9,7 @@ import { Empty } from '../../ui/State'
 import { lengthText } from '../../ui/length/length-text'
 import { familyName } from '../../words/stages'
 import { FASTENING_WORDS, knitLineWords } from './garment-words'
+import { GarmentCautions } from './GarmentCautions'
 import { KnitChart } from './KnitChart'
 import { useItemPattern } from './use-pattern'
 import { garmentFamily } from './use-plan'
@@ -109,6 +110,7 @@ function OneSheet({ item, family }: { item: Item; family: GarmentFamily }) {
             )
           })}
           {garment.buttonholes.length > 1 && <p>Buttonholes, from the front edge: {garment.buttonholes.map(({ atMm }) => say(atMm)).join(', ')}.</p>}
+          <GarmentCautions family={family} paper />
           <p>Predicted from tapes and swatch; only the rug on the dog says it holds.</p>
         </section>
       )}

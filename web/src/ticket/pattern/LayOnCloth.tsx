@@ -1,7 +1,8 @@
-import { MM_PER_UNIT, type Nest } from '@merry-tailor/core'
+import { MM_PER_UNIT, type Nest, type NestItem } from '@merry-tailor/core'
 import { fixed } from '../../ui/plates/geometry'
 
 interface LayProps {
+  items: readonly NestItem[]
   lay: Nest | null
   tried: number
   searching: boolean
@@ -16,7 +17,7 @@ const TAPE = 24
 const LONGEST = 210
 
 /** Pieces laid on cloth: its width across, its length down a resting tape; better lays as they are found. */
-export function LayOnCloth({ lay, tried, searching, widthMm, unit, say, width, cloth }: LayProps) {
+export function LayOnCloth({ items, lay, tried, searching, widthMm, unit, say, width, cloth }: LayProps) {
   if (!lay) return <p className="text-[14.5px] text-mute">The lay is searched once the pieces rest.</p>
   const wide = width - TAPE - 8
   const by = Math.min(wide / widthMm, LONGEST / Math.max(1, lay.lengthMm))
@@ -62,7 +63,8 @@ export function LayOnCloth({ lay, tried, searching, widthMm, unit, say, width, c
       </svg>
       {lay.unplaced.length > 0 && (
         <p role="alert" className="mt-1 border-l-[5px] border-snag bg-snag-bg px-2 py-1 text-[14px]">
-          Wider than the cloth: {[...new Set(lay.unplaced)].join(', ')}. Take wider cloth, or a seam in the middle.
+          Wider than the cloth: {[...new Set(lay.unplaced)].map((id) => `${id} needs ${say(widthOf(items, id))}`).join(', ')}. Take wider cloth, or a seam in
+          the middle.
         </p>
       )}
       <p className="mt-1 text-[14.5px] leading-[19px]" aria-live="polite">
@@ -75,4 +77,10 @@ export function LayOnCloth({ lay, tried, searching, widthMm, unit, say, width, c
       </p>
     </div>
   )
+}
+
+/** How wide cloth has to be for a piece. */
+function widthOf(items: readonly NestItem[], id: string): number {
+  const ys = items.find((each) => each.id === id)?.outline.map(([, y]) => y) ?? [0]
+  return Math.max(...ys) - Math.min(...ys)
 }

@@ -17,6 +17,7 @@ import { CutMat } from './CutMat'
 import { EaseBracket } from './EaseBracket'
 import { EdgeTag } from './EdgeTag'
 import { CLOTH_WORDS, countGrades, countWord, EASE_NAMES } from './garment-words'
+import { GarmentCautions } from './GarmentCautions'
 import { GarmentChecks } from './GarmentChecks'
 import { GrowthPane } from './GrowthPane'
 import { KnitLines } from './KnitLines'
@@ -202,6 +203,7 @@ function Bench({ item, family, hand, wished, drafted, form, busy }: BenchProps) 
           </header>
           <div className="pt-2">
             <LayOnCloth
+              items={items ?? []}
               lay={found.lay}
               tried={found.tried}
               searching={found.searching}
@@ -268,6 +270,7 @@ function Bench({ item, family, hand, wished, drafted, form, busy }: BenchProps) 
           </div>
           {tabs.length > 1 && <Segmented label="What to look at" value={tab} options={tabs} onChange={setTab} />}
         </header>
+        <GarmentCautions family={family} />
         {hand.refused && (
           <p role="alert" className="border-b-2 border-ink border-l-[5px] border-l-snag bg-snag-bg px-4 py-2 text-[15px]">
             {hand.refused}

@@ -116,6 +116,22 @@ describe('a garment’s pieces', () => {
   })
 })
 
+describe('odd dogs', () => {
+  it('a flat face gets no rigid hood; on three legs the opening without one is closed', async () => {
+    const item = coat()
+    const dog = aDog({ sex: 'male', breed: 'Pug', flatFace: true })
+    const sheet = aTicket({ dog, items: [item] })
+    sheet.ticket.traits = ['three-legs']
+    renderStage(sheet, 'pattern/:itemId', <PatternRoom />, `pattern/${item.id}`)
+    const mind = await screen.findByRole('list', { name: 'Mind' })
+    expect(mind.textContent).toContain('no rigid hood')
+    expect(mind.textContent).toContain('close the opening that has no leg')
+    // Nothing is cut before weight and back length were taken.
+    const button = screen.getByRole<HTMLButtonElement>('button', { name: /waits for/ })
+    expect(button.disabled).toBe(true)
+  })
+})
+
 describe('the cut sheet', () => {
   it('lists pieces and the order of sewing, and says of a printer that does not keep the scale: do not cut', async () => {
     const item = coat()
