@@ -22,7 +22,7 @@ export function patternDxf(pieces: readonly PatternPiece[], label: PatternLabel 
   // Paper counts up from below, the sheet down from above.
   const at = (dx: number, dy: number) => ([x, y]: PatternPoint) => ({ point: point2d(x + dx, sheet.heightMm - (y + dy)) }) // prettier-ignore
   dxf.addText(point3d(0, sheet.heightMm + 10), 5, 'UNITS: METRIC', { layerName: LAYER.text })
-  for (const { piece, dx, dy, cut, sew, notches, minX, minY, maxY } of sheet.pieces) {
+  for (const { piece, dx, dy, cut, sew, notches, foot } of sheet.pieces) {
     const on = at(dx, dy)
     const line = (layerName: string, points: readonly PatternPoint[], closed: boolean): void => {
       dxf.addLWPolyline(points.map(on), { layerName, flags: closed ? LWPolylineFlags.Closed : LWPolylineFlags.None })
@@ -38,8 +38,8 @@ export function patternDxf(pieces: readonly PatternPiece[], label: PatternLabel 
     for (const { points } of piece.lines) line(LAYER.inner, points, false)
     for (const stroke of notches) line(LAYER.notch, stroke, false)
     for (const { at: [x, y] } of piece.marks) dxf.addCircle(point3d(x + dx, sheet.heightMm - (y + dy)), 2, { layerName: LAYER.hole }) // prettier-ignore
-    const foot = on([minX + 8, (minY + maxY) / 2]).point
-    dxf.addText(point3d(foot.x, foot.y), 6, ascii(`${piece.name}, ${countWords(piece)}. ${labelLine(label)}`), { layerName: LAYER.text })
+    const place = on(foot).point
+    dxf.addText(point3d(place.x, place.y), 6, ascii(`${piece.name}, ${countWords(piece)}. ${labelLine(label)}`), { layerName: LAYER.text })
   }
   return dxf.stringify()
 }

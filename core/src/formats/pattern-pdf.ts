@@ -14,6 +14,9 @@ const MARGIN_MM = 10
 /** The square whose side tells whether the printer kept the scale. */
 export const TEST_SQUARE_MM = 50
 const MARK_MM = 5
+/** How high the head of the first page is, and how many pieces it lists. */
+const HEAD_MM = 150
+const LISTED = 12
 
 interface Tile {
   name: string
@@ -35,7 +38,8 @@ function tilesOf(sheet: Sheet, paper: Paper, overlapMm: number) {
     for (let column = 0; column < columns; column++) {
       const [x, y] = [column * stepX, row * stepY]
       const used = sheet.pieces.some(({ dx, dy, minX, maxX, minY, maxY }) => minX + dx < x + inW && maxX + dx > x && minY + dy < y + inH && maxY + dy > y)
-      if (used) tiles.push({ name: `${letters(column)}${row + 1}`, x, y })
+      // The first page has the square and the map, whatever lies on it.
+      if (used || (row === 0 && column === 0)) tiles.push({ name: `${letters(column)}${row + 1}`, x, y })
     }
   return { tiles, inW, inH, lap, stepX, stepY, columns, rows }
 }
@@ -83,16 +87,17 @@ class Ink {
 const DASH = '6 4'
 
 /**
- * Pieces on paper in true scale: a first page with the test square, the page map and the list of pieces, then pages A1, B1,
- * A2 that lap over and carry the same marks where they meet. Points only, nothing scaled; the same bytes twice.
+ * Pieces on paper in true scale: pages A1, B1, A2 that lap over and carry the same marks where they meet; on the first the
+ * test square, the page map and the list of pieces. Points only, nothing scaled; the same bytes twice.
  *
  * @param options paper, how far pages lap, mm, and what the labels say
- * @returns the file and the names of its pages, the first one's is `Map`
+ * @returns the file and the names of its pages
  */
 export async function patternPdf(
   pieces: readonly PatternPiece[],
-  { paper, overlapMm, label = {} }: { paper: Paper; overlapMm: number; label?: PatternLabel },
+  { paper: wanted, overlapMm, label = {} }: { paper: Paper | Lowercase<Paper>; overlapMm: number; label?: PatternLabel },
 ): Promise<{ bytes: Uint8Array; pages: string[] }> {
+  const paper: Paper = wanted.toLowerCase() === 'letter' ? 'Letter' : 'A4'
   const { PDFDocument: Document, StandardFonts, PDFName } = await import('pdf-lib')
   const doc = await Document.create()
   const then = new Date(Date.UTC(2000, 0, 1))
@@ -102,7 +107,7 @@ export async function patternPdf(
   doc.setCreationDate(then)
   doc.setModificationDate(then)
   const font = await doc.embedFont(StandardFonts.Helvetica)
-  const sheet = sheetOf(pieces)
+  const sheet = sheetOf(pieces, { wideMm: PAPER[paper][0] - 2 * MARGIN_MM, highMm: HEAD_MM })
   const tiling = tilesOf(sheet, paper, overlapMm)
   const size: [number, number] = [PAPER[paper][0] * PT, PAPER[paper][1] * PT]
   const add = (ink: Ink): void => {
@@ -110,44 +115,40 @@ export async function patternPdf(
     page.node.setFontDictionary(PDFName.of('F1'), font.ref)
     putStream(doc, page, ink.stream)
   }
-  add(mapPage(sheet, paper, tiling, label, pieces))
-  for (const tile of tiling.tiles) add(tilePage(sheet, paper, tile, tiling, label))
-  return { bytes: await doc.save({ useObjectStreams: false, updateFieldAppearances: false }), pages: ['Map', ...tiling.tiles.map(({ name }) => name)] }
+  tiling.tiles.forEach((tile, i) => {
+    const ink = tilePage(sheet, paper, tile, tiling, label)
+    if (i === 0) drawHead(ink, sheet, tiling, label)
+    add(ink)
+  })
+  return { bytes: await doc.save({ useObjectStreams: false, updateFieldAppearances: false }), pages: tiling.tiles.map(({ name }) => name) }
 }
 
 function putStream(doc: PDFDocument, page: PDFPage, text: string): void {
   page.node.addContentStream(doc.context.register(doc.context.flateStream(text)))
 }
 
-function mapPage(
-  sheet: Sheet,
-  paper: Paper,
-  { tiles, inW, inH, stepX, stepY }: ReturnType<typeof tilesOf>,
-  label: PatternLabel,
-  pieces: readonly PatternPiece[],
-): Ink {
-  const ink = new Ink(paper)
-  const left = MARGIN_MM + 5
+/** What stands on the first page beside the pieces: the square, what is cut, and how pages are glued. */
+function drawHead(ink: Ink, sheet: Sheet, { tiles, inW, inH, stepX, stepY }: ReturnType<typeof tilesOf>, label: PatternLabel): void {
+  const left = MARGIN_MM + 4
   ink.text(left, MARGIN_MM + 8, 16, label.dog ? `Pattern for ${label.dog}` : 'Pattern')
-  ink.text(left, MARGIN_MM + 16, 9, labelLine({ ...label, dog: '' }))
-  const top = MARGIN_MM + 22
-  ink.path([[left, top], [left + TEST_SQUARE_MM, top], [left + TEST_SQUARE_MM, top + TEST_SQUARE_MM], [left, top + TEST_SQUARE_MM]], { closed: true }) // prettier-ignore
-  ink.text(left + 4, top + 24, 9, `${TEST_SQUARE_MM} mm a side.`)
+  ink.text(left, MARGIN_MM + 15, 9, labelLine({ ...label, dog: '' }))
+  const top = MARGIN_MM + 21
+  const side = TEST_SQUARE_MM
+  ink.path([[left, top], [left + side, top], [left + side, top + side], [left, top + side]], { closed: true }) // prettier-ignore
+  ink.text(left + 4, top + 24, 9, `${side} mm a side.`)
   ink.text(left + 4, top + 30, 9, 'Measure it before cutting.')
-  pieces.slice(0, 24).forEach((piece, i) => {
-    ink.text(left + TEST_SQUARE_MM + 12, top + 5 + 6 * i, 10, `${piece.name}: ${countWords(piece)}`)
-  })
-  const mapTop = top + Math.max(TEST_SQUARE_MM, 6 * Math.min(24, pieces.length)) + 14
-  ink.text(left, mapTop - 3, 9, 'Pages as they are glued:')
-  const by = Math.min((PAPER[paper][0] - 2 * left) / sheet.widthMm, (PAPER[paper][1] - mapTop - MARGIN_MM - 5) / sheet.heightMm)
+  const list = sheet.pieces.slice(0, LISTED)
+  list.forEach(({ piece }, i) => ink.text(left + side + 8, top + 4 + 5 * i, 9, `${piece.name}: ${countWords(piece)}`))
+  if (sheet.pieces.length > LISTED) ink.text(left + side + 8, top + 4 + 5 * LISTED, 9, `and ${sheet.pieces.length - LISTED} more`)
+  const [mapLeft, mapTop] = [left, top + side + 8]
+  ink.text(mapLeft, mapTop - 2, 9, 'Pages as they are glued:')
+  const by = Math.min((inW - 8) / (sheet.widthMm + inW), (HEAD_MM - (mapTop - MARGIN_MM) - 4) / (sheet.heightMm + inH))
+  const at = (x: number, y: number): PatternPoint => [mapLeft + x * by, mapTop + y * by]
   for (const { name, x, y } of tiles) {
-    const [x0, y0, x1, y1] = [x, y, Math.min(x + inW, x + stepX + 0), y + Math.min(inH, stepY)].map((v) => v * by) as [number, number, number, number]
-    ink.path([[left + x0, mapTop + y0], [left + x1, mapTop + y0], [left + x1, mapTop + y1], [left + x0, mapTop + y1]], { closed: true, widthMm: 0.2 }) // prettier-ignore
-    ink.text(left + x0 + 2, mapTop + y0 + 5, 8, name)
+    ink.path([at(x, y), at(x + Math.min(inW, stepX), y), at(x + Math.min(inW, stepX), y + Math.min(inH, stepY)), at(x, y + Math.min(inH, stepY))], { closed: true, widthMm: 0.2 }) // prettier-ignore
+    ink.text(at(x, y)[0] + 1.5, at(x, y)[1] + 4, 7, name)
   }
-  for (const { cut, dx, dy } of sheet.pieces)
-    ink.path(cut.map(([x, y]): PatternPoint => [left + (x + dx) * by, mapTop + (y + dy) * by]), { closed: true, widthMm: 0.3 }) // prettier-ignore
-  return ink
+  for (const { cut, dx, dy } of sheet.pieces) ink.path(cut.map(([x, y]): PatternPoint => at(x + dx, y + dy)), { closed: true, widthMm: 0.3 }) // prettier-ignore
 }
 
 function tilePage(sheet: Sheet, paper: Paper, tile: Tile, { inW, inH, stepX, stepY }: ReturnType<typeof tilesOf>, label: PatternLabel): Ink {
@@ -155,7 +156,7 @@ function tilePage(sheet: Sheet, paper: Paper, tile: Tile, { inW, inH, stepX, ste
   const [ox, oy] = [MARGIN_MM - tile.x, MARGIN_MM - tile.y]
   ink.raw('q')
   ink.raw(`${ink.at(MARGIN_MM, MARGIN_MM + inH)} ${num(inW * PT)} ${num(inH * PT)} re W n`)
-  for (const { piece, dx, dy, cut, sew, notches, minX, minY, maxX, maxY } of sheet.pieces) {
+  for (const { piece, dx, dy, cut, sew, notches, foot, minX, minY, maxX, maxY } of sheet.pieces) {
     const [x, y] = [ox + dx, oy + dy]
     if (minX + x > MARGIN_MM + inW || maxX + x < MARGIN_MM || minY + y > MARGIN_MM + inH || maxY + y < MARGIN_MM) continue
     const on = (points: readonly PatternPoint[]): PatternPoint[] => points.map(([px, py]): PatternPoint => [px + x, py + y])
@@ -175,7 +176,7 @@ function tilePage(sheet: Sheet, paper: Paper, tile: Tile, { inW, inH, stepX, ste
       ink.path([[cx - 3, cy], [cx + 3, cy]], { widthMm: 0.4 }) // prettier-ignore
       ink.path([[cx, cy - 3], [cx, cy + 3]], { widthMm: 0.4 }) // prettier-ignore
     }
-    const [lx, ly] = on([[minX + 10, (minY + maxY) / 2]])[0] as PatternPoint
+    const [lx, ly] = on([foot])[0] as PatternPoint
     ink.text(lx, ly, 11, `${piece.name}, ${countWords(piece)}`)
     ink.text(lx, ly + 6, 8, labelLine(label))
   }

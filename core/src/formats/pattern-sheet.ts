@@ -28,6 +28,8 @@ export interface SheetPiece {
   cut: PatternPoint[]
   sew: PatternPoint[]
   notches: [PatternPoint, PatternPoint][]
+  /** Where its words stand: about its middle, in its own place. */
+  foot: PatternPoint
   minX: number
   minY: number
   maxX: number
@@ -60,8 +62,21 @@ function notchStrokes(piece: PatternPiece): [PatternPoint, PatternPoint][] {
   })
 }
 
-/** Pieces side by side in rows, each with the lines that are drawn. */
-export function sheetOf(pieces: readonly PatternPiece[]): Sheet {
+/** A little left of the middle of a piece's cloth. */
+function middleOf(outline: readonly PatternPoint[]): PatternPoint {
+  let [area, x, y] = [0, 0, 0]
+  outline.forEach((a, i) => {
+    const b = outline[(i + 1) % outline.length] as PatternPoint
+    const cross = a[0] * b[1] - b[0] * a[1]
+    area += cross
+    x += (a[0] + b[0]) * cross
+    y += (a[1] + b[1]) * cross
+  })
+  return [x / (3 * area || 1) - 22, y / (3 * area || 1)]
+}
+
+/** Pieces side by side in rows, each with the lines that are drawn; a head is room kept free at the upper left. */
+export function sheetOf(pieces: readonly PatternPiece[], head = { wideMm: 0, highMm: 0 }): Sheet {
   const drawn = pieces.map((piece) => {
     const cut = pieceCutLine(piece)
     const [xs, ys] = [cut.map(([x]) => x), cut.map(([, y]) => y)]
@@ -70,23 +85,28 @@ export function sheetOf(pieces: readonly PatternPiece[]): Sheet {
       cut,
       sew: sewLine(piece),
       notches: notchStrokes(piece),
+      foot: middleOf(cut),
       minX: Math.min(...xs),
       minY: Math.min(...ys),
       maxX: Math.max(...xs),
       maxY: Math.max(...ys),
     }
   })
-  let [x, y, tall, widthMm] = [BETWEEN_MM, BETWEEN_MM, 0, 0]
+  const rowStart = (y: number): number => (y < head.highMm ? head.wideMm : 0) + BETWEEN_MM
+  let [x, y, tall, widthMm] = [rowStart(0), BETWEEN_MM, 0, head.wideMm]
   const placed = drawn.map((each): SheetPiece => {
     const [wide, high] = [each.maxX - each.minX, each.maxY - each.minY]
-    if (x > BETWEEN_MM && x + wide > ROW_MM) [x, y, tall] = [BETWEEN_MM, y + tall + BETWEEN_MM, 0]
+    if (x > rowStart(y) && x + wide > ROW_MM) {
+      y += tall + BETWEEN_MM
+      ;[x, tall] = [rowStart(y), 0]
+    }
     const at: SheetPiece = { ...each, dx: x - each.minX, dy: y - each.minY }
     x += wide + BETWEEN_MM
     tall = Math.max(tall, high)
     widthMm = Math.max(widthMm, x)
     return at
   })
-  return { pieces: placed, widthMm: Math.max(widthMm, 2 * BETWEEN_MM), heightMm: y + tall + BETWEEN_MM }
+  return { pieces: placed, widthMm: Math.max(widthMm, 2 * BETWEEN_MM), heightMm: Math.max(head.highMm, y + tall + BETWEEN_MM) }
 }
 
 /** How many are cut and how, in words. */

@@ -16,11 +16,11 @@ export const labelLine = ({ dog, ticket, cloth, on, rule, firstDraft }: PatternL
  */
 export function patternSvg(pieces: readonly PatternPiece[], label: PatternLabel = {}): string {
   const sheet = sheetOf(pieces)
-  const groups = sheet.pieces.map(({ piece, dx, dy, cut, sew, notches, minX, minY, maxY }) => {
+  const groups = sheet.pieces.map(({ piece, dx, dy, cut, sew, notches, foot }) => {
     const at = ([x, y]: PatternPoint): string => `${n(x + dx)} ${n(y + dy)}`
     const line = (points: readonly PatternPoint[], closed: boolean): string => `M${points.map(at).join('L')}${closed ? 'Z' : ''}`
     const path = (kind: string, d: string, more = ''): string => `<path class="${kind}" d="${d}" fill="none" stroke="#000" stroke-width="0.5"${more}/>`
-    const foot = at([minX + 8, (minY + maxY) / 2]).split(' ')
+    const place = at(foot).split(' ')
     const words = [`${piece.name}, ${countWords(piece)}`, labelLine(label)].filter(Boolean)
     return [
       `<g id="${plain(piece.id)}" data-x="${n(dx)}" data-y="${n(dy)}">`,
@@ -31,7 +31,7 @@ export function patternSvg(pieces: readonly PatternPiece[], label: PatternLabel 
       ...piece.lines.map(({ points }) => path('inner', line(points, false), ' stroke-opacity="0.6"')),
       ...notches.map((stroke) => path('notch', line(stroke, false))),
       ...piece.marks.map(({ at: [x, y] }) => `<circle class="hole" cx="${n(x + dx)}" cy="${n(y + dy)}" r="2" fill="none" stroke="#000" stroke-width="0.5"/>`),
-      ...words.map((text, i) => `<text x="${foot[0]}" y="${n(Number(foot[1]) + 8 * i)}" font-size="6" font-family="sans-serif">${plain(text)}</text>`),
+      ...words.map((text, i) => `<text x="${place[0]}" y="${n(Number(place[1]) + 8 * i)}" font-size="6" font-family="sans-serif">${plain(text)}</text>`),
       '</g>',
     ].join('\n')
   })

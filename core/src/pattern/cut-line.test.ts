@@ -52,6 +52,21 @@ describe('the cut line', () => {
     expect(Math.max(...needle.map(([x]) => x))).toBeLessThanOrEqual(100 + 40 + 1e-6)
   })
 
+  it('a gentle curve keeps its allowance all along', () => {
+    const curve = Array.from({ length: 41 }, (_, i): PatternPoint => [200 * (i / 40), -32 * (i / 40) * (1 - i / 40)])
+    const cut = cutLine([{ points: curve, allowanceMm: 10 }, { points: [[200, 0], [200, 90], [0, 90], [0, 0]], allowanceMm: 4 }]) // prettier-ignore
+    const far = (p: PatternPoint): number =>
+      Math.min(
+        ...cut.map((a, i) => {
+          const b = cut[(i + 1) % cut.length] as PatternPoint
+          const [dx, dy] = [b[0] - a[0], b[1] - a[1]]
+          const t = Math.min(1, Math.max(0, ((p[0] - a[0]) * dx + (p[1] - a[1]) * dy) / (dx * dx + dy * dy)))
+          return Math.hypot(p[0] - a[0] - t * dx, p[1] - a[1] - t * dy)
+        }),
+      )
+    for (const p of curve.slice(4, -4)) expect(Math.abs(far(p) - 10)).toBeLessThan(0.02)
+  })
+
   it('refuses what is no outline', () => {
     expect(() => cutLine([{ points: [[0, 0], [1, 0]], allowanceMm: 1 }])).toThrow(/three corners/) // prettier-ignore
     expect(() => cutLine(edges(box, [-1]))).toThrow(/allowance/)

@@ -91,12 +91,31 @@ export function cutLine(edges: readonly CutEdge[]): PatternPoint[] {
   const whole = Clipper.union(parts, FillRule.NonZero).map((each) => each.map(({ x, y }): PatternPoint => [x / FINE, y / FINE]))
   const [first] = whole.sort((p, q) => Math.abs(flatArea(q)) - Math.abs(flatArea(p)))
   if (!first) throw new RangeError('the edges enclose nothing')
-  // The finest grid leaves corners on straight lines; they say nothing.
-  const plain = first.filter((point, i) => {
-    const [before, after] = [first[(i + first.length - 1) % first.length] as PatternPoint, first[(i + 1) % first.length] as PatternPoint]
-    const long = flatDistance(before, after)
-    return long < 1e-9 || Math.abs((after[0] - before[0]) * (point[1] - before[1]) - (after[1] - before[1]) * (point[0] - before[0])) / long > 0.0015
-  })
-  const kept = plain.length >= 3 ? plain : first
+  // Begun at an outermost place, which is a corner.
+  const start = first.reduce((best, [x, y], i) => (x < (first[best]?.[0] ?? x) || (x === first[best]?.[0] && y < (first[best]?.[1] ?? y)) ? i : best), 0)
+  const kept = plainer([...first.slice(start), ...first.slice(0, start)])
   return flatArea(kept) > 0 === area > 0 ? kept : kept.reverse()
+}
+
+/** Corners on straight lines say nothing: left out as long as none of those left out lies off the line by more than this, mm. */
+const STRAIGHT_MM = 0.002
+
+function plainer(outline: readonly PatternPoint[]): PatternPoint[] {
+  const off = (p: PatternPoint, a: PatternPoint, b: PatternPoint): number => {
+    const long = flatDistance(a, b)
+    return long < 1e-9 ? flatDistance(p, a) : Math.abs((b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0])) / long
+  }
+  const out: PatternPoint[] = []
+  let left: PatternPoint[] = []
+  outline.forEach((point, i) => {
+    const before = out.at(-1)
+    const after = outline[(i + 1) % outline.length]
+    if (before && after && [...left, point].every((each) => off(each, before, after) <= STRAIGHT_MM)) {
+      left.push(point)
+      return
+    }
+    out.push(point)
+    left = []
+  })
+  return out.length >= 3 ? out : [...outline]
 }
