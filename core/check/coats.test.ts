@@ -203,7 +203,7 @@ describe('garments on odd dogs', () => {
           { ease: { girthMm: -300, lengthMm: -300, neckMm: -300, headMm: -300 } },
           { overlapMm: 400, ease: { girthMm: 600 }, moves: [{ piece: 'back', edge: 'hem', mm: -500 }] },
         ] as const) {
-          if (family !== 'C3' && body !== odd[0]) continue
+          if (body !== odd[0] && (family !== 'C3' || 'moves' in plan)) continue
           const garment = draftGarment({ family, form: solveForm(body, null), body, about: null, plan: plan as GarmentPlan })
           expect(garment.checks.length).toBeGreaterThan(0)
           for (const piece of garment.pieces) expect(sewLine(piece).flat().every(Number.isFinite)).toBe(true)
@@ -228,7 +228,7 @@ describe('garments on odd dogs', () => {
   it('five coat sets lie shorter than boxes on shelves (at most 0.85 together)', () => {
     const shares = BUILDS.map((breed) => {
       const { pieces } = draftGarment({ family: 'C3', form: forms.get(breed) as Form, body: {}, about: null, plan: {} })
-      const lay = nestPieces(nestItems(pieces), { widthMm: 1470, gapMm: 5, oneWay: false }, { orders: 12, seed: 5 })
+      const lay = nestPieces(nestItems(pieces), { widthMm: 1470, gapMm: 5, oneWay: false }, { orders: 5, seed: 5 })
       expect(lay.unplaced).toEqual([])
       return lay.lengthMm / lay.baselineMm
     })

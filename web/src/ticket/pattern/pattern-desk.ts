@@ -65,7 +65,7 @@ export function useLay(items: readonly NestItem[] | null, cloth: ClothWidth): { 
       let tried = 0
       for (let seed = 1; seed <= SEARCHES && here(); seed++) {
         const desk = patternDesk('lay')
-        const lay: Nest = await (desk ? desk.nest(items, cloth, SEARCH_MS, seed) : Promise.resolve(nestPieces(items, cloth, { orders: 4, seed })))
+        const lay: Nest = await (desk ? desk.nest(items, cloth, SEARCH_MS, seed) : Promise.resolve(nestPieces(items, cloth, { orders: 1, seed })))
         tried += lay.orders
         if (!best || lay.lengthMm < best.lengthMm - 0.5) best = lay
         const met = best.lengthMm <= best.boundMm + 1
