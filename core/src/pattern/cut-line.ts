@@ -92,7 +92,8 @@ export function cutLine(edges: readonly CutEdge[]): PatternPoint[] {
   const [first] = whole.sort((p, q) => Math.abs(flatArea(q)) - Math.abs(flatArea(p)))
   if (!first) throw new RangeError('the edges enclose nothing')
   // Begun at an outermost place, which is a corner.
-  const start = first.reduce((best, [x, y], i) => (x < (first[best]?.[0] ?? x) || (x === first[best]?.[0] && y < (first[best]?.[1] ?? y)) ? i : best), 0)
+  const isBefore = (p: PatternPoint, q: PatternPoint): boolean => p[0] < q[0] || (p[0] === q[0] && p[1] < q[1])
+  const start = first.reduce((best, p, i) => (isBefore(p, first[best] as PatternPoint) ? i : best), 0)
   const kept = plainer([...first.slice(start), ...first.slice(0, start)])
   return flatArea(kept) > 0 === area > 0 ? kept : kept.reverse()
 }
