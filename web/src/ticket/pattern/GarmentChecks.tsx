@@ -1,4 +1,4 @@
-import type { Garment } from '@merry-tailor/core'
+import { symptoms, type Garment, type GarmentCheck } from '@merry-tailor/core'
 import { VerdictWord } from '../../said/VerdictWord'
 import { CHECK_NAMES, checkValue, elseWords } from './garment-words'
 
@@ -21,15 +21,26 @@ export function GarmentChecks({ garment, say }: { garment: Garment; say: (mm: nu
           </p>
           <p className="flex flex-wrap items-center justify-between gap-x-2 pl-[29px]">
             <VerdictWord grade={check.grade} basis="predicted" size={15} />
-            {check.grade !== 'holds' && (
-              <span className="text-[13.5px] leading-[17px] text-mute">
-                {elseWords(check.id)}
-                {check.symptom ? ` (${check.symptom})` : ''}
-              </span>
-            )}
           </p>
+          {check.grade !== 'holds' && <Else check={check} />}
         </li>
       ))}
     </ol>
+  )
+}
+
+/** What to expect where it does not hold: opened, the symptom with its cause and what to do. */
+function Else({ check }: { check: GarmentCheck }) {
+  const symptom = check.symptom ? symptoms[check.symptom] : undefined
+  if (!symptom) return <p className="pl-[29px] text-[13.5px] leading-[17px] text-mute">{elseWords(check.id)}</p>
+  return (
+    <details className="pl-[29px] text-[13.5px] leading-[17px]">
+      <summary className="flex min-h-11 cursor-pointer items-center text-mute underline">
+        {elseWords(check.id)} ({symptom.id})
+      </summary>
+      <p className="pb-1.5">
+        <b>{symptom.name}.</b> {symptom.cause}. {symptom.remedies.map((each) => `${each.do}.`).join(' ')}
+      </p>
+    </details>
   )
 }

@@ -20,11 +20,14 @@ const LONGEST = 210
 export function LayOnCloth({ items, lay, tried, searching, widthMm, unit, say, width, cloth }: LayProps) {
   if (!lay) return <p className="text-[14.5px] text-mute">The lay is searched once the pieces rest.</p>
   const wide = width - TAPE - 8
-  const by = Math.min(wide / widthMm, LONGEST / Math.max(1, lay.lengthMm))
+  const over = [...new Set(lay.unplaced)].map((id) => ({ id, outline: items.find((each) => each.id === id)?.outline ?? [] }))
+  const widest = Math.max(widthMm, ...over.map(({ id }) => widthOf(items, id)))
+  const overMm = over.reduce((sum, { id }) => sum + lengthOf(items, id), 0)
+  const by = Math.min(wide / widest, LONGEST / Math.max(1, lay.lengthMm + overMm))
   const long = lay.lengthMm * by
   const step = (unit === 'in' ? 10 * MM_PER_UNIT.in : 200) * (lay.lengthMm > 1500 ? 2 : 1)
   const marks = Array.from({ length: Math.floor(lay.lengthMm / step) }, (_, i) => (i + 1) * step)
-  const height = long + 18
+  const height = long + overMm * by + 18
   return (
     <div>
       <svg
@@ -56,6 +59,19 @@ export function LayOnCloth({ items, lay, tried, searching, widthMm, unit, say, w
             strokeLinejoin="round"
           />
         ))}
+        {over.map(({ id, outline }, i) => {
+          const top = 8 + long + over.slice(0, i).reduce((sum, each) => sum + lengthOf(items, each.id), 0) * by
+          const [x0, y0] = [Math.min(...outline.map(([x]) => x)), Math.min(...outline.map(([, y]) => y))]
+          return (
+            <path
+              key={id}
+              d={`M${outline.map(([x, y]) => `${fixed(TAPE + 8 + (y - y0) * by)} ${fixed(top + (x - x0) * by)}`).join('L')}Z`}
+              fill="var(--plate)"
+              stroke="var(--snag)"
+              strokeWidth={2}
+            />
+          )
+        })}
         <g className="pin-drop">
           <line x1={0} x2={TAPE + 8 + widthMm * by} y1={2 + long} y2={2 + long} stroke="var(--ink)" strokeWidth={1.4} strokeDasharray="4 3" />
           <circle cx={TAPE} cy={2 + long} r={4.6} fill="var(--ink)" />
@@ -83,4 +99,9 @@ export function LayOnCloth({ items, lay, tried, searching, widthMm, unit, say, w
 function widthOf(items: readonly NestItem[], id: string): number {
   const ys = items.find((each) => each.id === id)?.outline.map(([, y]) => y) ?? [0]
   return Math.max(...ys) - Math.min(...ys)
+}
+
+function lengthOf(items: readonly NestItem[], id: string): number {
+  const xs = items.find((each) => each.id === id)?.outline.map(([x]) => x) ?? [0]
+  return Math.max(...xs) - Math.min(...xs)
 }

@@ -16,7 +16,7 @@ import { CordsPane } from './CordsPane'
 import { CutMat } from './CutMat'
 import { EaseBracket } from './EaseBracket'
 import { EdgeTag } from './EdgeTag'
-import { CLOTH_WORDS, countGrades, countWord, EASE_NAMES } from './garment-words'
+import { CLOTH_WORDS, countGrades, countWord, EASE_NAMES, planWords } from './garment-words'
 import { GarmentCautions } from './GarmentCautions'
 import { GarmentChecks } from './GarmentChecks'
 import { GrowthPane } from './GrowthPane'
@@ -273,7 +273,15 @@ function Bench({ item, family, hand, wished, drafted, form, busy }: BenchProps) 
         <GarmentCautions family={family} />
         {hand.refused && (
           <p role="alert" className="border-b-2 border-ink border-l-[5px] border-l-snag bg-snag-bg px-4 py-2 text-[15px]">
-            {hand.refused}
+            {hand.refused}{' '}
+            {hand.kept && (
+              <>
+                Theirs{hand.kept.by ? `, by ${hand.kept.by}` : ''}: {planWords(hand.kept.plan, say)}. Yours: {planWords(plan, say)}.{' '}
+                <button type="button" onClick={hand.takeTheirs} className="min-h-11 font-bold underline">
+                  Take theirs
+                </button>
+              </>
+            )}
           </p>
         )}
         {phone && tab === 'cut' && (

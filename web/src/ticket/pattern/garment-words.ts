@@ -1,4 +1,4 @@
-import type { GarmentCheck, GarmentCheckId, Grade, KnitLine, PatternPiece } from '@merry-tailor/core'
+import type { GarmentCheck, GarmentCheckId, GarmentPlan, Grade, KnitLine, PatternPiece } from '@merry-tailor/core'
 
 export const CLOTH_WORDS = { woven: 'Woven', fleece: 'Fleece', knit: 'Knitted' } as const
 export const CUT_WORDS = { plain: 'Straight', shaped: 'Shaped' } as const
@@ -118,6 +118,23 @@ export function knitLineWords({ code, row, every, times, by }: KnitLine): { rows
     case 'bind-off':
       return { rows, what: `Bind off ${each}, this row and the next${turns}.` }
   }
+}
+
+/** A plan in a few words, for two that stand against each other. */
+export function planWords(plan: GarmentPlan, say: (mm: number) => string): string {
+  const ease = Object.entries(plan.ease ?? {}).map(
+    ([zone, mm]) => `${EASE_NAMES[zone as keyof typeof EASE_NAMES].toLowerCase()} ${mm < 0 ? '-' : '+'}${say(Math.abs(mm))}`,
+  )
+  const parts = [
+    plan.cloth ? CLOTH_WORDS[plan.cloth].toLowerCase() : '',
+    plan.cut ? CUT_WORDS[plan.cut].toLowerCase() : '',
+    plan.hem ? `hem: ${HEM_WORDS[plan.hem].toLowerCase()}` : '',
+    plan.fastening ? FASTENING_WORDS[plan.fastening].toLowerCase() : '',
+    ...ease,
+    plan.moves && plan.moves.length > 0 ? `${plan.moves.length} ${plan.moves.length === 1 ? 'edge' : 'edges'} moved` : '',
+    plan.swatch ? `swatch of ${plan.swatch.stitches} by ${plan.swatch.rows}` : '',
+  ].filter(Boolean)
+  return parts.length === 0 ? 'as drafted' : parts.join(', ')
 }
 
 /** The order a garment is sewn in, by family. Common practice. */

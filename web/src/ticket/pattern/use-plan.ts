@@ -22,10 +22,11 @@ export function usePlan(item: Item) {
   const [past, setPast] = useState<GarmentPlan[]>([])
   const [refused, setRefused] = useState<string | null>(null)
 
-  const change = (over: Partial<GarmentPlan>): void => {
+  const replace = (next: (was: GarmentPlan) => GarmentPlan): void => {
     setPast((all) => [...all.slice(-60), plan])
-    setPlan((was) => ({ ...was, ...over }))
+    setPlan(next)
   }
+  const change = (over: Partial<GarmentPlan>): void => replace((was) => ({ ...was, ...over }))
   const undo = (): void => {
     const last = past.at(-1)
     if (!last) return
@@ -49,6 +50,11 @@ export function usePlan(item: Item) {
     })
     return done
   }
-  return { plan, kept, change, undo, canUndo: past.length > 0, isKept, keep, refused, asDrafted: () => change({ moves: [] }) }
+  /** Theirs instead of this one; this one can be had back by undo. */
+  const takeTheirs = (): void => {
+    if (kept) replace(() => kept.plan)
+    setRefused(null)
+  }
+  return { takeTheirs, plan, kept, change, undo, canUndo: past.length > 0, isKept, keep, refused, asDrafted: () => change({ moves: [] }) }
 }
 export type PlanInHand = ReturnType<typeof usePlan>
