@@ -1,14 +1,4 @@
-/** A seeded source of chance (mulberry32), uniform on [0, 1). */
-export function seeded(seed: number): () => number {
-  let state = seed >>> 0
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0
-    let t = state
-    t = Math.imul(t ^ (t >>> 15), t | 1)
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61)
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296
-  }
-}
+export { seeded } from '../../core/src/index.ts'
 
 /** Standard normal values by Box and Muller. */
 export function normal(random: () => number): () => number {

@@ -15,7 +15,7 @@ export interface BandFor {
 }
 
 /** A girth from which a dog is a big one for its band. Team knowledge. */
-export const BIG_GIRTH_MM = 650
+const BIG_GIRTH_MM = 650
 
 /**
  * The belly band of a garment (handbook 9.2, common practice; the girth from which strips replace a whole band is team

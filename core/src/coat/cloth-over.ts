@@ -1,4 +1,4 @@
-import { clothSection, LAST_CUT, pointOn, sectionAt, skinOf, type Form, type Skin, type SkinStation } from '../form/index.ts'
+import { clothSection, LAST_CUT, lengthAlong, pointOn, sectionAt, skinOf, tautOver, type Flat, type Form, type Skin, type SkinStation } from '../form/index.ts'
 import type { ClothPoint } from '../pattern/index.ts'
 
 /** Cuts of the skin that pieces begin and end at: neck base, withers, girth, hip. */
@@ -48,18 +48,9 @@ export function fallsTo0(of: (s: number) => number, low: number, high: number): 
 export const halfOf = (section: SkinStation, fine = FINE): ClothPoint[] =>
   Array.from({ length: 2 * fine + 1 }, (_, i) => pointOn(section, QUARTER - (i / (2 * fine)) * Math.PI))
 
-export function clothLength(points: readonly ClothPoint[]): number {
-  let sum = 0
-  for (let i = 1; i < points.length; i++) {
-    const [a, b] = [points[i - 1] as ClothPoint, points[i] as ClothPoint]
-    sum += Math.hypot(b[0] - a[0], b[1] - a[1], b[2] - a[2])
-  }
-  return sum
-}
-
 /** A line cut into even stretches. */
 export function evenCloth(points: readonly ClothPoint[], pieces: number): ClothPoint[] {
-  const step = clothLength(points) / pieces
+  const step = lengthAlong(points) / pieces
   const out: ClothPoint[] = [points[0] as ClothPoint]
   let [left, k] = [step, 1]
   let here = points[0] as ClothPoint
@@ -100,21 +91,15 @@ export function upTo(points: readonly ClothPoint[], mm: number): ClothPoint[] {
 
 /** Height of a taut string over the topline between two of its places. */
 function tautRoof(skin: Skin, from: number, to: number): (x: number) => number {
-  const hull: [number, number][] = []
-  const pieces = 8 * (to - from)
-  for (let i = 0; i <= pieces; i++) {
+  const line = Array.from({ length: 8 * (to - from) + 1 }, (_, i): Flat => {
     const { tx, tz } = sectionAt(skin, from + i / 8)
-    while (hull.length >= 2) {
-      const [a, b] = [hull.at(-2) as [number, number], hull.at(-1) as [number, number]]
-      if ((b[0] - a[0]) * (tz - b[1]) - (b[1] - a[1]) * (tx - b[0]) > 0) break
-      hull.pop()
-    }
-    hull.push([tx, tz])
-  }
+    return [tx, tz]
+  })
+  const hull = tautOver(line, 1)
   return (x) => {
     const k = hull.findIndex(([at]) => at <= x)
-    if (k <= 0) return (hull[k < 0 ? hull.length - 1 : 0] as [number, number])[1]
-    const [a, b] = [hull[k - 1] as [number, number], hull[k] as [number, number]]
+    if (k <= 0) return (hull[k < 0 ? hull.length - 1 : 0] as Flat)[1]
+    const [a, b] = [hull[k - 1] as Flat, hull[k] as Flat]
     return a[0] === b[0] ? Math.max(a[1], b[1]) : a[1] + ((b[1] - a[1]) * (x - a[0])) / (b[0] - a[0])
   }
 }
@@ -147,7 +132,7 @@ export function clothOver(
     // Behind the hip its own section is carried back under the croup: cloth does not wrap the buttock.
     return { tx: own.tx, ux: own.tx, tz, uz: tz - (hip.tz - hip.uz), w: hip.w * (1 - 0.1 * (s - HIP)), v: hip.v, p: hip.p }
   }
-  const ring = (s: number): number => 2 * clothLength(halfOf(section(s)))
+  const ring = (s: number): number => 2 * lengthAlong(halfOf(section(s)))
   const leg = m31Mm / Math.PI
   const elbow = form.landmarks.L06 ?? [girth.ux, girth.w, girth.uz]
   const under = (s: number): number => section(s).ux
@@ -188,7 +173,7 @@ const smooth = (t: number): number => {
 export function backColumn(cloth: ClothOver, s: number, { frontMm, levelMm, rows }: { frontMm: number; levelMm: number; rows: number }): ClothPoint[] {
   const section = cloth.roof(s)
   const half = halfOf(section)
-  const follow = (): ClothPoint[] => evenCloth(upTo(half, Math.max(0.2 * clothLength(half), clothLength(half) - frontMm)), rows)
+  const follow = (): ClothPoint[] => evenCloth(upTo(half, Math.max(0.2 * lengthAlong(half), lengthAlong(half) - frontMm)), rows)
   const hang = (): ClothPoint[] => {
     const hem = hemMm(cloth, s, levelMm)
     const roof = half.slice(0, FINE + 1)

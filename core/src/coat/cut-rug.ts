@@ -2,27 +2,25 @@ import { edgeLength, edgeOf, rectangle, type PatternPoint, type PatternPiece, ty
 import { bandFor } from './band-for.ts'
 import { clothOver } from './cloth-over.ts'
 import type { Draft, Drafting } from './draft-type.ts'
-import { garmentCheck, reaches } from './grade-of.ts'
+import { garmentCheck, hemCheck, reaches } from './garment-check.ts'
+import { PULLS, SHEATH_MM, strip } from './garment-rules.ts'
 import { strainedCells } from './laid-out.ts'
+import { HOLES, rugFronts } from './rug-fronts.ts'
 import { backPiece } from './trunk-pieces.ts'
 import { wornBand, wornFront } from './worn-parts.ts'
 
-/** Fronts of a growing dog are half as wide again as meeting ones: 6 and 6 over a span of 8 (handbook 9.1, V33). */
-export const GROWING = 1.5
-/** Holes in a growing rug's row (W07), and how far from the edge a grown dog's only one lies, mm. */
-export const HOLES = 5
+/** How far from the edge a grown dog's only hole lies, mm. */
 const ONE_HOLE_MM = 15
 /** Share of the collar's ring over the back where the neck's own split is not known. Ours. */
 const NECK_SHARE = 0.3
 const BAND_OVERLAP_MM = 60
-const PULLS = 0.085
 
 /** A rug or a light layer: back, two fronts, band (handbook 9.1, 9.2). */
 export function cutRug({ family, form, about, plan, numbers, coatMm, mm, sigma }: Drafting): Draft {
   const { ease } = plan
   const { seam, hem } = plan.allowancesMm
   const spanMm = mm('M19')
-  const eachMm = (spanMm / 2) * (plan.growing ? GROWING : 1)
+  const { eachMm, overlapMm, holeSpacingMm } = rugFronts(spanMm, plan.growing)
   const longMm = Math.max(20, mm('M15') + ease.lengthMm)
   const halfMm = Math.max(15, mm('M18') / 2 + ease.girthMm / 4)
   const cloth = clothOver(form, { m20Mm: mm('M20'), m21Mm: mm('M21'), m31Mm: mm('M31'), coatMm, easeMm: ease.girthMm })
@@ -37,8 +35,7 @@ export function cutRug({ family, form, about, plan, numbers, coatMm, mm, sigma }
   const back = plan.cut === 'shaped' ? withShoulder(shaped.piece) : plainBack(longMm, halfMm, neckHalf, { seam, hem })
   const lines = family === 'C5' ? [...back.lines, ...reflective(longMm, halfMm)] : back.lines
   const shoulderMm = edgeLength(back, 'shoulder')
-  const overlapMm = 2 * eachMm - spanMm
-  const holes = plan.growing && overlapMm > 0 ? Array.from({ length: HOLES }, (_, i) => ({ atMm: (overlapMm * i) / (HOLES - 1) })) : []
+  const holes = holeSpacingMm === null ? [] : Array.from({ length: HOLES }, (_, i) => ({ atMm: holeSpacingMm * i }))
   const buttonholes = holes.length > 0 ? holes : plan.fastening === 'one-button' || plan.fastening === 'two-buttons' ? [{ atMm: ONE_HOLE_MM }] : []
   const front = (side: 'left' | 'right'): PatternPiece => {
     const piece = rectangle({ id: `front-${side}`, name: side === 'left' ? 'Left front' : 'Right front', count: 1, mirrored: false }, eachMm, shoulderMm, [
@@ -60,14 +57,14 @@ export function cutRug({ family, form, about, plan, numbers, coatMm, mm, sigma }
     ringMm: mm('M21') || girthMm,
     coveredMm: 2 * Math.min(halfMm, shaped.bandMm),
     sternumToSheathMm: form.measures.M30?.mm ?? null,
-    clearMm: 50.8,
+    clearMm: SHEATH_MM,
   })
-  const plainEdge = (id: string) => ({ id, kind: 'hem' as const, allowanceMm: seam })
-  const strip = rectangle(
-    { id: 'band', name: band.kind === 'strips' ? 'Belly strip' : 'Belly band', count: band.kind === 'strips' ? 2 : 1, mirrored: false },
-    band.kind === 'strips' ? Math.max(60, band.gapMm / 2 + BAND_OVERLAP_MM / 2) : band.gapMm + BAND_OVERLAP_MM,
+  const strips = band.kind === 'strips'
+  const bandPiece = strip(
+    { id: 'band', name: strips ? 'Belly strip' : 'Belly band', count: strips ? 2 : 1 },
+    strips ? Math.max(60, band.gapMm / 2 + BAND_OVERLAP_MM / 2) : band.gapMm + BAND_OVERLAP_MM,
     band.stripMm ?? Math.min(60, Math.max(25, girthMm * 0.1)),
-    [plainEdge('end'), plainEdge('long-a'), plainEdge('start'), plainEdge('long-b')],
+    seam,
   )
   const seams: Seam[] = (['left', 'right'] as const).map((side) => ({
     id: `shoulder-${side}`,
@@ -79,13 +76,11 @@ export function cutRug({ family, form, about, plan, numbers, coatMm, mm, sigma }
   const shut = plan.fastening === 'sewn-shut'
   const needsMm = shut ? mm('M04') : mm('M02') + 20
   return {
-    pieces: [{ ...back, lines }, front('left'), front('right'), strip],
+    pieces: [{ ...back, lines }, front('left'), front('right'), bandPiece],
     seams,
     openings: [{ id: 'neck', mm: openingMm, needsMm }],
     checks: [
-      garmentCheck('hem-before-tail', ease.lengthMm <= 5 ? 'holds' : ease.lengthMm <= 20 ? 'doubt' : 'fails', {
-        mm: ease.lengthMm, needsMm: 0, sigmaMm: sigma('M15'), symptom: 'S51', at: { piece: 'back', edge: 'tail' },
-      }),
+      hemCheck(ease.lengthMm, sigma('M15')),
       garmentCheck('fronts-meet', plan.growing ? reaches(overlapMm, 0, sigma('M19')) : numbers.M19?.from === 'taken' ? 'holds' : 'doubt', {
         mm: overlapMm, needsMm: 0, sigmaMm: sigma('M19'), symptom: 'S57', at: { piece: 'front-left', edge: 'front' },
       }),

@@ -2,7 +2,7 @@ import { flatArea, movedPieces, opened, pieceCutLine, sewLine, type PatternPiece
 import { cutRug } from './cut-rug.ts'
 import type { Draft, Drafting } from './draft-type.ts'
 import type { Garment, GarmentFamily, GarmentQuestion } from './garment-type.ts'
-import { garmentCheck } from './grade-of.ts'
+import { garmentCheck } from './garment-check.ts'
 import { hoodedCoat } from './hooded-coat.ts'
 import { coatOf, numbersOf } from './numbers-of.ts'
 import { planOf } from './plan-of.ts'
@@ -37,6 +37,7 @@ export function draftGarment({ family, form, body, about, plan }: GarmentQuestio
     family,
     form,
     about,
+    male: (about?.sex ?? form.sex) === 'male',
     plan: full,
     numbers,
     coatMm: coatOf(form),

@@ -6,6 +6,8 @@ export interface Drafting {
   family: GarmentFamily
   form: Form
   about: About | null
+  /** Known to be one, by what was said or by the form. */
+  male: boolean
   plan: FullPlan
   numbers: Record<string, GarmentNumber>
   coatMm: number

@@ -1,8 +1,9 @@
-import { edgeLength, rectangle, type ClothPoint, type Seam } from '../pattern/index.ts'
+import { edgeLength, type ClothPoint, type Seam } from '../pattern/index.ts'
 import { bandFor } from './band-for.ts'
 import { clothOver } from './cloth-over.ts'
 import type { Draft, Drafting } from './draft-type.ts'
-import { garmentCheck, reaches } from './grade-of.ts'
+import { garmentCheck, hemCheck, reaches } from './garment-check.ts'
+import { PULLS, SHEATH_MM, strip } from './garment-rules.ts'
 import { hoodOf } from './hood-of.ts'
 import { hoodPiece } from './hood-piece.ts'
 import { strainedCells } from './laid-out.ts'
@@ -10,16 +11,13 @@ import { backCovers, backPiece, chestPiece, type TrunkLengths } from './trunk-pi
 import { wornHood } from './worn-hood.ts'
 import { wornAgain, wornBand } from './worn-parts.ts'
 
-/** A leg passes a ring this much wider than it is, mm; a hem stays this far ahead of the sheath (handbook V38: 2 in). */
+/** A leg passes a ring this much wider than it is, mm. */
 const LEG_EASE_MM = 40
-export const SHEATH_MM = 50.8
 const CASING_MM = 40
-/** Strain from which cloth would pull, by part. Ours, of a trial. */
-export const PULLS = 0.085
 const HOOD_ANGLE = { least: 1.45, most: 2.1 }
 
 /** The hooded winter coat with its belly warmer (handbook 9.4). */
-export function hoodedCoat({ form, about, plan, numbers, coatMm, mm, sigma }: Drafting): Draft {
+export function hoodedCoat({ form, about, male, plan, numbers, coatMm, mm, sigma }: Drafting): Draft {
   const { ease } = plan
   const cloth = clothOver(form, { m20Mm: mm('M20'), m21Mm: mm('M21'), m31Mm: mm('M31'), coatMm, easeMm: ease.girthMm })
   const lengths: TrunkLengths = {
@@ -65,16 +63,14 @@ export function hoodedCoat({ form, about, plan, numbers, coatMm, mm, sigma }: Dr
     clearMm: SHEATH_MM,
   })
   const seam = plan.allowancesMm.seam
-  const edge = (id: string) => ({ id, kind: 'seam' as const, allowanceMm: seam })
-  const strip = rectangle(
-    { id: 'band', name: band.kind === 'strips' ? 'Belly strip' : 'Belly band', count: band.kind === 'strips' ? 2 : 1, mirrored: false },
-    band.kind === 'strips' ? plan.overlapMm + 60 : lengths.halfBandMm,
+  const strips = band.kind === 'strips'
+  const bandPiece = strip(
+    { id: 'band', name: strips ? 'Belly strip' : 'Belly band', count: strips ? 2 : 1 },
+    strips ? plan.overlapMm + 60 : lengths.halfBandMm,
     2 * (band.stripMm ?? 30),
-    [edge('end'), edge('long-a'), edge('start'), edge('long-b')],
+    seam,
   )
-  const casing = rectangle({ id: 'casing', name: 'Cord casing', count: 1, mirrored: false }, 2 * faceMm, CASING_MM, [
-    edge('end'), edge('outer'), edge('start'), edge('face'),
-  ]) // prettier-ignore
+  const casing = strip({ id: 'casing', name: 'Cord casing' }, 2 * faceMm, CASING_MM, seam, ['outer', 'face'])
   const lining = { ...chest.piece, id: 'lining', name: 'Chest lining' }
   const seams: Seam[] = [
     { id: 'front', a: [['back', 'front']], b: [['chest', 'front']], easeMm: 0 },
@@ -91,9 +87,8 @@ export function hoodedCoat({ form, about, plan, numbers, coatMm, mm, sigma }: Dr
   const worst = Math.max(back.laid.flat.strain.p95, chest.laid.flat.strain.p95)
   const gives = plan.cloth === 'woven' ? 0.06 : 0.14
   const aheadMm = mm('M06') + mm('M30') - mm('M23')
-  const male = about?.sex === 'male' || (about?.sex !== 'female' && form.sex === 'male')
   return {
-    pieces: [back.piece, chest.piece, hood.piece, lining, strip, casing],
+    pieces: [back.piece, chest.piece, hood.piece, lining, bandPiece, casing],
     seams,
     openings: [
       { id: 'hood', mm: hoodMm, needsMm: sized.openingMm },
@@ -113,9 +108,7 @@ export function hoodedCoat({ form, about, plan, numbers, coatMm, mm, sigma }: Dr
       garmentCheck('leg-opening', reaches(legMm, legNeeds, sigma('M31')), {
         mm: legMm, needsMm: legNeeds, sigmaMm: sigma('M31'), symptom: 'S53', at: { piece: 'chest', edge: 'leg' },
       }),
-      garmentCheck('hem-before-tail', ease.lengthMm <= 5 ? 'holds' : ease.lengthMm <= 20 ? 'doubt' : 'fails', {
-        mm: ease.lengthMm, needsMm: 0, sigmaMm: sigma('M16'), symptom: 'S51', at: { piece: 'back', edge: 'tail' },
-      }),
+      hemCheck(ease.lengthMm, sigma('M16')),
       garmentCheck('band-on-its-ring', plan.overlapMm >= 20 ? 'holds' : 'doubt', {
         mm: plan.overlapMm, needsMm: 20, sigmaMm: sigma('M21'), symptom: 'S52', at: { piece: 'chest', edge: 'band' },
       }),

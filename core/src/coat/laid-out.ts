@@ -1,4 +1,15 @@
-import { flattenPatch, smoothLine, type ClothPoint, type Dart, type FlatPatch, type PatternPoint, type FlattenOptions } from '../pattern/index.ts'
+import {
+  edgeOf,
+  flattenPatch,
+  smoothLine,
+  type ClothPoint,
+  type Dart,
+  type EdgeKind,
+  type FlatPatch,
+  type FlattenOptions,
+  type PatternPoint,
+  type PieceEdge,
+} from '../pattern/index.ts'
 
 /** A part of the trunk's cloth: its grid on the dog, and flat, the neck to the right. */
 export interface LaidOut {
@@ -58,4 +69,24 @@ export function strainedCells(piece: string, { flat, points }: LaidOut, over: nu
   )
 }
 
-export const smoothed = (points: readonly PatternPoint[]): PatternPoint[] => smoothLine(points)
+/** An edge of a laid-out part: a stretch of one row or column of its grid. */
+export type GridEdge = readonly [id: string, kind: EdgeKind, allowanceMm: number, along: 'row' | 'column', at: number, from: number, to: number]
+
+/** The edges of a laid-out part, flat and as they are worn, from one list. */
+export function edgesOn(
+  laid: LaidOut,
+  piece: string,
+  list: readonly GridEdge[],
+): { edges: PieceEdge[]; worn: { piece: string; edge: string; points: ClothPoint[] }[] } {
+  return {
+    edges: list.map(([id, kind, allowanceMm, along, at, from, to]) => {
+      const points = laid[along](at, from, to)
+      return edgeOf(id, kind === 'fold' ? points : smoothLine(points), allowanceMm, kind)
+    }),
+    worn: list.map(([edge, , , along, at, from, to]) => ({
+      piece,
+      edge,
+      points: along === 'row' ? laid.wornRow(at, from, to) : laid.wornColumn(at, from, to),
+    })),
+  }
+}

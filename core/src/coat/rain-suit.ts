@@ -1,9 +1,10 @@
-import { edgeOf, flatArea, rectangle, type ClothPoint, type PatternPoint, type PatternPiece, type Seam } from '../pattern/index.ts'
-import { clothLength, clothOver, columnsThrough, evenCloth, fallsTo0, GIRTH, halfOf, HIP, NECK, TAIL, upTo } from './cloth-over.ts'
+import { lengthAlong } from '../form/index.ts'
+import { flatArea, type PatternPiece, type PatternPoint, type Seam } from '../pattern/index.ts'
+import { clothOver, columnsThrough, evenCloth, fallsTo0, GIRTH, halfOf, HIP, NECK, TAIL, upTo } from './cloth-over.ts'
 import type { Draft, Drafting } from './draft-type.ts'
-import { garmentCheck, reaches } from './grade-of.ts'
-import { SHEATH_MM } from './hooded-coat.ts'
-import { layOut, smoothed, strainedCells } from './laid-out.ts'
+import { garmentCheck, reaches } from './garment-check.ts'
+import { PULLS_ROOMY, SHEATH_MM, strip } from './garment-rules.ts'
+import { edgesOn, layOut, strainedCells } from './laid-out.ts'
 import { sleevePiece } from './sweater.ts'
 import { wornBand, wornLeg, wornRing } from './worn-parts.ts'
 
@@ -15,14 +16,12 @@ const HIND_TO_FORE = 1.35
 /** A leg ends this far over the foot, mm (handbook 7.2: room under the foot). Ours. */
 const FOOT_ROOM_MM = 15
 const TUNNEL_MM = 30
-const PULLS = 0.12
 
 /** A full rain suit with cords (handbook 9.5): half shells, legs, collar, flap, tunnels. A first draft; none was sewn. */
-export function rainSuit({ form, about, plan, numbers, coatMm, mm, sigma }: Drafting): Draft {
+export function rainSuit({ form, male, plan, numbers, coatMm, mm, sigma }: Drafting): Draft {
   const { ease } = plan
   const { seam, hem } = plan.allowancesMm
   const cloth = clothOver(form, { m20Mm: mm('M20'), m21Mm: mm('M21'), m31Mm: mm('M31'), coatMm, easeMm: ease.girthMm })
-  const male = about?.sex === 'male' || (about?.sex !== 'female' && form.sex === 'male')
   const keel = form.landmarks.L02?.[0] ?? cloth.section(GIRTH).ux
   const sheathMm = numbers.M30?.mm ?? form.measures.M30?.mm ?? 0
   // Under the belly the suit ends ahead of the sheath; a bitch's goes on to the flank.
@@ -31,9 +30,9 @@ export function rainSuit({ form, about, plan, numbers, coatMm, mm, sigma }: Draf
   const iEnd = index.get(end) as number
   const last = at.length - 1
   const grid = at.map((s) => {
-    const half = halfOf(s <= GIRTH ? cloth.roof(s) : cloth.roof(s))
+    const half = halfOf(cloth.roof(s))
     const open = s <= end ? 1 : 1 - 0.45 * Math.min(1, (s - end) / Math.max(0.5, TAIL - end - 0.5))
-    return evenCloth(upTo(half, clothLength(half) * open), ROWS)
+    return evenCloth(upTo(half, lengthAlong(half) * open), ROWS)
   })
   const neckPart = Math.max(0, (form.measures.M16?.mm ?? 0) - (form.measures.M14?.mm ?? 0))
   const backMm = Math.max(40, mm('M14') + neckPart + ease.lengthMm)
@@ -46,13 +45,13 @@ export function rainSuit({ form, about, plan, numbers, coatMm, mm, sigma }: Draf
     const r = around / (2 * Math.PI)
     return Array.from({ length: 37 }, (_, k): PatternPoint => [x + r * Math.cos((k * Math.PI) / 18), y + r * Math.sin((k * Math.PI) / 18)])
   }
-  const edges = [
-    edgeOf('neck', smoothed(laid.column(0, 0, ROWS)), seam, 'seam'),
-    edgeOf('belly', smoothed(laid.row(ROWS, 0, iEnd)), seam, 'seam'),
-    edgeOf('hem', smoothed(laid.row(ROWS, iEnd, last)), hem, 'hem'),
-    edgeOf('tail', smoothed(laid.column(last, ROWS, 0)), hem, 'hem'),
-    edgeOf('centre-back', smoothed(laid.row(0, last, 0)), seam, 'seam'),
-  ]
+  const { edges, worn } = edgesOn(laid, 'shell', [
+    ['neck', 'seam', seam, 'column', 0, 0, ROWS],
+    ['belly', 'seam', seam, 'row', ROWS, 0, iEnd],
+    ['hem', 'hem', hem, 'row', ROWS, iEnd, last],
+    ['tail', 'hem', hem, 'column', last, ROWS, 0],
+    ['centre-back', 'seam', seam, 'row', 0, last, 0],
+  ])
   const shell: PatternPiece = {
     id: 'shell', name: 'Half shell', count: 2, mirrored: true, fold: null, edges, darts: [], notches: [{ edge: 'centre-back', share: 0.5, count: 1 }],
     grain: [laid.points[near(7)]?.[4] as PatternPoint, laid.points[near(4)]?.[4] as PatternPoint],
@@ -65,25 +64,22 @@ export function rainSuit({ form, about, plan, numbers, coatMm, mm, sigma }: Draf
     sleevePiece('leg-front', 'Front leg', legMm, cuffMm, mm('M26'), { seam, hem }),
     sleevePiece('leg-hind', 'Hind leg', hindMm, cuffMm * 1.1, hindLong, { seam, hem }),
   ]
-  const edge = (id: string) => ({ id, kind: 'seam' as const, allowanceMm: seam })
-  const strip = (id: string, name: string, long: number, wide: number, count = 1) =>
-    rectangle({ id, name, count, mirrored: false }, long, wide, [edge('end'), edge('long-a'), edge('start'), edge('long-b')])
+  const part = (id: string, name: string, long: number, wide: number, count = 1) => strip({ id, name, count }, long, wide, seam)
   const collarMm = mm('M02') + ease.neckMm
   const bellyRing = cloth.ring(end)
   const parts = [
-    strip('collar', 'Collar', collarMm, 2 * Math.max(40, 0.12 * mm('M02'))),
-    strip('flap', 'Guard flap', backMm * 0.8, 70),
-    strip('tunnel-chest', 'Chest tunnel', cloth.ring(NECK + 0.6) * 0.5, TUNNEL_MM),
-    strip('tunnel-belly', 'Belly tunnel', bellyRing * 0.7, TUNNEL_MM),
-    strip('tunnel-leg', 'Leg tunnel', cuffMm, TUNNEL_MM, 4),
-    strip('tunnel-collar', 'Collar tunnel', collarMm, TUNNEL_MM),
+    part('collar', 'Collar', collarMm, 2 * Math.max(40, 0.12 * mm('M02'))),
+    part('flap', 'Guard flap', backMm * 0.8, 70),
+    part('tunnel-chest', 'Chest tunnel', cloth.ring(NECK + 0.6) * 0.5, TUNNEL_MM),
+    part('tunnel-belly', 'Belly tunnel', bellyRing * 0.7, TUNNEL_MM),
+    part('tunnel-leg', 'Leg tunnel', cuffMm, TUNNEL_MM, 4),
+    part('tunnel-collar', 'Collar tunnel', collarMm, TUNNEL_MM),
   ]
   const seams: Seam[] = [
     { id: 'back', a: [['shell', 'centre-back']], b: [['shell', 'centre-back']], easeMm: 0 },
     { id: 'belly', a: [['shell', 'belly']], b: [['shell', 'belly']], easeMm: 0 },
     ...legs.map(({ id }): Seam => ({ id, a: [[id, 'seam-front']], b: [[id, 'seam-back']], easeMm: 0 })),
   ]
-  const wornOf = (name: string, points: ClothPoint[]) => ({ piece: 'shell', edge: name, points })
   const offToes = mm('M26')
   return {
     pieces: [shell, ...legs, ...parts].filter((piece) => Math.abs(flatArea(piece.edges.flatMap(({ points }) => points))) > 1),
@@ -105,8 +101,7 @@ export function rainSuit({ form, about, plan, numbers, coatMm, mm, sigma }: Draf
     ],
     buttonholes: [],
     worn: [
-      wornOf('neck', laid.wornColumn(0, 0, ROWS)), wornOf('belly', laid.wornRow(ROWS, 0, iEnd)), wornOf('hem', laid.wornRow(ROWS, iEnd, last)),
-      wornOf('tail', laid.wornColumn(last, ROWS, 0)), wornOf('centre-back', laid.wornRow(0, last, 0)),
+      ...worn,
       ...wornLeg(form, 'front', { piece: 'leg-front', topMm: legMm, cuffMm, longMm: mm('M26') }),
       ...wornLeg(form, 'hind', { piece: 'leg-hind', topMm: hindMm, cuffMm: cuffMm * 1.1, longMm: hindLong }),
       ...wornRing(form.sections.collar, 30, 'collar', ['long-a', 'long-b']),
@@ -115,7 +110,7 @@ export function rainSuit({ form, about, plan, numbers, coatMm, mm, sigma }: Draf
       ...wornRing(form.sections.collar, 12, 'tunnel-collar', ['long-a', 'long-b']),
     ],
     cuts: [],
-    strained: strainedCells('shell', laid, PULLS),
+    strained: strainedCells('shell', laid, PULLS_ROOMY),
   } // prettier-ignore
 }
 

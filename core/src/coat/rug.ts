@@ -1,8 +1,7 @@
 import type { Dog } from '../model/index.ts'
 import type { AgreedBody } from '../measures/index.ts'
-import { MM_PER_UNIT } from '../units/index.ts'
-import { BIG_GIRTH_MM } from './band-for.ts'
-import { GROWING } from './cut-rug.ts'
+import { bandFor } from './band-for.ts'
+import { rugFronts } from './rug-fronts.ts'
 
 /** The pieces of a rug, in mm; a length that its tape has not given yet is `null`. */
 export interface RugPieces {
@@ -32,8 +31,6 @@ export interface RugPieces {
   }
 }
 
-const SIDE_STRIP_MM = MM_PER_UNIT.in
-
 /**
  * The pieces of a rug from the body (handbook 9.1 and 9.2, common practice; the overlap arithmetic and the girth from
  * which strips replace a whole band are team knowledge).
@@ -45,17 +42,21 @@ const SIDE_STRIP_MM = MM_PER_UNIT.in
 export function rugPieces(body: AgreedBody, about: { growing: boolean; sex: Dog['sex'] }, holes = 5): RugPieces {
   const of = (id: string): number | null => body[id]?.mm ?? null
   const [widthMm, spanMm, girthMm] = [of('M18'), of('M19'), of('M07')]
-  const big = girthMm !== null && girthMm >= BIG_GIRTH_MM
-  const eachMm = spanMm === null ? null : (spanMm / 2) * (about.growing ? GROWING : 1)
-  const overlapMm = eachMm === null || spanMm === null ? null : 2 * eachMm - spanMm
+  const fronts = spanMm === null ? null : rugFronts(spanMm, about.growing, holes)
+  const band = bandFor({
+    sex: about.sex,
+    girthMm: girthMm ?? 0,
+    restless: false,
+    ringMm: girthMm ?? 0,
+    coveredMm: widthMm ?? 0,
+    sternumToSheathMm: null,
+    clearMm: 0,
+  })
   return {
     lengthMm: of('M15'),
     widthMm,
-    fronts:
-      eachMm === null || overlapMm === null
-        ? null
-        : { eachMm, overlapMm, outgrownAtMm: 2 * eachMm, holeSpacingMm: overlapMm > 0 && holes > 1 ? overlapMm / (holes - 1) : null },
-    openBelowMm: widthMm === null || girthMm === null ? null : Math.max(0, girthMm - widthMm),
-    band: { kind: big ? 'strips' : 'whole', stripMm: big ? SIDE_STRIP_MM : null, aheadOfSheath: about.sex === 'male' },
+    fronts: fronts && { ...fronts, outgrownAtMm: 2 * fronts.eachMm },
+    openBelowMm: widthMm === null || girthMm === null ? null : band.gapMm,
+    band: { kind: band.kind, stripMm: band.stripMm, aheadOfSheath: about.sex === 'male' },
   }
 }

@@ -1,8 +1,10 @@
-import { edgeLength, edgeOf, rectangle, type ClothPoint, type PatternPoint, type PatternPiece, type Seam } from '../pattern/index.ts'
-import { clothLength, clothOver, columnsThrough, evenCloth, fallsTo0, GIRTH, halfOf, NECK, TAIL, upTo, type ClothOver } from './cloth-over.ts'
+import { lengthAlong } from '../form/index.ts'
+import { edgeLength, edgeOf, smoothLine, type ClothPoint, type PatternPiece, type PatternPoint, type Seam } from '../pattern/index.ts'
+import { clothOver, columnsThrough, evenCloth, fallsTo0, GIRTH, halfOf, NECK, TAIL, upTo, type ClothOver } from './cloth-over.ts'
 import type { Draft, Drafting } from './draft-type.ts'
-import { garmentCheck, reaches } from './grade-of.ts'
-import { layOut, smoothed, strainedCells, type LaidOut } from './laid-out.ts'
+import { garmentCheck, reaches } from './garment-check.ts'
+import { PULLS_ROOMY, SHEATH_MM, strip } from './garment-rules.ts'
+import { edgesOn, layOut, strainedCells, type LaidOut } from './laid-out.ts'
 import { ribStretch } from './rib-stretch.ts'
 import { wornLeg, wornRing } from './worn-parts.ts'
 
@@ -12,10 +14,9 @@ const ROWS = 7
 const PER_UNIT = 3
 /** Rib is knitted narrower than the ring it goes round (handbook 9.3: up to 5 in 100; team knowledge). */
 const RIB_EASE = -0.04
-const PULLS = 0.12
 
 /** A sweater with sleeves (handbook 9.3): back, rib belly, sleeves, collar. A first draft; none was sewn or knitted. */
-export function sweater({ form, about, plan, coatMm, mm, sigma }: Drafting): Draft {
+export function sweater({ form, male, plan, coatMm, mm, sigma }: Drafting): Draft {
   const { ease } = plan
   const { seam, hem } = plan.allowancesMm
   const easeMm = ease.girthMm + RIB_EASE * mm('M07')
@@ -30,13 +31,7 @@ export function sweater({ form, about, plan, coatMm, mm, sigma }: Drafting): Dra
   const cuffMm = Math.max(mm('M36') * 0.95, 0.35 * armholeMm)
   const sleeve = sleevePiece('sleeve', 'Sleeve', armholeMm, cuffMm, mm('M28'), { seam, hem })
   const collarMm = mm('M02') * 0.95 + ease.neckMm
-  const edge = (id: string) => ({ id, kind: 'seam' as const, allowanceMm: seam })
-  const collar = rectangle({ id: 'collar', name: 'Rib collar', count: 1, mirrored: false }, collarMm, Math.max(40, 0.16 * mm('M02')), [
-    edge('end'),
-    edge('upper'),
-    edge('start'),
-    edge('neck'),
-  ])
+  const collar = strip({ id: 'collar', name: 'Rib collar' }, collarMm, Math.max(40, 0.16 * mm('M02')), seam, ['upper', 'neck'])
   const seams: Seam[] = [
     { id: 'shoulder', a: [['back', 'front']], b: [['belly', 'front']], easeMm: 0 },
     { id: 'side', a: [['back', 'side']], b: [['belly', 'side']], easeMm: 0 },
@@ -47,7 +42,6 @@ export function sweater({ form, about, plan, coatMm, mm, sigma }: Drafting): Dra
   const chest = ribStretch(around(GIRTH), mm('M07'))
   const waist = ribStretch(around(Math.min(end, 8)), mm('M22'))
   const neck = ribStretch(collarMm, mm('M04'))
-  const male = about?.sex === 'male' || (about?.sex !== 'female' && form.sex === 'male')
   const hemBehind = mm('M24')
   const sheathMm = form.measures.M30 && form.measures.M06 ? form.measures.M30.mm + Math.max(0, start - (form.landmarks.L02?.[0] ?? start)) - hemBehind : 0
   const sheathSigma = Math.hypot(form.measures.M30?.sigmaMm ?? 0, sigma('M24'))
@@ -71,7 +65,7 @@ export function sweater({ form, about, plan, coatMm, mm, sigma }: Drafting): Dra
       garmentCheck('leg-opening', reaches(armholeMm * 1.25, mm('M31'), sigma('M31')), {
         mm: armholeMm, needsMm: mm('M31'), sigmaMm: sigma('M31'), symptom: 'S53', at: { piece: 'back', edge: 'armhole' },
       }),
-      ...(male ? [garmentCheck('sheath', reaches(sheathMm, 50.8, sheathSigma), { mm: sheathMm, needsMm: 50.8, sigmaMm: sheathSigma, symptom: 'S55', at: { piece: 'belly', edge: 'hem' } })] : []),
+      ...(male ? [garmentCheck('sheath', reaches(sheathMm, SHEATH_MM, sheathSigma), { mm: sheathMm, needsMm: SHEATH_MM, sigmaMm: sheathSigma, symptom: 'S55', at: { piece: 'belly', edge: 'hem' } })] : []),
     ],
     buttonholes: [],
     worn: [
@@ -80,7 +74,7 @@ export function sweater({ form, about, plan, coatMm, mm, sigma }: Drafting): Dra
       ...wornRing(form.sections.collar, 30, 'collar', ['neck', 'upper']),
     ],
     cuts: [],
-    strained: [...strainedCells('back', back.laid, PULLS), ...strainedCells('belly', belly.laid, PULLS)],
+    strained: [...strainedCells('back', back.laid, PULLS_ROOMY), ...strainedCells('belly', belly.laid, PULLS_ROOMY)],
   } // prettier-ignore
 }
 
@@ -96,24 +90,24 @@ function backOf({ legFront, legBack }: ClothOver, half: Half, end: number, backM
   const { at, index } = columnsThrough([NECK, legFront, GIRTH, legBack, end, TAIL], PER_UNIT)
   const [iA, iB, iC, last] = [index.get(legFront) as number, index.get(legBack) as number, index.get(end) as number, at.length - 1]
   const laid = layOut(
-    at.map((s) => evenCloth(upTo(half(s), clothLength(half(s)) * BACK_SHARE), ROWS)),
+    at.map((s) => evenCloth(upTo(half(s), lengthAlong(half(s)) * BACK_SHARE), ROWS)),
     { fold: true, hold: [{ from: [0, 0], to: [last, 0], mm: Math.max(20, backMm) }, { from: [0, ROWS], to: [iC, ROWS] }] },
   ) // prettier-ignore
-  const wornOf = (edge: string, points: ClothPoint[]) => ({ piece: 'back', edge, points })
+  const { edges, worn } = edgesOn(laid, 'back', [
+    ['neck', 'seam', seam, 'column', 0, 0, ROWS],
+    ['front', 'seam', seam, 'row', ROWS, 0, iA],
+    ['armhole', 'seam', seam, 'row', ROWS, iA, iB],
+    ['side', 'seam', seam, 'row', ROWS, iB, iC],
+    ['hem', 'hem', hem, 'row', ROWS, iC, last],
+    ['tail', 'hem', hem, 'column', last, ROWS, 0],
+    ['centre-back', 'fold', 0, 'row', 0, last, 0],
+  ])
   return {
     laid,
-    worn: [
-      wornOf('neck', laid.wornColumn(0, 0, ROWS)), wornOf('front', laid.wornRow(ROWS, 0, iA)), wornOf('armhole', laid.wornRow(ROWS, iA, iB)),
-      wornOf('side', laid.wornRow(ROWS, iB, iC)), wornOf('hem', laid.wornRow(ROWS, iC, last)), wornOf('tail', laid.wornColumn(last, ROWS, 0)), wornOf('centre-back', laid.wornRow(0, last, 0)),
-    ],
+    worn,
     piece: {
-      id: 'back', name: 'Back', count: 1, mirrored: false, fold: 'centre-back', darts: [], notches: [{ edge: 'side', share: 0.5, count: 1 }],
-      edges: [
-        edgeOf('neck', smoothed(laid.column(0, 0, ROWS)), seam, 'seam'), edgeOf('front', smoothed(laid.row(ROWS, 0, iA)), seam, 'seam'),
-        edgeOf('armhole', smoothed(laid.row(ROWS, iA, iB)), seam, 'seam'), edgeOf('side', smoothed(laid.row(ROWS, iB, iC)), seam, 'seam'),
-        edgeOf('hem', smoothed(laid.row(ROWS, iC, last)), hem, 'hem'), edgeOf('tail', smoothed(laid.column(last, ROWS, 0)), hem, 'hem'), edgeOf('centre-back', laid.row(0, last, 0), 0, 'fold'),
-      ],
-      grain: [[backMm * 0.3, 20], [backMm * 0.6, 20]], lines: [{ id: 'elbow', points: smoothed(laid.column(index.get(GIRTH) as number, 0, ROWS)) }], marks: [],
+      id: 'back', name: 'Back', count: 1, mirrored: false, fold: 'centre-back', darts: [], notches: [{ edge: 'side', share: 0.5, count: 1 }], edges,
+      grain: [[backMm * 0.3, 20], [backMm * 0.6, 20]], lines: [{ id: 'elbow', points: smoothLine(laid.column(index.get(GIRTH) as number, 0, ROWS)) }], marks: [],
     },
   } // prettier-ignore
 }
@@ -122,23 +116,22 @@ function bellyOf({ legFront, legBack }: ClothOver, half: Half, end: number, { se
   const { at, index } = columnsThrough([NECK, legFront, GIRTH, legBack, end], PER_UNIT)
   const [iA, iB, last] = [index.get(legFront) as number, index.get(legBack) as number, at.length - 1]
   const laid = layOut(
-    at.map((s) => evenCloth(upTo([...half(s)].reverse(), clothLength(half(s)) * (1 - BACK_SHARE)), ROWS)),
+    at.map((s) => evenCloth(upTo([...half(s)].reverse(), lengthAlong(half(s)) * (1 - BACK_SHARE)), ROWS)),
     { fold: true, hold: [{ from: [0, 0], to: [last, 0] }, { from: [0, ROWS], to: [last, ROWS] }] },
   ) // prettier-ignore
-  const wornOf = (edge: string, points: ClothPoint[]) => ({ piece: 'belly', edge, points })
+  const { edges, worn } = edgesOn(laid, 'belly', [
+    ['neck', 'seam', seam, 'column', 0, 0, ROWS],
+    ['front', 'seam', seam, 'row', ROWS, 0, iA],
+    ['armhole', 'seam', seam, 'row', ROWS, iA, iB],
+    ['side', 'seam', seam, 'row', ROWS, iB, last],
+    ['hem', 'hem', hem, 'column', last, ROWS, 0],
+    ['centre-front', 'fold', 0, 'row', 0, last, 0],
+  ])
   return {
     laid,
-    worn: [
-      wornOf('neck', laid.wornColumn(0, 0, ROWS)), wornOf('front', laid.wornRow(ROWS, 0, iA)), wornOf('armhole', laid.wornRow(ROWS, iA, iB)),
-      wornOf('side', laid.wornRow(ROWS, iB, last)), wornOf('hem', laid.wornColumn(last, ROWS, 0)), wornOf('centre-front', laid.wornRow(0, last, 0)),
-    ],
+    worn,
     piece: {
-      id: 'belly', name: 'Rib belly', count: 1, mirrored: false, fold: 'centre-front', darts: [], notches: [{ edge: 'side', share: 0.5, count: 1 }],
-      edges: [
-        edgeOf('neck', smoothed(laid.column(0, 0, ROWS)), seam, 'seam'), edgeOf('front', smoothed(laid.row(ROWS, 0, iA)), seam, 'seam'),
-        edgeOf('armhole', smoothed(laid.row(ROWS, iA, iB)), seam, 'seam'), edgeOf('side', smoothed(laid.row(ROWS, iB, last)), seam, 'seam'),
-        edgeOf('hem', smoothed(laid.column(last, ROWS, 0)), hem, 'hem'), edgeOf('centre-front', laid.row(0, last, 0), 0, 'fold'),
-      ],
+      id: 'belly', name: 'Rib belly', count: 1, mirrored: false, fold: 'centre-front', darts: [], notches: [{ edge: 'side', share: 0.5, count: 1 }], edges,
       grain: [[20, 12], [80, 12]], lines: [], marks: [],
     },
   } // prettier-ignore

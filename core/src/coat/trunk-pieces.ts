@@ -1,7 +1,8 @@
-import { edgeOf, edgeLength, type Dart, type PatternPoint, type PatternPiece, type PieceEdge } from '../pattern/index.ts'
-import { backColumn, chestColumn, chestWide, clothLength, columnsThrough, GIRTH, HIP, NECK, TAIL, type ClothOver } from './cloth-over.ts'
+import { lengthAlong, type Point3 } from '../form/index.ts'
+import { edgeLength, edgeOf, smoothLine, type Dart, type PatternPiece, type PatternPoint } from '../pattern/index.ts'
+import { backColumn, chestColumn, chestWide, columnsThrough, GIRTH, HIP, NECK, TAIL, type ClothOver } from './cloth-over.ts'
 import type { FullPlan, Garment } from './garment-type.ts'
-import { layOut, smoothed, truedDart, type LaidOut } from './laid-out.ts'
+import { edgesOn, layOut, truedDart, type LaidOut } from './laid-out.ts'
 
 /** Rows down a side of the back, up a side of the chest; columns to a stretch between two of the skin's sections. */
 const BACK_ROWS = 8
@@ -36,8 +37,6 @@ export function hemLevel(cloth: ClothOver, hem: FullPlan['hem']): number {
   return cloth.elbowMm
 }
 
-const straightX = (points: readonly PatternPoint[]): PatternPoint[] => points.map(([x, y]): PatternPoint => [x, y])
-
 /**
  * The back: on the fold, from neck seam to tail, over the shoulder to the front seam, then down to the hem. Its centre,
  * elbow line, neck and front seam keep the lengths asked.
@@ -65,36 +64,29 @@ export function backPiece(cloth: ClothOver, lengths: TrunkLengths, plan: FullPla
     dart = null
   }
   const { seam, hem: hemAllowance } = plan.allowancesMm
-  const hemPoints = dart ? dartedHem(laid, dart, iFront, iDart, last) : smoothed(laid.row(m, iFront, last))
-  const edges: PieceEdge[] = [
-    edgeOf('neck', smoothed(laid.column(0, 0, m)), seam, 'seam'),
-    edgeOf('front', smoothed(laid.row(m, 0, iFront)), seam, 'seam'),
-    edgeOf('hem', hemPoints, hemAllowance, 'hem'),
-    edgeOf('tail', smoothed(laid.column(last, m, 0)), hemAllowance, 'hem'),
-    edgeOf('centre-back', straightX(laid.row(0, last, 0)), 0, 'fold'),
-  ]
+  const { edges, worn } = edgesOn(laid, 'back', [
+    ['neck', 'seam', seam, 'column', 0, 0, m],
+    ['front', 'seam', seam, 'row', m, 0, iFront],
+    ['hem', 'hem', hemAllowance, 'row', m, iFront, last],
+    ['tail', 'hem', hemAllowance, 'column', last, m, 0],
+    ['centre-back', 'fold', 0, 'row', 0, last, 0],
+  ])
+  if (dart) edges[2] = edgeOf('hem', dartedHem(laid, dart, iFront, iDart, last), hemAllowance, 'hem')
   const long = lengths.backMm
   const piece: PatternPiece = {
     id: 'back', name: 'Back', count: 1, mirrored: false, fold: 'centre-back', edges, darts: dart ? [dart] : [],
     notches: [{ edge: 'front', share: 0.5, count: 1 }, { edge: 'neck', share: 0.5, count: 2 }],
     grain: [[long * 0.3, lengths.halfDropMm * 0.35], [long * 0.62, lengths.halfDropMm * 0.35]],
-    lines: [{ id: 'elbow', points: smoothed(laid.column(iGirth, 0, m)) }, { id: 'band', points: smoothed(laid.column(iBand, 0, m)) }],
+    lines: [{ id: 'elbow', points: smoothLine(laid.column(iGirth, 0, m)) }, { id: 'band', points: smoothLine(laid.column(iBand, 0, m)) }],
     marks: [],
   } // prettier-ignore
-  const of = (edge: string, points: TrunkPiece['worn'][number]['points']) => ({ piece: 'back', edge, points })
   return {
     piece,
     laid,
     cuts: mouthMm === undefined ? [] : [{ id: 'rump', mouthMm, kept: dart !== null }],
-    bandMm: clothLength(laid.column(iBand, 0, m).map(([x, y]) => [x, y, 0])),
-    legHemMm: clothLength(grid.slice(iFront, iLeg + 1).map((column) => column[m] as never)),
-    worn: [
-      of('neck', laid.wornColumn(0, 0, m)),
-      of('front', laid.wornRow(m, 0, iFront)),
-      of('hem', laid.wornRow(m, iFront, last)),
-      of('tail', laid.wornColumn(last, m, 0)),
-      of('centre-back', laid.wornRow(0, last, 0)),
-    ],
+    bandMm: lengthAlong(laid.column(iBand, 0, m).map(([x, y]) => [x, y, 0])),
+    legHemMm: lengthAlong(grid.slice(iFront, iLeg + 1).map((column) => column[m] as Point3)),
+    worn,
   }
 }
 
@@ -104,7 +96,7 @@ function dartedHem(laid: LaidOut, dart: Dart, from: number, at: number, last: nu
   const after = laid.row(BACK_ROWS, at, last)
   before[before.length - 1] = dart.left[0] as PatternPoint
   after[0] = dart.right[0] as PatternPoint
-  return [...smoothed(before), ...smoothed(after)]
+  return [...smoothLine(before), ...smoothLine(after)]
 }
 
 /**
@@ -142,37 +134,30 @@ export function chestPiece(
   })
   const { seam, hem } = plan.allowancesMm
   const long = lengths.frontMm
+  const { edges, worn } = edgesOn(laid, 'chest', [
+    ['neck', 'seam', seam, 'column', 0, 0, m],
+    ['front', 'seam', seam, 'row', m, 0, iFront],
+    ['leg', 'bound', 0, 'row', m, iFront, iLeg],
+    ['side', 'hem', hem, 'row', m, iLeg, last],
+    ['band', 'hem', hem, 'column', last, m, 0],
+    ['centre-front', 'fold', 0, 'row', 0, last, 0],
+  ])
   const piece: PatternPiece = {
     id: 'chest', name: 'Chest', count: 1, mirrored: false, fold: 'centre-front',
-    edges: [
-      edgeOf('neck', smoothed(laid.column(0, 0, m)), seam, 'seam'),
-      edgeOf('front', smoothed(laid.row(m, 0, iFront)), seam, 'seam'),
-      edgeOf('leg', smoothed(laid.row(m, iFront, iLeg)), 0, 'bound'),
-      edgeOf('side', smoothed(laid.row(m, iLeg, last)), hem, 'hem'),
-      edgeOf('band', smoothed(laid.column(last, m, 0)), hem, 'hem'),
-      edgeOf('centre-front', straightX(laid.row(0, last, 0)), 0, 'fold'),
-    ],
+    edges,
     darts: [], notches: [{ edge: 'front', share: 0.5, count: 1 }, { edge: 'neck', share: 0.5, count: 2 }],
     grain: [[long * 0.1, lengths.halfFrontMm * 0.4], [long * 0.4, lengths.halfFrontMm * 0.4]], lines: [], marks: [],
   } // prettier-ignore
-  const of = (edge: string, points: TrunkPiece['worn'][number]['points']) => ({ piece: 'chest', edge, points })
   return {
     piece,
     laid,
     legMm: edgeLength(piece, 'leg'),
-    worn: [
-      of('neck', laid.wornColumn(0, 0, m)),
-      of('front', laid.wornRow(m, 0, iFront)),
-      of('leg', laid.wornRow(m, iFront, iLeg)),
-      of('side', laid.wornRow(m, iLeg, last)),
-      of('band', laid.wornColumn(last, m, 0)),
-      of('centre-front', laid.wornRow(0, last, 0)),
-    ],
+    worn,
   }
 }
 
 /** How much of a half ring the back covers at a place, mm. */
 export const backCovers = (cloth: ClothOver, lengths: TrunkLengths, plan: FullPlan) => {
   const levelMm = hemLevel(cloth, plan.hem)
-  return (s: number): number => clothLength(backColumn(cloth, s, { frontMm: lengths.halfFrontMm, levelMm, rows: BACK_ROWS }))
+  return (s: number): number => lengthAlong(backColumn(cloth, s, { frontMm: lengths.halfFrontMm, levelMm, rows: BACK_ROWS }))
 }

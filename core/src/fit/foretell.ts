@@ -1,8 +1,9 @@
 import { strapsOf, type GearLay } from '../lay/index.ts'
+import { gradeOf } from '../measures/index.ts'
 import type { FamilyId, Prediction } from '../model/index.ts'
 import { madeToMeasure } from './made-to-measure.ts'
 import { laysOf, predictChecks, strapsAsked } from './predict-checks.ts'
-import { gradeOf, type PredictedCheck, type PredictQuestion } from './predicted-check.ts'
+import type { PredictedCheck, PredictQuestion } from './predicted-check.ts'
 import { strapLengths, untiedStraps, type StrapLength } from './strap-lengths.ts'
 import type { StrapSides } from './uneven-sides.ts'
 

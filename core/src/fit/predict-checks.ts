@@ -1,11 +1,12 @@
 import { trunkVariations, type Form, type TrunkVariation } from '../form/index.ts'
 import { checksFor, families, type Check, type FigureId, type StrapId, type SymptomId } from '../gear/index.ts'
 import { layGear, outlineUnder, pieceHeightMm, strapsOf, type GearLay } from '../lay/index.ts'
+import { gradeOf } from '../measures/index.ts'
 import type { PullState } from '../model/index.ts'
 import { CHECK_READS, type CheckReads } from './check-reads.ts'
 import { clothChecks } from './predict-cloth.ts'
 import { fingersWide } from './judge-answer.ts'
-import { gradeOf, type PredictedCheck, type PredictQuestion } from './predicted-check.ts'
+import type { PredictedCheck, PredictQuestion } from './predicted-check.ts'
 import { roomFor } from './room.ts'
 import { strapLengths } from './strap-lengths.ts'
 

@@ -1,6 +1,7 @@
 import type { Check, CheckId, SymptomId } from '../gear/index.ts'
+import { gradeOf } from '../measures/index.ts'
 import type { Band, MeasureId } from '../model/index.ts'
-import { gradeOf, type PredictedCheck, type PredictQuestion } from './predicted-check.ts'
+import type { PredictedCheck, PredictQuestion } from './predicted-check.ts'
 
 /** What a check of a coat, boot or crate compares: the piece's measure less the dog's, and what of the difference passes. */
 interface ClothReads {

@@ -1,5 +1,6 @@
 import { Clipper, EndType, FillRule, JoinType, type Path64 } from 'clipper2-ts'
 import type { PatternPoint } from '../pattern/index.ts'
+import { seeded } from '../units/index.ts'
 import { FINE, noFit } from './no-fit.ts'
 import { shapeOf, type NestItem, type NestShape } from './nest-shapes.ts'
 
@@ -55,18 +56,6 @@ interface Copy {
 const TOUCH_MM = 0.01
 const MEAN_END = 0.15
 const DEFAULT_ORDERS = 40
-
-/** Numbers from 0 to 1, the same for the same seed (mulberry32). */
-function seeded(seed: number): () => number {
-  let state = seed >>> 0
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0
-    let t = state
-    t = Math.imul(t ^ (t >>> 15), t | 1)
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61)
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296
-  }
-}
 
 const turnedPath = (path: Path64): Path64 => path.map(({ x, y }) => ({ x: -x, y: -y }))
 const movedPath = (path: Path64, dx: number, dy: number): Path64 => path.map(({ x, y }) => ({ x: x + dx, y: y + dy }))

@@ -5,3 +5,4 @@ export { MM_PER_UNIT, KG_PER_POUND, LONGEST_MM, type LengthUnit } from './consta
 export { parseWeight, formatWeight, type ParsedWeight } from './weight.ts'
 export { plainLetters } from './plain-letters.ts'
 export { askNumbers, GRAVITY, slopeOf } from './ask-numbers.ts'
+export { seeded } from './seeded.ts'

@@ -1,4 +1,4 @@
-import { writeFrame, type Frame } from '@merry-tailor/core'
+import { seeded, writeFrame, type Frame } from '@merry-tailor/core'
 
 /** How well the simulated device behaves. */
 export interface Temper {
@@ -10,18 +10,6 @@ export interface Temper {
 }
 
 type Listener = (bytes: Buffer) => void
-
-/** A small generator of its own, so that a simulated tape jitters the same way every time. */
-function mulberry(seed: number): () => number {
-  let state = seed >>> 0
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0
-    let t = state
-    t = Math.imul(t ^ (t >>> 15), t | 1)
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61)
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296
-  }
-}
 
 /**
  * A simulated digital tape or scale: it speaks the real line protocol, byte for byte, with jitter, lost frames, noise
@@ -39,7 +27,7 @@ export class StandIn {
   constructor(id: string, unit: Frame['unit'], seed = 7) {
     this.id = id
     this.#unit = unit
-    this.#random = mulberry(seed)
+    this.#random = seeded(seed)
   }
 
   /** Hears every byte the device sends from now on. @returns stops listening */

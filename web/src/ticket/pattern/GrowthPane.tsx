@@ -1,11 +1,10 @@
-import { ageInMonths, frontsToLast, rugGrowth, type Form, type Garment, type GarmentPlan } from '@merry-tailor/core'
+import { ageInMonths, frontsToLast, HOLES, rugFronts, rugGrowth, type Form, type Garment, type GarmentPlan } from '@merry-tailor/core'
 import { useState } from 'react'
 import { useOpenTicket } from '../../bench'
 import { NumberEntry } from '../../length-entry'
 import { today } from '../../state/today'
 
 const WEEKS_A_MONTH = 52.18 / 12
-const HOLES = 5
 
 /** How long a growing dog's rug lasts: the overlap month by month as a range, hole by hole. */
 export function GrowthPane({
@@ -29,7 +28,7 @@ export function GrowthPane({
   const weightKg = garment.numbers.M00?.mm ?? sheet.dog?.weightKg ?? null
   const [adult, setAdult] = useState(Math.round((form.measures.M00?.mm ?? 15) * (months !== null && months < 10 ? 1.6 : 1)))
   const spanMm = garment.numbers.M19?.mm ?? 200
-  const eachMm = (spanMm / 2) * (plan.growing ? 1.5 : 1)
+  const { eachMm } = rugFronts(spanMm, plan.growing ?? false)
   const at = Array.from({ length: 13 }, (_, i) => age + Math.round(i * WEEKS_A_MONTH))
   const growth = rugGrowth({
     spanMm,
