@@ -23,7 +23,8 @@ import {
   type SizedBody,
   type SizeTable,
 } from '@merry-tailor/core'
-import { wrap, type Remote } from 'comlink'
+import type { Remote } from 'comlink'
+import { deskOf, type Desk } from '../workers/desk'
 import type { FormWork } from '../workers/form-worker'
 
 export interface Asked {
@@ -41,41 +42,15 @@ const wanted = new Map<string, string>()
 const listeners = new Set<() => void>()
 let turn = 0
 type DeskName = 'bench' | 'list'
-interface Desk {
-  remote: Remote<FormWork>
-  /** Refuses when the worker does not load or dies: what waits for it is then answered in place. */
-  broken: Promise<never>
-}
-const desks = new Map<DeskName, Desk | null>()
 
-/** Two workers for the whole page, one for the bench and one for lists; without workers the answer is made in place. */
-function desk(name: DeskName): Desk | null {
-  const known = desks.get(name)
-  if (known !== undefined) return known
-  if (typeof Worker === 'undefined') {
-    desks.set(name, null)
-    return null
-  }
-  const worker = new Worker(new URL('../workers/form-worker.ts', import.meta.url), { type: 'module' })
-  const broken = new Promise<never>((_, refuse) => worker.addEventListener('error', () => refuse(new Error('The worker is gone.')), { once: true }))
-  broken.catch(() => desks.set(name, null))
-  const made = { remote: wrap<FormWork>(worker), broken }
-  desks.set(name, made)
-  void made.remote.warm()
-  return made
-}
-
-/** Asks the worker; where there is none, or it fails, `here` makes the answer in place. */
-async function beside<T>(name: DeskName, there: (work: Remote<FormWork>) => Promise<T>, here: () => T): Promise<T> {
-  const at = desk(name)
-  if (!at) return here()
-  try {
-    return await Promise.race([there(at.remote), at.broken])
-  } catch {
-    desks.set(name, null)
-    return here()
-  }
-}
+const made = (): Desk<FormWork> =>
+  deskOf<FormWork>(
+    () => new Worker(new URL('../workers/form-worker.ts', import.meta.url), { type: 'module' }),
+    (work) => void work.warm(),
+  )
+/** Two workers for the whole page, one for the bench and one for lists. */
+const desks: Readonly<Record<DeskName, Desk<FormWork>>> = { bench: made(), list: made() }
+const beside = <T>(name: DeskName, there: (work: Remote<FormWork>) => Promise<T>, here: () => T): Promise<T> => desks[name].beside(there, here)
 
 const numbers = (body: Body): (string | number)[] =>
   Object.entries(body)
@@ -224,4 +199,4 @@ export const startBeside = (question: StartQuestion): Promise<SettingPlan> =>
   )
 
 /** Starts the worker while the page is still being drawn: its tables are ready before the first dog. */
-export const prepareForms = (): void => void desk('bench')
+export const prepareForms = (): void => void desks.bench.prepare()

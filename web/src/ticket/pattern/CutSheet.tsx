@@ -10,11 +10,12 @@ import { longDay, today } from '../../state/today'
 import { useKeptDraft } from '../../state/use-kept-draft'
 import { fixed } from '../../ui/plates/geometry'
 import { lengthText } from '../../ui/length/length-text'
+import { saveFile } from '../../ui/save-file'
 import { familyName } from '../../words/stages'
 import { CORD_WORDS, cordsOf } from './cords-of'
 import { CLOTH_WORDS, FASTENING_WORDS, pieceCount, SEWING } from './garment-words'
 import { GarmentCautions } from './GarmentCautions'
-import { patternDesk, useLay } from './pattern-desk'
+import { drafts, useLay } from './pattern-desk'
 import { useItemPattern, useNestItems } from './use-pattern'
 import { garmentFamily } from './use-plan'
 import type { Item, GarmentFamily } from '@merry-tailor/core'
@@ -172,6 +173,8 @@ function OneSheet({ item, family }: { item: Item; family: GarmentFamily }) {
   )
 }
 
+const TYPES = { pdf: 'application/pdf', svg: 'image/svg+xml', dxf: 'application/dxf' } as const
+
 /** Files of the pieces: each is offered only after it was read back as it was drawn. */
 function Files({ garment, paper, label, file }: { garment: Garment; paper: Paper; label: Record<string, string | boolean>; file: string }) {
   const [says, setSays] = useState<string | null>(null)
@@ -180,19 +183,15 @@ function Files({ garment, paper, label, file }: { garment: Garment; paper: Paper
     setBusy(true)
     setSays(null)
     try {
-      const desk = patternDesk('draft')
-      const made = desk
-        ? await desk.file(kind, garment.pieces, paper, label)
-        : await (await import('../../workers/pattern-file')).patternFile(kind, garment.pieces, paper, label)
+      const made = await drafts.beside(
+        (work) => work.file(kind, garment.pieces, paper, label),
+        async () => (await import('../../workers/pattern-file')).patternFile(kind, garment.pieces, paper, label),
+      )
       if (!made.ok) {
         setSays('The file did not come back as it was drawn: it is not handed out. Take another kind, and tell whoever keeps this program.')
         return
       }
-      const url = URL.createObjectURL(
-        new Blob([made.bytes as BlobPart], { type: kind === 'pdf' ? 'application/pdf' : kind === 'svg' ? 'image/svg+xml' : 'application/dxf' }),
-      )
-      Object.assign(document.createElement('a'), { href: url, download: `${file}.${kind}` }).click()
-      URL.revokeObjectURL(url)
+      saveFile(`${file}.${kind}`, TYPES[kind], made.bytes as BlobPart)
       setSays(kind === 'pdf' ? `${made.pages.length} pages, read back true. Page 1 has the map and the square.` : 'Read back true within 0.1 mm.')
     } catch {
       setSays('The file could not be made. Nothing was lost; try again.')

@@ -1,26 +1,13 @@
 import { draftGarment, nestPieces, type ClothWidth, type Garment, type GarmentQuestion, type Nest, type NestItem } from '@merry-tailor/core'
-import { wrap, type Remote } from 'comlink'
 import { useEffect, useState } from 'react'
+import { deskOf, type Desk } from '../../workers/desk'
 import type { PatternWork } from '../../workers/pattern-worker'
 
-type DeskName = 'draft' | 'lay'
-const desks = new Map<DeskName, Remote<PatternWork> | null>()
+const made = (): Desk<PatternWork> => deskOf<PatternWork>(() => new Worker(new URL('../../workers/pattern-worker.ts', import.meta.url), { type: 'module' }))
+/** One worker for drafts and files, one for lays: a search never keeps a draft waiting. */
+export const drafts = made()
+const lays = made()
 let turn = 0
-
-/** The room's workers, one for drafts and one for lays, so that a search never keeps a draft waiting; without workers the answer is made in place. */
-export function patternDesk(name: DeskName): Remote<PatternWork> | null {
-  const known = desks.get(name)
-  if (known !== undefined) return known
-  if (typeof Worker === 'undefined') {
-    desks.set(name, null)
-    return null
-  }
-  const worker = new Worker(new URL('../../workers/pattern-worker.ts', import.meta.url), { type: 'module' })
-  worker.addEventListener('error', () => desks.set(name, null), { once: true })
-  const made = wrap<PatternWork>(worker)
-  desks.set(name, made)
-  return made
-}
 
 /** Worked at for longer than this, it is said. */
 const SAID_AFTER_MS = 400
@@ -33,13 +20,17 @@ export function useGarment(question: GarmentQuestion | null): { garment: Garment
     if (!question) return
     let wanted = true
     const late = setTimeout(() => wanted && setWorking(true), SAID_AFTER_MS)
-    const desk = patternDesk('draft')
-    void (desk ? desk.draft(++turn, question).catch(() => draftGarment(question)) : Promise.resolve(draftGarment(question))).then((found) => {
-      clearTimeout(late)
-      if (!wanted || !found) return
-      setGarment(found)
-      setWorking(false)
-    })
+    void drafts
+      .beside<Garment | null>(
+        (work) => work.draft(++turn, question),
+        () => draftGarment(question),
+      )
+      .then((found) => {
+        clearTimeout(late)
+        if (!wanted || !found) return
+        setGarment(found)
+        setWorking(false)
+      })
     return () => {
       wanted = false
       clearTimeout(late)
@@ -64,12 +55,15 @@ export function useLay(items: readonly NestItem[] | null, cloth: ClothWidth): { 
       let best: Nest | null = null
       let tried = 0
       for (let seed = 1; seed <= SEARCHES && here(); seed++) {
-        const desk = patternDesk('lay')
-        const lay: Nest = await (desk ? desk.nest(items, cloth, SEARCH_MS, seed) : Promise.resolve(nestPieces(items, cloth, { orders: 1, seed })))
+        const isBeside = lays.prepare()
+        const lay: Nest = await lays.beside(
+          (work) => work.nest(items, cloth, SEARCH_MS, seed),
+          () => nestPieces(items, cloth, { orders: 1, seed }),
+        )
         tried += lay.orders
         if (!best || lay.lengthMm < best.lengthMm - 0.5) best = lay
         const met = best.lengthMm <= best.boundMm + 1
-        const last = met || seed === SEARCHES || !desk
+        const last = met || seed === SEARCHES || !isBeside
         if (here()) setState({ lay: best, tried, searching: !last })
         if (last) return
       }
