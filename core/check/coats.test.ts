@@ -225,6 +225,17 @@ describe('garments on odd dogs', () => {
     expect(area(moved, 'chest')).toBeLessThan(area(plain, 'chest'))
   })
 
+  it('an edge moved by hand is not foretold as drafted: the leg opening is measured anew, its check asks', () => {
+    const question = { family: 'C3' as const, form: forms.get('Great Dane') as Form, body: {}, about: null }
+    const [plain, moved] = [[], [{ piece: 'chest', edge: 'leg', mm: 30 }]].map((moves) => draftGarment({ ...question, plan: { moves } }))
+    const opening = (garment: Garment | undefined): number => garment?.openings.find(({ id }) => id === 'leg')?.mm ?? 0
+    const grown = edgeLength(named(moved as Garment, 'chest'), 'leg') - edgeLength(named(plain as Garment, 'chest'), 'leg')
+    expect(Math.abs(grown)).toBeGreaterThan(1)
+    expect(opening(moved) - opening(plain)).toBeCloseTo(grown, 6)
+    const grade = (garment: Garment | undefined) => garment?.checks.find(({ id }) => id === 'leg-opening')?.grade
+    expect([grade(plain), grade(moved)]).toEqual(['holds', 'doubt'])
+  })
+
   it('five coat sets lie shorter than boxes on shelves (at most 0.85 together)', () => {
     const shares = BUILDS.map((breed) => {
       const { pieces } = draftGarment({ family: 'C3', form: forms.get(breed) as Form, body: {}, about: null, plan: {} })

@@ -1,9 +1,10 @@
-import { flatArea, movedPieces, opened, pieceCutLine, sewLine, type PatternPiece } from '../pattern/index.ts'
+import { flatArea, opened, pieceCutLine, sewLine, type PatternPiece } from '../pattern/index.ts'
 import { cutRug } from './cut-rug.ts'
 import type { Draft, Drafting } from './draft-type.ts'
 import type { Garment, GarmentFamily, GarmentQuestion } from './garment-type.ts'
 import { garmentCheck } from './garment-check.ts'
 import { hoodedCoat } from './hooded-coat.ts'
+import { movedGarment } from './moved-garment.ts'
 import { coatOf, numbersOf } from './numbers-of.ts'
 import { planOf } from './plan-of.ts'
 import { rainSuit } from './rain-suit.ts'
@@ -47,11 +48,12 @@ export function draftGarment({ family, form, body, about, plan }: GarmentQuestio
   const common = { family, plan: full, numbers, firstDraft: NEVER_TRIED.includes(family) }
   try {
     const draft = DRAFTS[family](drafting)
-    const pieces = movedPieces(draft.pieces, draft.seams, full.moves)
+    const garment = movedGarment({ ...draft, ...common, clothMm2: 0 }, full.moves)
+    const { pieces } = garment
     const crossed = pieces.find((piece) => !isSimple(sewLine(piece)))
     const clothMm2 = pieces.reduce((sum, piece) => sum + clothOf(piece), 0)
     const outline = crossed ? [garmentCheck('outline', 'fails', { mm: 0, needsMm: 0, at: { piece: crossed.id, edge: crossed.edges[0]?.id ?? '' } })] : []
-    return { ...draft, ...common, pieces, checks: [...draft.checks, ...outline], clothMm2 }
+    return { ...garment, checks: [...garment.checks, ...outline], clothMm2 }
   } catch {
     // Numbers no cloth can follow: nothing half drawn is handed out.
     return {

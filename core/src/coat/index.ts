@@ -1,6 +1,7 @@
 /** Garments: from tapes and the form to pieces, rows of knitting, cords and how long a growing dog's rug lasts. */
 export { rugPieces, type RugPieces } from './rug.ts'
 export { HOLES, rugFronts, type RugFronts } from './rug-fronts.ts'
+export { movedGarment } from './moved-garment.ts'
 export { draftGarment, clothOf } from './draft-garment.ts'
 export type { Garment, GarmentCheck, GarmentCheckId, GarmentFamily, GarmentNumber, GarmentQuestion, FullPlan } from './garment-type.ts'
 export { planOf, usualCloth } from './plan-of.ts'

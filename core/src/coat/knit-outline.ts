@@ -1,4 +1,4 @@
-import { sewLine, type PatternPiece, type PatternPoint } from '../pattern/index.ts'
+import { flatBox, sewLine, type PatternPiece, type PatternPoint } from '../pattern/index.ts'
 
 /** Every so far along a piece its width is taken, mm. */
 const STEP_MM = 4
@@ -13,7 +13,7 @@ const SQUARE = 0.8
  */
 export function knitOutline(piece: PatternPiece): [alongMm: number, widthMm: number][] {
   const outline = sewLine(piece)
-  const [low, high] = [Math.min(...outline.map(([x]) => x)), Math.max(...outline.map(([x]) => x))]
+  const { minX: low, maxX: high } = flatBox(outline)
   const pieces = Math.max(2, Math.ceil((high - low) / STEP_MM))
   const whole = piece.fold === null ? 1 : 2
   const widths = Array.from({ length: pieces + 1 }, (_, i): [number, number] => {

@@ -1,4 +1,4 @@
-import { flatAlong, pieceCutLine, sewLine, type PatternPiece, type PatternPoint } from '../pattern/index.ts'
+import { flatAlong, flatAway, flatBox, flatMiddle, pieceCutLine, sewLine, type FlatBox, type PatternPiece, type PatternPoint } from '../pattern/index.ts'
 
 /** A piece as it comes back from a file: its cut line and its sewing line, in the piece's own place, mm. */
 export interface ReadPiece {
@@ -20,7 +20,7 @@ export interface PatternLabel {
 }
 
 /** A piece with all its lines, and where on the sheet it lies. */
-export interface SheetPiece {
+export interface SheetPiece extends FlatBox {
   piece: PatternPiece
   /** Added to the piece's own places. */
   dx: number
@@ -30,10 +30,6 @@ export interface SheetPiece {
   notches: [PatternPoint, PatternPoint][]
   /** Where its words stand: about its middle, in its own place. */
   foot: PatternPoint
-  minX: number
-  minY: number
-  maxX: number
-  maxY: number
 }
 
 export interface Sheet {
@@ -44,6 +40,8 @@ export interface Sheet {
 
 const NOTCH_MM = 6
 const BETWEEN_MM = 20
+/** Words begin this far left of a piece's middle. */
+const FOOT_LEFT_MM = 22
 /** Pieces stand in rows no wider than this. */
 const ROW_MM = 1400
 
@@ -62,35 +60,12 @@ function notchStrokes(piece: PatternPiece): [PatternPoint, PatternPoint][] {
   })
 }
 
-/** A little left of the middle of a piece's cloth. */
-function middleOf(outline: readonly PatternPoint[]): PatternPoint {
-  let [area, x, y] = [0, 0, 0]
-  outline.forEach((a, i) => {
-    const b = outline[(i + 1) % outline.length] as PatternPoint
-    const cross = a[0] * b[1] - b[0] * a[1]
-    area += cross
-    x += (a[0] + b[0]) * cross
-    y += (a[1] + b[1]) * cross
-  })
-  return [x / (3 * area || 1) - 22, y / (3 * area || 1)]
-}
-
 /** Pieces side by side in rows, each with the lines that are drawn; a head is room kept free at the upper left. */
 export function sheetOf(pieces: readonly PatternPiece[], head = { wideMm: 0, highMm: 0 }): Sheet {
   const drawn = pieces.map((piece) => {
     const cut = pieceCutLine(piece)
-    const [xs, ys] = [cut.map(([x]) => x), cut.map(([, y]) => y)]
-    return {
-      piece,
-      cut,
-      sew: sewLine(piece),
-      notches: notchStrokes(piece),
-      foot: middleOf(cut),
-      minX: Math.min(...xs),
-      minY: Math.min(...ys),
-      maxX: Math.max(...xs),
-      maxY: Math.max(...ys),
-    }
+    const [x, y] = flatMiddle(cut)
+    return { piece, cut, sew: sewLine(piece), notches: notchStrokes(piece), foot: [x - FOOT_LEFT_MM, y] as const, ...flatBox(cut) }
   })
   const rowStart = (y: number): number => (y < head.highMm ? head.wideMm : 0) + BETWEEN_MM
   let [x, y, tall, widthMm] = [rowStart(0), BETWEEN_MM, 0, head.wideMm]
@@ -116,14 +91,6 @@ export const countWords = ({ count, mirrored, fold }: PatternPiece): string =>
 /** A file says at most this many corners apart from what was drawn, mm. */
 const WITHIN_MM = 0.1
 
-const off = (p: PatternPoint, line: readonly PatternPoint[]): number =>
-  line.reduce((best, a, i) => {
-    const b = line[(i + 1) % line.length] as PatternPoint
-    const [dx, dy] = [b[0] - a[0], b[1] - a[1]]
-    const t = Math.min(1, Math.max(0, ((p[0] - a[0]) * dx + (p[1] - a[1]) * dy) / (dx * dx + dy * dy || 1)))
-    return Math.min(best, Math.hypot(p[0] - a[0] - t * dx, p[1] - a[1] - t * dy))
-  }, Infinity)
-
 /** Does a file come back as it was drawn: every piece, both lines, within 0.1 mm? Only then it is offered. */
 export function readsBack(pieces: readonly PatternPiece[], read: ReadPattern): boolean {
   if (!read.ok || read.pieces.length !== pieces.length) return false
@@ -131,7 +98,7 @@ export function readsBack(pieces: readonly PatternPiece[], read: ReadPattern): b
     const back = read.pieces.find(({ id }) => id === piece.id)
     if (!back) return false
     return ([[pieceCutLine(piece), back.cut], [sewLine(piece), back.sew]] as const).every(
-      ([drawn, got]) => got.length >= 3 && drawn.every((p) => off(p, got) <= WITHIN_MM) && got.every((p) => off(p, drawn) <= WITHIN_MM),
+      ([drawn, got]) => got.length >= 3 && drawn.every((p) => flatAway(p, got) <= WITHIN_MM) && got.every((p) => flatAway(p, drawn) <= WITHIN_MM),
     ) // prettier-ignore
   })
 }

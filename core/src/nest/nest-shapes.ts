@@ -1,5 +1,5 @@
 import { Clipper, EndType, JoinType } from 'clipper2-ts'
-import { flatArea, opened, pieceCutLine, type PatternPiece, type PatternPoint } from '../pattern/index.ts'
+import { flatArea, flatBox, opened, pieceCutLine, type PatternPiece, type PatternPoint } from '../pattern/index.ts'
 import { convexParts } from './convex-parts.ts'
 import { FINE, toGrid } from './no-fit.ts'
 
@@ -31,21 +31,10 @@ export interface NestShape {
 const PLAIN_CORNERS = 16
 const THIN_MM = 1
 
-export const boxOf = (points: readonly PatternPoint[]) => {
-  let [minX, minY, maxX, maxY] = [Infinity, Infinity, -Infinity, -Infinity]
-  for (const [x, y] of points) {
-    minX = Math.min(minX, x)
-    minY = Math.min(minY, y)
-    maxX = Math.max(maxX, x)
-    maxY = Math.max(maxY, y)
-  }
-  return { minX, minY, maxX, maxY }
-}
-
 /** A shape of an outline: grown by half the gap; one of many corners by a millimetre more and thinned by as much. */
 export function shapeOf(id: string, raw: readonly PatternPoint[], mirrored: boolean, gapMm: number): NestShape {
   const faced = raw.map(([x, y]): PatternPoint => [x, mirrored ? -y : y])
-  const box = boxOf(faced)
+  const box = flatBox(faced)
   const outline = faced.map(([x, y]): PatternPoint => [x - box.minX, y - box.minY])
   if (flatArea(outline) < 0) outline.reverse()
   const many = outline.length > PLAIN_CORNERS

@@ -36,7 +36,43 @@ export function flatAlong(points: readonly PatternPoint[], share: number): Patte
   return last
 }
 
-/** A line cut into even stretches by length. */
-export function evenly(points: readonly PatternPoint[], pieces: number): PatternPoint[] {
-  return Array.from({ length: pieces + 1 }, (_, i) => flatAlong(points, i / pieces))
+export interface FlatBox {
+  minX: number
+  minY: number
+  maxX: number
+  maxY: number
 }
+
+/** The upright box round flat points, mm. */
+export function flatBox(points: readonly PatternPoint[]): FlatBox {
+  let [minX, minY, maxX, maxY] = [Infinity, Infinity, -Infinity, -Infinity]
+  for (const [x, y] of points) {
+    minX = Math.min(minX, x)
+    minY = Math.min(minY, y)
+    maxX = Math.max(maxX, x)
+    maxY = Math.max(maxY, y)
+  }
+  return { minX, minY, maxX, maxY }
+}
+
+/** The middle of what an outline encloses. */
+export function flatMiddle(outline: readonly PatternPoint[]): PatternPoint {
+  let [area, x, y] = [0, 0, 0]
+  outline.forEach((a, i) => {
+    const b = outline[(i + 1) % outline.length] as PatternPoint
+    const cross = a[0] * b[1] - b[0] * a[1]
+    area += cross
+    x += (a[0] + b[0]) * cross
+    y += (a[1] + b[1]) * cross
+  })
+  return [x / (3 * area || 1), y / (3 * area || 1)]
+}
+
+/** How far a place lies from a closed outline, mm. */
+export const flatAway = (p: PatternPoint, outline: readonly PatternPoint[]): number =>
+  outline.reduce((best, a, i) => {
+    const b = outline[(i + 1) % outline.length] as PatternPoint
+    const [dx, dy] = [b[0] - a[0], b[1] - a[1]]
+    const t = Math.min(1, Math.max(0, ((p[0] - a[0]) * dx + (p[1] - a[1]) * dy) / (dx * dx + dy * dy || 1)))
+    return Math.min(best, Math.hypot(p[0] - a[0] - t * dx, p[1] - a[1] - t * dy))
+  }, Infinity)

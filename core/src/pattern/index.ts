@@ -7,6 +7,6 @@ export {
 } from './pattern-piece.ts' // prettier-ignore
 export { movedEdge, movedPieces, type EdgeMove } from './moved-edge.ts'
 export { walkSeams, type Seam, type WalkedSeam } from './walk-seams.ts'
-export { evenly, flatAlong, flatArea, flatDistance, flatLength, type ClothPoint, type PatternPoint } from './flat-point.ts'
+export { flatAlong, flatArea, flatAway, flatBox, flatDistance, flatLength, flatMiddle, type FlatBox, type ClothPoint, type PatternPoint } from './flat-point.ts'
 export { rectangle } from './rectangle.ts'
 export { smoothLine } from './smooth-line.ts'

@@ -1,4 +1,4 @@
-import { flatAlong, walkSeams, type Garment, type LengthStyle, type PatternPoint, type PieceEdge, type Seam } from '@merry-tailor/core'
+import { flatAlong, flatMiddle, walkSeams, type Garment, type LengthStyle, type PatternPoint, type PieceEdge, type Seam } from '@merry-tailor/core'
 import { useMemo } from 'react'
 import { fixed } from '../../ui/plates/geometry'
 import { edgeName, pieceCount } from './garment-words'
@@ -151,18 +151,10 @@ function PieceOnMat({ on, by, garment, seams, lit, drag, say }: PieceOnMatProps)
   )
 }
 
-/** Where a piece's name stands: about its middle, where most of its cloth is. */
+/** Where a piece's name stands: about the middle of its cloth. */
 function insideOf(on: MatPiece): { x: number; y: number } {
-  const points = on.cut.map(on.to)
-  let [area, x, y] = [0, 0, 0]
-  points.forEach((p, i) => {
-    const q = points[(i + 1) % points.length] ?? p
-    const cross = p.x * q.y - q.x * p.y
-    area += cross
-    x += (p.x + q.x) * cross
-    y += (p.y + q.y) * cross
-  })
-  return { x: x / (3 * area || 1) - 44, y: Math.max(on.y + 24, Math.min(y / (3 * area || 1) - 14, on.y + on.high - 46)) }
+  const { x, y } = on.to(flatMiddle(on.cut))
+  return { x: x - 44, y: Math.max(on.y + 24, Math.min(y - 14, on.y + on.high - 46)) }
 }
 
 /** Where cloth would pull is named once, on the back, with its check's number. */

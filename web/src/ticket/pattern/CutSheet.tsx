@@ -1,4 +1,4 @@
-import { movedPieces, pieceCutLine, sewLine, type Garment } from '@merry-tailor/core'
+import { movedGarment, flatBox, pieceCutLine, sewLine, type Garment } from '@merry-tailor/core'
 import type { Paper } from '@merry-tailor/core/formats'
 import { useMemo, useState } from 'react'
 import { useParams } from 'react-router'
@@ -41,7 +41,7 @@ function OneSheet({ item, family }: { item: Item; family: GarmentFamily }) {
   const say = (mm: number): string => lengthText(mm, { unit: look.unit, step: look.unit === 'in' ? 0.125 : 0.5 }, true)
   const { hand, drafted, form } = useItemPattern(item, family)
   const { plan } = hand
-  const garment = useMemo(() => drafted && { ...drafted, pieces: movedPieces(drafted.pieces, drafted.seams, plan.moves ?? []) }, [drafted, plan.moves])
+  const garment = useMemo(() => drafted && movedGarment(drafted, plan.moves ?? []), [drafted, plan.moves])
   const items = useNestItems(garment?.pieces ?? [])
   const widthMm = plan.clothWidthMm ?? 1480
   const cloth = useMemo(() => ({ widthMm, gapMm: 5, oneWay: false }), [widthMm])
@@ -112,15 +112,14 @@ function OneSheet({ item, family }: { item: Item; family: GarmentFamily }) {
             </thead>
             <tbody>
               {garment.pieces.map((piece) => {
-                const cut = pieceCutLine(piece)
-                const [xs, ys] = [cut.map(([x]) => x), cut.map(([, y]) => y)]
-                const wide = (Math.max(...ys) - Math.min(...ys)) * (piece.fold === null ? 1 : 2)
+                const { minX, minY, maxX, maxY } = flatBox(pieceCutLine(piece))
+                const wide = (maxY - minY) * (piece.fold === null ? 1 : 2)
                 return (
                   <tr key={piece.id} className="border-b border-black/40">
                     <td className="py-1 font-bold">{piece.name}</td>
                     <td>{pieceCount(piece)}</td>
                     <td>
-                      {say(Math.max(...xs) - Math.min(...xs))} by {say(wide)}
+                      {say(maxX - minX)} by {say(wide)}
                     </td>
                   </tr>
                 )
@@ -231,8 +230,8 @@ function Files({ garment, paper, label, file }: { garment: Garment; paper: Paper
 function Small({ garment }: { garment: Garment }) {
   const drawn = garment.pieces.map((piece) => {
     const cut = pieceCutLine(piece)
-    const [xs, ys] = [cut.map(([x]) => x), cut.map(([, y]) => y)]
-    return { piece, cut, minX: Math.min(...xs), minY: Math.min(...ys), wide: Math.max(...xs) - Math.min(...xs), high: Math.max(...ys) - Math.min(...ys) }
+    const { minX, minY, maxX, maxY } = flatBox(cut)
+    return { piece, cut, minX, minY, wide: maxX - minX, high: maxY - minY }
   })
   const total = drawn.reduce((sum, { wide }) => sum + wide, 0) + 40 * drawn.length
   const by = 640 / Math.max(1, total)

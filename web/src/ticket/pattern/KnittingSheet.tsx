@@ -1,4 +1,4 @@
-import { gaugeOf, knitOutline, movedPieces, knitProfile, type GarmentFamily, type Item } from '@merry-tailor/core'
+import { gaugeOf, knitOutline, movedGarment, knitProfile, type GarmentFamily, type Item } from '@merry-tailor/core'
 import { useMemo } from 'react'
 import { useParams } from 'react-router'
 import { NoItem, useOpenTicket } from '../../bench'
@@ -30,7 +30,7 @@ function OneSheet({ item, family }: { item: Item; family: GarmentFamily }) {
   const say = (mm: number): string => lengthText(mm, { unit: look.unit, step: look.unit === 'in' ? 0.125 : 0.5 }, true)
   const { hand, drafted } = useItemPattern(item, family)
   const { plan } = hand
-  const garment = useMemo(() => drafted && { ...drafted, pieces: movedPieces(drafted.pieces, drafted.seams, plan.moves ?? []) }, [drafted, plan.moves])
+  const garment = useMemo(() => drafted && movedGarment(drafted, plan.moves ?? []), [drafted, plan.moves])
   const swatch = plan.swatch ?? null
   const knitted = useMemo(() => {
     if (!garment || !swatch) return []

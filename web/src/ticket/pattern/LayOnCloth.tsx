@@ -1,4 +1,4 @@
-import { MM_PER_UNIT, type Nest, type NestItem } from '@merry-tailor/core'
+import { flatBox, MM_PER_UNIT, type Nest, type NestItem } from '@merry-tailor/core'
 import { fixed } from '../../ui/plates/geometry'
 
 interface LayProps {
@@ -21,8 +21,8 @@ export function LayOnCloth({ items, lay, tried, searching, widthMm, unit, say, w
   if (!lay) return <p className="text-[14.5px] text-mute">The lay is searched once the pieces rest.</p>
   const wide = width - TAPE - 8
   const over = [...new Set(lay.unplaced)].map((id) => ({ id, outline: items.find((each) => each.id === id)?.outline ?? [] }))
-  const widest = Math.max(widthMm, ...over.map(({ id }) => widthOf(items, id)))
-  const overMm = over.reduce((sum, { id }) => sum + lengthOf(items, id), 0)
+  const widest = Math.max(widthMm, ...over.map(({ id }) => boxOf(items, id).widthMm))
+  const overMm = over.reduce((sum, { id }) => sum + boxOf(items, id).lengthMm, 0)
   const by = Math.min(wide / widest, LONGEST / Math.max(1, lay.lengthMm + overMm))
   const long = lay.lengthMm * by
   const step = (unit === 'in' ? 10 * MM_PER_UNIT.in : 200) * (lay.lengthMm > 1500 ? 2 : 1)
@@ -60,8 +60,8 @@ export function LayOnCloth({ items, lay, tried, searching, widthMm, unit, say, w
           />
         ))}
         {over.map(({ id, outline }, i) => {
-          const top = 8 + long + over.slice(0, i).reduce((sum, each) => sum + lengthOf(items, each.id), 0) * by
-          const [x0, y0] = [Math.min(...outline.map(([x]) => x)), Math.min(...outline.map(([, y]) => y))]
+          const top = 8 + long + over.slice(0, i).reduce((sum, each) => sum + boxOf(items, each.id).lengthMm, 0) * by
+          const { minX: x0, minY: y0 } = flatBox(outline)
           return (
             <path
               key={id}
@@ -79,8 +79,8 @@ export function LayOnCloth({ items, lay, tried, searching, widthMm, unit, say, w
       </svg>
       {lay.unplaced.length > 0 && (
         <p role="alert" className="mt-1 border-l-[5px] border-snag bg-snag-bg px-2 py-1 text-[14px]">
-          Wider than the cloth: {[...new Set(lay.unplaced)].map((id) => `${id} needs ${say(widthOf(items, id))}`).join(', ')}. Take wider cloth, or a seam in
-          the middle.
+          Wider than the cloth: {[...new Set(lay.unplaced)].map((id) => `${id} needs ${say(boxOf(items, id).widthMm)}`).join(', ')}. Take wider cloth, or a seam
+          in the middle.
         </p>
       )}
       <p className="mt-1 text-[14.5px] leading-[19px]" aria-live="polite">
@@ -95,13 +95,8 @@ export function LayOnCloth({ items, lay, tried, searching, widthMm, unit, say, w
   )
 }
 
-/** How wide cloth has to be for a piece. */
-function widthOf(items: readonly NestItem[], id: string): number {
-  const ys = items.find((each) => each.id === id)?.outline.map(([, y]) => y) ?? [0]
-  return Math.max(...ys) - Math.min(...ys)
-}
-
-function lengthOf(items: readonly NestItem[], id: string): number {
-  const xs = items.find((each) => each.id === id)?.outline.map(([x]) => x) ?? [0]
-  return Math.max(...xs) - Math.min(...xs)
+/** How long and how wide cloth has to be for a piece. */
+function boxOf(items: readonly NestItem[], id: string): { lengthMm: number; widthMm: number } {
+  const { minX, minY, maxX, maxY } = flatBox(items.find((each) => each.id === id)?.outline ?? [[0, 0]])
+  return { lengthMm: maxX - minX, widthMm: maxY - minY }
 }

@@ -1,4 +1,4 @@
-import { MM_PER_UNIT, pieceCutLine, type PatternPiece, type PatternPoint } from '@merry-tailor/core'
+import { flatBox, MM_PER_UNIT, pieceCutLine, type PatternPiece, type PatternPoint } from '@merry-tailor/core'
 
 /** A square of the mat, px. */
 const SQUARE = 20
@@ -43,8 +43,8 @@ export function matLayout(
   const drawn = pieces
     .map((piece) => {
       const cut = pieceCutLine(piece)
-      const [xs, ys] = [cut.map(([x]) => x), cut.map(([, y]) => y)]
-      return { piece, cut, minX: Math.min(...xs), minY: Math.min(...ys), wide: Math.max(...xs) - Math.min(...xs), high: Math.max(...ys) - Math.min(...ys) }
+      const { minX, minY, maxX, maxY } = flatBox(cut)
+      return { piece, cut, minX, minY, wide: maxX - minX, high: maxY - minY }
     })
     .sort((a, b) => b.wide * b.high - a.wide * a.high)
   const rows = (by: number): MatPiece[] | null => {

@@ -1,6 +1,6 @@
 import {
   aboutDog,
-  movedPieces,
+  movedGarment,
   nestItems,
   stillGrows,
   type Garment,
@@ -43,8 +43,7 @@ export function useItemPattern(item: Item, family: GarmentFamily) {
 }
 
 /** The same with its moved edges: in the frame in which they move. */
-export const useMovedGarment = (drafted: Garment, moves: GarmentPlan['moves']): Garment =>
-  useMemo(() => ({ ...drafted, pieces: movedPieces(drafted.pieces, drafted.seams, moves ?? []) }), [drafted, moves])
+export const useMovedGarment = (drafted: Garment, moves: GarmentPlan['moves']): Garment => useMemo(() => movedGarment(drafted, moves ?? []), [drafted, moves])
 
 /** What is laid on cloth: remade only when pieces rest. */
 export const useNestItems = (pieces: readonly PatternPiece[]): NestItem[] | null =>
