@@ -1,26 +1,27 @@
-import { movedGarment, flatBox, pieceCutLine, sewLine, type Garment } from '@merry-tailor/core'
+import { movedGarment, flatBox, pieceCutLine, sewLine, type Garment, type PatternPiece } from '@merry-tailor/core'
 import type { Paper } from '@merry-tailor/core/formats'
 import { useMemo, useState } from 'react'
 import { useParams } from 'react-router'
 import { NoItem, useOpenTicket } from '../../bench'
 import { PaperRoom } from '../../frame/PaperRoom'
 import { NumberEntry } from '../../length-entry'
-import { useAppSelector } from '../../state/store'
 import { longDay, today } from '../../state/today'
 import { useKeptDraft } from '../../state/use-kept-draft'
 import { fixed } from '../../ui/plates/geometry'
-import { lengthText } from '../../ui/length/length-text'
 import { saveFile } from '../../ui/save-file'
 import { familyName } from '../../words/stages'
 import { CORD_WORDS, cordsOf } from './cords-of'
 import { CLOTH_WORDS, FASTENING_WORDS, pieceCount, SEWING } from './garment-words'
 import { GarmentCautions } from './GarmentCautions'
-import { drafts, useLay } from './pattern-desk'
-import { useItemPattern, useNestItems } from './use-pattern'
+import { drafts } from './pattern-desk'
+import { useCutLook } from './use-cut-look'
+import { useLayOf } from './use-lay-of'
+import { useItemPattern } from './use-pattern'
 import { garmentFamily } from './use-plan'
 import type { Item, GarmentFamily } from '@merry-tailor/core'
 
 const SQUARE_MM = 50
+const NO_PIECES: readonly PatternPiece[] = []
 const TRUE_MM = 0.5
 
 /** What a maker needs beside the paper: pieces, counts, cloth, cords, fastenings, the order of sewing; and the files. */
@@ -37,15 +38,11 @@ const isNumberOrNull = (kept: unknown): kept is number | null => kept === null |
 
 function OneSheet({ item, family }: { item: Item; family: GarmentFamily }) {
   const { sheet, name } = useOpenTicket()
-  const look = useAppSelector((state) => state.settings)
-  const say = (mm: number): string => lengthText(mm, { unit: look.unit, step: look.unit === 'in' ? 0.125 : 0.5 }, true)
+  const { look, say } = useCutLook()
   const { hand, drafted, form } = useItemPattern(item, family)
   const { plan } = hand
   const garment = useMemo(() => drafted && movedGarment(drafted, plan.moves ?? []), [drafted, plan.moves])
-  const items = useNestItems(garment?.pieces ?? [])
-  const widthMm = plan.clothWidthMm ?? 1480
-  const cloth = useMemo(() => ({ widthMm, gapMm: 5, oneWay: false }), [widthMm])
-  const { lay } = useLay(garment?.plan.cloth === 'knit' ? null : items, cloth)
+  const { widthMm, lay } = useLayOf(garment && garment.plan.cloth !== 'knit' ? garment.pieces : NO_PIECES, plan.clothWidthMm)
   const [printedMm, setPrinted] = useKeptDraft<number | null>('printed-square', null, isNumberOrNull)
   const off = printedMm === null ? 0 : printedMm - SQUARE_MM
   const cords = garment ? cordsOf(garment, form, plan) : []

@@ -3,14 +3,13 @@ import { useMemo } from 'react'
 import { useParams } from 'react-router'
 import { NoItem, useOpenTicket } from '../../bench'
 import { PaperRoom } from '../../frame/PaperRoom'
-import { useAppSelector } from '../../state/store'
 import { longDay, today } from '../../state/today'
 import { Empty } from '../../ui/State'
-import { lengthText } from '../../ui/length/length-text'
 import { familyName } from '../../words/stages'
 import { FASTENING_WORDS, knitLineWords } from './garment-words'
 import { GarmentCautions } from './GarmentCautions'
 import { KnitChart } from './KnitChart'
+import { useCutLook } from './use-cut-look'
 import { useItemPattern } from './use-pattern'
 import { garmentFamily } from './use-plan'
 
@@ -26,8 +25,7 @@ export function KnittingSheet() {
 
 function OneSheet({ item, family }: { item: Item; family: GarmentFamily }) {
   const { sheet, name } = useOpenTicket()
-  const look = useAppSelector((state) => state.settings)
-  const say = (mm: number): string => lengthText(mm, { unit: look.unit, step: look.unit === 'in' ? 0.125 : 0.5 }, true)
+  const { say } = useCutLook()
   const { hand, drafted } = useItemPattern(item, family)
   const { plan } = hand
   const garment = useMemo(() => drafted && movedGarment(drafted, plan.moves ?? []), [drafted, plan.moves])

@@ -1,49 +1,35 @@
 import { measures, type Form, type Garment, type GarmentFamily, type GarmentPlan, type Item, type MeasureId } from '@merry-tailor/core'
-import { useMemo, useState } from 'react'
+import { useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import { NoItem, useOpenTicket } from '../../bench'
-import { LengthEntry } from '../../length-entry'
-import { valueStyle } from '../../state/settings'
-import { useAppSelector } from '../../state/store'
 import { useKeys } from '../../state/use-keys'
 import { KeyCap } from '../../ui/controls/KeyCap'
 import { Segmented } from '../../ui/controls/Segmented'
 import { useMedia } from '../../ui/use-media'
 import { useBox } from '../../ui/use-width'
-import { lengthText } from '../../ui/length/length-text'
 import { familyName } from '../../words/stages'
 import { CordsPane } from './CordsPane'
 import { CutMat } from './CutMat'
-import { EaseBracket } from './EaseBracket'
+import { EaseZones } from './EaseZones'
 import { EdgeTag } from './EdgeTag'
-import { CLOTH_WORDS, countGrades, countWord, EASE_NAMES, planWords } from './garment-words'
+import { CLOTH_WORDS, countGrades, countWord, planWords } from './garment-words'
 import { GarmentCautions } from './GarmentCautions'
 import { GarmentChecks } from './GarmentChecks'
 import { GrowthPane } from './GrowthPane'
 import { KnitLines } from './KnitLines'
 import { KnitMat } from './KnitMat'
 import { KnitSwatch } from './KnitSwatch'
-import { LayOnCloth } from './LayOnCloth'
+import { LayPane } from './LayPane'
 import { MeasuresUsed } from './MeasuresUsed'
-import { useLay } from './pattern-desk'
+import { OnDog } from './OnDog'
 import { PlanChoices } from './PlanChoices'
+import { useCutLook } from './use-cut-look'
 import { useEdgeDrag } from './use-edge-drag'
 import { useKnit } from './use-knit'
-import { useItemPattern, useMovedGarment, useNestItems } from './use-pattern'
+import { useItemPattern, useMovedGarment } from './use-pattern'
 import { garmentFamily, type PlanInHand } from './use-plan'
-import { WornView } from './WornViews'
 
 export type PatternTab = 'cut' | 'knit' | 'cords' | 'growth'
-const CLOTH_MM = 1480
-const GAP_MM = 5
-const ZONES: Readonly<Record<GarmentFamily, readonly (readonly [keyof typeof EASE_NAMES, string])[]>> = {
-  C1: [['girthMm', 'M18'], ['lengthMm', 'M15']],
-  C2: [['girthMm', 'M07'], ['neckMm', 'M02'], ['lengthMm', 'M15']],
-  C3: [['neckMm', 'M03'], ['headMm', 'M04'], ['girthMm', 'M21'], ['lengthMm', 'M16']],
-  C4: [['girthMm', 'M07'], ['neckMm', 'M02'], ['lengthMm', 'M14']],
-  C5: [['girthMm', 'M18'], ['lengthMm', 'M15']],
-} // prettier-ignore
-
 /** Nothing is cut before these were taken. */
 const WAITS: Readonly<Record<GarmentFamily, readonly MeasureId[]>> = { C1: ['M15'], C2: ['M07'], C3: ['M00', 'M16'], C4: ['M14'], C5: ['M15'] }
 
@@ -88,28 +74,20 @@ function Bench({ item, family, hand, wished, drafted, form, busy }: BenchProps) 
   const { sheet, name } = useOpenTicket()
   const navigate = useNavigate()
   const { plan } = hand
-  const look = useAppSelector((state) => state.settings)
-  const style = { ...valueStyle(look), unit: look.unit }
-  const say = (mm: number): string => lengthText(mm, { unit: look.unit, step: look.unit === 'in' ? 0.125 : 0.5 }, true)
+  const { look, style, say } = useCutLook()
   const drag = useEdgeDrag(plan.moves, look.unit, (moves) => hand.change({ moves }))
   const garment = useMovedGarment(drafted, drag.shown)
   const resting = useMovedGarment(drafted, plan.moves)
-  const items = useNestItems(resting.pieces)
-  const widthMm = plan.clothWidthMm ?? CLOTH_MM
-  const clothOnBolt = useMemo(() => ({ widthMm, gapMm: GAP_MM, oneWay: false }), [widthMm])
   const cloth = garment.plan.cloth
-  const found = useLay(cloth === 'knit' ? null : items, clothOnBolt)
   const tabs = tabsOf(family, cloth)
   const [picked, setTab] = useState<PatternTab | null>(null)
   const tab = tabs.some(({ value }) => value === picked) && picked ? picked : cloth === 'knit' ? 'knit' : 'cut'
-  const [view, setView] = useState<'above' | 'front'>('above')
   const phone = useMedia('(max-width: 767px)')
   const [pickedPiece, setOnly] = useState<string | null>(null)
   const onlyPiece = pickedPiece ?? garment.pieces[0]?.id ?? null
   const [knitPiece, setKnitPiece] = useState('back')
   const knit = useKnit(garment, plan, knitPiece)
   const [ref, box] = useBox<HTMLDivElement>(664, 560)
-  const [sideRef, sideBox] = useBox<HTMLDivElement>(300, 200)
 
   const sheetPath = `/tickets/${sheet.ticket.id}/${tab === 'knit' ? 'knitting-sheet' : 'cut-sheet'}/${item.id}`
   const waits = WAITS[family].filter((id) => garment.numbers[id]?.from !== 'taken' && !(id === 'M00' && sheet.dog?.weightKg))
@@ -130,7 +108,7 @@ function Bench({ item, family, hand, wished, drafted, form, busy }: BenchProps) 
       },
     ]),
   )
-  useKeys({ Enter: print, f: () => setView((now) => (now === 'above' ? 'front' : 'above')), 'ctrl+z': hand.undo, ...byPiece })
+  useKeys({ Enter: print, 'ctrl+z': hand.undo, ...byPiece })
 
   const taken = Object.values(garment.numbers).filter(({ from }) => from === 'taken').length
   const expected = Object.values(garment.numbers).length - taken
@@ -138,85 +116,14 @@ function Bench({ item, family, hand, wished, drafted, form, busy }: BenchProps) 
     taken === 0
       ? 'From no tape yet: all of it expected from the build.'
       : `From your ${countWord(taken)} ${taken === 1 ? 'tape' : 'tapes'}${expected > 0 ? `; ${countWord(expected)} more would narrow it` : ''}.`
-  const zones = ZONES[family]
   const left = (
     <>
       {tab === 'knit' ? <KnitSwatch plan={plan} knit={knit} say={say} onChange={hand.change} /> : null}
       <MeasuresUsed garment={garment} style={style} say={say} />
-      <section aria-label="Ease" className="border-t-2 border-ink pt-2">
-        <header className="flex items-baseline justify-between">
-          <h2 className="text-[20px] leading-6">Ease</h2>
-          <span className="text-[14px] text-mute">drag a bracket’s ring</span>
-        </header>
-        {zones.map(([zone, measure]) => (
-          <EaseBracket
-            key={zone}
-            name={EASE_NAMES[zone]}
-            ownMm={garment.numbers[measure]?.mm ?? form.measures[measure]?.mm ?? 300}
-            easeMm={garment.plan.ease[zone]}
-            style={style}
-            say={say}
-            onEase={(mm) => hand.change({ ease: { ...plan.ease, [zone]: mm } })}
-          />
-        ))}
-      </section>
+      <EaseZones family={family} garment={garment} form={form} say={say} style={style} onEase={(ease) => hand.change({ ease: { ...plan.ease, ...ease } })} />
       <div className="border-t-2 border-ink pt-3">
         <PlanChoices family={family} plan={garment.plan} onChange={hand.change} />
       </div>
-    </>
-  )
-  const lower = (
-    <>
-      <div ref={sideRef} className="mat border-b-2 border-ink">
-        <WornView
-          form={form}
-          garment={garment}
-          view="side"
-          width={sideBox.width}
-          height={168}
-          label={`${name} in it, from the side`}
-          title="From the side"
-          checks={garment.checks}
-        />
-        <button
-          type="button"
-          onClick={() => setView(view === 'above' ? 'front' : 'above')}
-          className="block w-full border-t border-ink text-left"
-          aria-label={`From ${view === 'above' ? 'above; show from the front' : 'the front; show from above'}`}
-        >
-          <WornView
-            form={form}
-            garment={garment}
-            view={view}
-            width={sideBox.width}
-            height={view === 'above' ? 84 : 140}
-            label={`${name} in it, from ${view === 'above' ? 'above' : 'the front'}`}
-            title={view === 'above' ? 'From above, F turns it' : 'From the front'}
-          />
-        </button>
-      </div>
-      <GarmentChecks garment={garment} say={say} />
-      {tab === 'cut' && cloth !== 'knit' && (
-        <section aria-label="Lay on cloth" className="border-t-2 border-ink px-4 py-2">
-          <header className="flex items-baseline justify-between pb-1">
-            <h2 className="text-[20px] leading-6">Lay on {CLOTH_WORDS[cloth].toLowerCase()}</h2>
-          </header>
-          <div className="pt-2">
-            <LayOnCloth
-              items={items ?? []}
-              lay={found.lay}
-              tried={found.tried}
-              searching={found.searching}
-              widthMm={widthMm}
-              unit={look.unit}
-              say={say}
-              width={Math.max(200, sideBox.width - 34)}
-              cloth={CLOTH_WORDS[cloth].toLowerCase()}
-            />
-          </div>
-          <LengthEntry label="Cloth’s width" mm={widthMm} least={300} most={4000} onSet={(mm) => hand.change({ clothWidthMm: mm })} />
-        </section>
-      )}
     </>
   )
   return (
@@ -369,7 +276,18 @@ function Bench({ item, family, hand, wished, drafted, form, busy }: BenchProps) 
       >
         <div className="quiet-scroll min-h-0 flex-1" tabIndex={0} role="group" aria-label="On the dog, checks and lay">
           {tab === 'knit' && <KnitLines knit={knit} plan={plan} piece={knitPiece} />}
-          {lower}
+          <OnDog form={form} garment={garment} name={name} />
+          <GarmentChecks garment={garment} say={say} />
+          {tab === 'cut' && cloth !== 'knit' && (
+            <LayPane
+              pieces={resting.pieces}
+              cloth={CLOTH_WORDS[cloth].toLowerCase()}
+              widthMm={plan.clothWidthMm}
+              onWidth={(clothWidthMm) => hand.change({ clothWidthMm })}
+              unit={look.unit}
+              say={say}
+            />
+          )}
           <p className="px-4 pb-3 pt-1 text-[13.5px] leading-[17px] text-mute">
             Predicted from tapes; only cloth on the dog says it holds.{' '}
             <Link className="underline" to={`/tickets/${sheet.ticket.id}/try-on`}>

@@ -45,10 +45,10 @@ const SEARCH_MS = 500
 const REST_MS = 350
 
 /** The lay on cloth: the best so far while more are searched. */
-export function useLay(items: readonly NestItem[] | null, cloth: ClothWidth): { lay: Nest | null; tried: number; searching: boolean } {
+export function useLay(items: readonly NestItem[], cloth: ClothWidth): { lay: Nest | null; tried: number; searching: boolean } {
   const [state, setState] = useState<{ lay: Nest | null; tried: number; searching: boolean }>({ lay: null, tried: 0, searching: false })
   useEffect(() => {
-    if (!items || items.length === 0) return
+    if (items.length === 0) return
     const left = new AbortController()
     const here = (): boolean => !left.signal.aborted
     const search = async (): Promise<void> => {

@@ -1,15 +1,4 @@
-import {
-  aboutDog,
-  movedGarment,
-  nestItems,
-  stillGrows,
-  type Garment,
-  type GarmentFamily,
-  type GarmentPlan,
-  type Item,
-  type NestItem,
-  type PatternPiece,
-} from '@merry-tailor/core'
+import { aboutDog, movedGarment, stillGrows, type Garment, type GarmentFamily, type GarmentPlan, type Item } from '@merry-tailor/core'
 import { useMemo } from 'react'
 import { useBenchForm, useOpenTicket } from '../../bench'
 import { useToday } from '../../state/use-today'
@@ -44,13 +33,3 @@ export function useItemPattern(item: Item, family: GarmentFamily) {
 
 /** The same with its moved edges: in the frame in which they move. */
 export const useMovedGarment = (drafted: Garment, moves: GarmentPlan['moves']): Garment => useMemo(() => movedGarment(drafted, moves ?? []), [drafted, moves])
-
-/** What is laid on cloth: remade only when pieces rest. */
-export const useNestItems = (pieces: readonly PatternPiece[]): NestItem[] | null =>
-  useMemo(() => {
-    try {
-      return pieces.length === 0 ? null : nestItems(pieces)
-    } catch {
-      return null
-    }
-  }, [pieces])

@@ -1,0 +1,22 @@
+import { nestItems, type NestItem, type PatternPiece } from '@merry-tailor/core'
+import { useMemo } from 'react'
+import { useLay } from './pattern-desk'
+
+/** Cloth as it usually comes, and the way between two pieces, mm. */
+const CLOTH_MM = 1480
+const GAP_MM = 5
+const NOTHING: readonly NestItem[] = []
+
+/** The lay of pieces on cloth of a width; pieces that cannot be laid are none. */
+export function useLayOf(pieces: readonly PatternPiece[], wantedMm: number | undefined) {
+  const widthMm = wantedMm ?? CLOTH_MM
+  const items = useMemo((): readonly NestItem[] => {
+    try {
+      return nestItems(pieces)
+    } catch {
+      return NOTHING
+    }
+  }, [pieces])
+  const cloth = useMemo(() => ({ widthMm, gapMm: GAP_MM, oneWay: false }), [widthMm])
+  return { items, widthMm, ...useLay(items, cloth) }
+}
