@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { line } from './ids.schema.ts'
+import { Id, line } from './ids.schema.ts'
 import { CLOTHS, CUTS, FASTENINGS, HEMS } from './lists.ts'
 
 const Ease = z.number().min(-300).max(600)
@@ -17,12 +17,14 @@ export const Swatch = z.object({
 })
 export type Swatch = z.infer<typeof Swatch>
 
-/** An edge moved by hand, outward plus, mm, most at a share of its length. */
+/** An edge moved by hand, or pinned at a trial, outward plus, mm, most at a share of its length. */
 export const GarmentMove = z.object({
   piece: line(40).min(1),
   edge: line(40).min(1),
   mm: z.number().min(-500).max(500),
   at: z.number().min(0).max(1).optional(),
+  /** The try-on it was pinned in; a move at the table has none. */
+  round: Id.optional(),
 })
 
 /** How a garment is wished: everything may be left to the family's own. Lengths in mm. */
@@ -41,6 +43,10 @@ export const GarmentPlan = z
     moves: z.array(GarmentMove).max(60),
     /** What the cloth is wide, for the lay. */
     clothWidthMm: z.number().min(100).max(5000),
+    /** Its nap or print runs one way: no piece is turned end for end. */
+    oneWay: z.boolean(),
+    /** What is left between two pieces on the cloth. */
+    gapMm: z.number().min(0).max(100),
     swatch: Swatch.nullable(),
     /** Rows already knitted, by piece. */
     knitted: z.record(line(40).min(1), z.int().min(0).max(4000)),

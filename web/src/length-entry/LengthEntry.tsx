@@ -20,6 +20,7 @@ export function LengthEntry({
   least,
   most,
   problem,
+  onRead,
 }: {
   label: string
   mm: number
@@ -27,6 +28,8 @@ export function LengthEntry({
   least: number
   most: number
   problem?: string | undefined
+  /** Whether what is typed is a length that can be kept. */
+  onRead?: (good: boolean) => void
 }) {
   const settings = useAppSelector((state) => state.settings)
   const look = { ...valueStyle(settings), unit: settings.unit }
@@ -49,6 +52,7 @@ export function LengthEntry({
         const next = readOf(event.target.value, look.unit)
         const good = next !== null && next >= least && next <= most
         if (good) onSet(next)
+        onRead?.(good)
         setTyped({ text: event.target.value, of: good ? next : mm })
       }}
     />

@@ -1,5 +1,6 @@
 import { GARMENT_FAMILIES, keptPattern, rugPieces, stillGrows, type Item } from '@merry-tailor/core'
 import { Link } from 'react-router'
+import { movesWords } from '../../garment'
 import { valueStyle } from '../../state/settings'
 import { useAppSelector } from '../../state/store'
 import { rugLines } from '../../words/rug'
@@ -30,8 +31,10 @@ export function RugPieces({ item, paper = false }: { item: Item; paper?: boolean
         <p>
           <b>Pattern kept:</b> {plan?.cloth ?? 'its usual cloth'}
           {plan?.swatch ? `, swatch of ${plan.swatch.stitches} stitches and ${plan.swatch.rows} rows` : ''}
-          {plan?.moves && plan.moves.length > 0 ? `, ${plan.moves.length} ${plan.moves.length === 1 ? 'edge' : 'edges'} moved by hand` : ''}, by{' '}
-          {kept.by || 'nobody named'}.
+          {movesWords(plan?.moves ?? [])
+            .map((words) => `, ${words}`)
+            .join('')}
+          , by {kept.by || 'nobody named'}.
         </p>
       )}
       {!paper && (

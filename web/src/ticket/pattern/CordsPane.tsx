@@ -1,7 +1,7 @@
 import type { Form, Garment, GarmentPlan } from '@merry-tailor/core'
 import { LengthEntry } from '../../length-entry'
 import { VerdictWord } from '../../said/VerdictWord'
-import { CORD_WORDS, cordsOf, USUAL_CORDS } from './cords-of'
+import { CORD_WORDS, cordsOf, USUAL_CORDS } from '../../garment'
 
 /** Cords: how much each draws in and how long it is cut, in the order they are drawn in on the dog. */
 export function CordsPane({

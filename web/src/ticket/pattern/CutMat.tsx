@@ -1,12 +1,14 @@
 import { flatAlong, flatMiddle, walkSeams, type Garment, type LengthStyle, type PatternPoint, type PieceEdge, type Seam } from '@merry-tailor/core'
 import { useMemo } from 'react'
 import { fixed } from '../../ui/plates/geometry'
-import { edgeName, pieceCount } from './garment-words'
+import { edgeName, moveOf, pieceCount } from '../../garment'
 import { matLayout, type MatPiece } from './mat-layout'
-import { moveOf, outwardAt, type EdgeDrag } from './use-edge-drag'
+import { outwardAt, type EdgeDrag } from './use-edge-drag'
 
 interface CutMatProps {
   garment: Garment
+  /** Edges being drafted anew: dashed until they are there. */
+  changing: ReadonlySet<string> | 'all'
   name: string
   drag: EdgeDrag
   style: LengthStyle & { unit: 'in' | 'cm' }
@@ -34,7 +36,7 @@ export const letteredSeams = (garment: Garment): Lettered[] =>
 const has = ({ seam }: Lettered, piece: string, edge: string): boolean => [...seam.a, ...seam.b].some(([p, e]) => p === piece && e === edge)
 
 /** Flat pieces on the cutting mat, in true proportion; an edge is dragged, or moved by arrow keys, and its partner follows. */
-export function CutMat({ garment, name, drag, style, say, width, height, only = null }: CutMatProps) {
+export function CutMat({ garment, changing, name, drag, style, say, width, height, only = null }: CutMatProps) {
   const shown = useMemo(() => (only === null ? garment.pieces : garment.pieces.filter(({ id }) => id === only)), [garment.pieces, only])
   // Where pieces lie does not jump while an edge is in hand.
   const layout = useMemo(() => matLayout(shown, { width, height, top: TOP + 22, unit: style.unit }), [shown, width, height, style.unit])
@@ -58,7 +60,7 @@ export function CutMat({ garment, name, drag, style, say, width, height, only = 
           </text>
         ))}
       {layout.pieces.map((on) => (
-        <PieceOnMat key={on.piece.id} on={on} by={layout.by} garment={garment} seams={seams} lit={lit} drag={drag} say={say} />
+        <PieceOnMat key={on.piece.id} on={on} by={layout.by} garment={garment} changing={changing} seams={seams} lit={lit} drag={drag} say={say} />
       ))}
     </svg>
   )
@@ -68,6 +70,7 @@ interface PieceOnMatProps {
   on: MatPiece
   by: number
   garment: Garment
+  changing: CutMatProps['changing']
   seams: readonly Lettered[]
   lit: readonly Lettered[]
   drag: EdgeDrag
@@ -80,7 +83,7 @@ const pathOf = (on: MatPiece, points: readonly PatternPoint[], closed = false): 
     .map(({ x, y }) => `${fixed(x)} ${fixed(y)}`)
     .join('L')}${closed ? 'Z' : ''}`
 
-function PieceOnMat({ on, by, garment, seams, lit, drag, say }: PieceOnMatProps) {
+function PieceOnMat({ on, by, garment, changing, seams, lit, drag, say }: PieceOnMatProps) {
   const { piece } = on
   const strained = garment.strained.filter(({ piece: id }) => id === piece.id)
   const small = on.wide < 150 || on.high < 76
@@ -123,7 +126,7 @@ function PieceOnMat({ on, by, garment, seams, lit, drag, say }: PieceOnMatProps)
         return <circle key={id} cx={p.x} cy={p.y} r={3.4} fill="var(--panel)" stroke="var(--ink)" strokeWidth={1.6} />
       })}
       {piece.edges.map((edge) => (
-        <EdgeOnMat key={edge.id} edge={edge} on={on} by={by} seams={seams} lit={lit} drag={drag} say={say} strained={strained.length > 0} />
+        <EdgeOnMat key={edge.id} edge={edge} on={on} by={by} seams={seams} lit={lit} drag={drag} say={say} changing={changing} />
       ))}
       <text
         x={at.x}
@@ -189,7 +192,7 @@ function Grain({ at: { x, y }, long }: { at: { x: number; y: number }; long: num
 
 const DASH: Readonly<Record<PieceEdge['kind'], string>> = { seam: '4 3', hem: '7 4', fold: '12 4 2 4', bound: '2 2.5' }
 
-function EdgeOnMat({ edge, on, by, seams, lit, drag, say }: Omit<PieceOnMatProps, 'garment'> & { edge: PieceEdge; strained: boolean }) {
+function EdgeOnMat({ edge, on, by, seams, lit, drag, say, changing }: Omit<PieceOnMatProps, 'garment'> & { edge: PieceEdge }) {
   const { piece } = on
   const d = pathOf(on, edge.points)
   const isLit = lit.some((each) => has(each, piece.id, edge.id))
@@ -210,6 +213,12 @@ function EdgeOnMat({ edge, on, by, seams, lit, drag, say }: Omit<PieceOnMatProps
         </>
       )}
       <path d={d} fill="none" stroke="var(--ink)" strokeWidth={edge.kind === 'fold' ? 3.2 : 1.2} strokeDasharray={DASH[edge.kind]} />
+      {(changing === 'all' || changing.has(edge.id)) && edge.kind !== 'fold' && (
+        <>
+          <path d={d} fill="none" stroke="var(--plate)" strokeWidth={5} />
+          <path d={d} fill="none" stroke="var(--ink)" strokeWidth={2} strokeDasharray="8 6" data-changing={edge.id} />
+        </>
+      )}
       {letter && !isLit && (
         <text
           x={middle.x - out.x * 14}

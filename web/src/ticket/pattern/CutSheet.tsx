@@ -10,14 +10,9 @@ import { useKeptDraft } from '../../state/use-kept-draft'
 import { fixed } from '../../ui/plates/geometry'
 import { saveFile } from '../../ui/save-file'
 import { familyName } from '../../words/stages'
-import { CORD_WORDS, cordsOf } from './cords-of'
-import { CLOTH_WORDS, FASTENING_WORDS, pieceCount, SEWING } from './garment-words'
+import { CLOTH_WORDS, CORD_WORDS, cordsOf, drafts, FASTENING_WORDS, garmentFamily, pieceCount, SEWING, useItemPattern, useCutLook } from '../../garment'
 import { GarmentCautions } from './GarmentCautions'
-import { drafts } from './pattern-desk'
-import { useCutLook } from './use-cut-look'
 import { useLayOf } from './use-lay-of'
-import { useItemPattern } from './use-pattern'
-import { garmentFamily } from './use-plan'
 import type { Item, GarmentFamily } from '@merry-tailor/core'
 
 const SQUARE_MM = 50
@@ -42,7 +37,7 @@ function OneSheet({ item, family }: { item: Item; family: GarmentFamily }) {
   const { hand, drafted, form } = useItemPattern(item, family)
   const { plan } = hand
   const garment = useMemo(() => drafted && movedGarment(drafted, plan.moves ?? []), [drafted, plan.moves])
-  const { widthMm, lay } = useLayOf(garment && garment.plan.cloth !== 'knit' ? garment.pieces : NO_PIECES, plan.clothWidthMm)
+  const { widthMm, lay } = useLayOf(garment && garment.plan.cloth !== 'knit' ? garment.pieces : NO_PIECES, plan)
   const [printedMm, setPrinted] = useKeptDraft<number | null>('printed-square', null, isNumberOrNull)
   const off = printedMm === null ? 0 : printedMm - SQUARE_MM
   const cords = garment ? cordsOf(garment, form, plan) : []

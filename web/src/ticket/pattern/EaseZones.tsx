@@ -1,7 +1,7 @@
 import type { Form, Garment, GarmentFamily, GarmentPlan, LengthStyle } from '@merry-tailor/core'
 import type { TapeUnit } from '../../ui/tape/scale'
 import { EaseBracket } from './EaseBracket'
-import { EASE_NAMES } from './garment-words'
+import { EASE_NAMES } from '../../garment'
 
 /** Zones of ease a garment has, each with the measure it is added to. */
 const ZONES: Readonly<Record<GarmentFamily, readonly (readonly [keyof typeof EASE_NAMES, string])[]>> = {

@@ -1,7 +1,7 @@
 import { MM_PER_UNIT, type Garment } from '@merry-tailor/core'
 import { letteredSeams, seamSentence } from './CutMat'
-import { edgeName } from './garment-words'
-import { moveOf, type EdgeDrag } from './use-edge-drag'
+import { edgeName, moveOf } from '../../garment'
+import type { EdgeDrag } from './use-edge-drag'
 
 /** The edge in hand: how far it was moved on a magnified inch, and what becomes of the edge it is sewn to. */
 export function EdgeTag({ garment, drag, unit, say }: { garment: Garment; drag: EdgeDrag; unit: 'in' | 'cm'; say: (mm: number) => string }) {

@@ -1,6 +1,6 @@
 import { symptoms, type Garment, type GarmentCheck } from '@merry-tailor/core'
 import { VerdictWord } from '../../said/VerdictWord'
-import { CHECK_NAMES, checkValue, elseWords } from './garment-words'
+import { CHECK_NAMES, checkValue, elseWords } from '../../garment'
 
 /** What is foretold of a garment, check by check: number, value, hollow mark, and what to expect else. */
 export function GarmentChecks({ garment, say }: { garment: Garment; say: (mm: number) => string }) {

@@ -1,5 +1,5 @@
 import type { GarmentPlan } from '@merry-tailor/core'
-import { knitLineWords } from './garment-words'
+import { knitLineWords } from '../../garment'
 import type { Knit } from './use-knit'
 
 /** The piece in words, one line a straight run, the count after it; the line in work is yellow. */

@@ -6,12 +6,9 @@ import { PaperRoom } from '../../frame/PaperRoom'
 import { longDay, today } from '../../state/today'
 import { Empty } from '../../ui/State'
 import { familyName } from '../../words/stages'
-import { FASTENING_WORDS, knitLineWords } from './garment-words'
+import { FASTENING_WORDS, garmentFamily, knitLineWords, useItemPattern, useCutLook } from '../../garment'
 import { GarmentCautions } from './GarmentCautions'
 import { KnitChart } from './KnitChart'
-import { useCutLook } from './use-cut-look'
-import { useItemPattern } from './use-pattern'
-import { garmentFamily } from './use-plan'
 
 /** A garment to knit: swatch, every piece in lines with its chart and sizes, yarn. */
 export function KnittingSheet() {

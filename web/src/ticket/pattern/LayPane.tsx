@@ -1,4 +1,4 @@
-import type { PatternPiece } from '@merry-tailor/core'
+import type { GarmentPlan, PatternPiece } from '@merry-tailor/core'
 import { LengthEntry } from '../../length-entry'
 import { useBox } from '../../ui/use-width'
 import { LayOnCloth } from './LayOnCloth'
@@ -7,16 +7,15 @@ import { useLayOf } from './use-lay-of'
 interface LayPaneProps {
   pieces: readonly PatternPiece[]
   cloth: string
-  /** Of the plan; left out, the usual. */
-  widthMm: number | undefined
-  onWidth: (mm: number) => void
+  plan: GarmentPlan
+  onChange: (over: Partial<GarmentPlan>) => void
   unit: 'in' | 'cm'
   say: (mm: number) => string
 }
 
 /** How much cloth it takes, searched while the pieces rest. */
-export function LayPane({ pieces, cloth, widthMm: wanted, onWidth, unit, say }: LayPaneProps) {
-  const { items, widthMm, lay, tried, searching } = useLayOf(pieces, wanted)
+export function LayPane({ pieces, cloth, plan, onChange, unit, say }: LayPaneProps) {
+  const { items, widthMm, gapMm, oneWay, lay, tried, searching } = useLayOf(pieces, plan)
   const [ref, { width }] = useBox<HTMLDivElement>(266, 200)
   return (
     <section aria-label="Lay on cloth" className="border-t-2 border-ink px-4 py-2">
@@ -34,7 +33,21 @@ export function LayPane({ pieces, cloth, widthMm: wanted, onWidth, unit, say }: 
           cloth={cloth}
         />
       </div>
-      <LengthEntry label="Cloth’s width" mm={widthMm} least={300} most={4000} onSet={onWidth} />
+      <div className="grid grid-cols-2 gap-3">
+        <LengthEntry label="Cloth’s width" mm={widthMm} least={300} most={4000} onSet={(clothWidthMm) => onChange({ clothWidthMm })} />
+        <LengthEntry label="Between pieces" mm={gapMm} least={0} most={100} onSet={(to) => onChange({ gapMm: to })} />
+      </div>
+      <button
+        type="button"
+        aria-pressed={oneWay}
+        onClick={() => onChange({ oneWay: !oneWay })}
+        className="mt-1 flex min-h-11 w-full items-center gap-2 text-left text-[14.5px] leading-[18px]"
+      >
+        <span className={`flex h-6 w-6 shrink-0 items-center justify-center border-[2.5px] border-ink ${oneWay ? 'bg-ink text-panel' : ''}`}>
+          {oneWay ? '✓' : ''}
+        </span>
+        Nap or print runs one way: no piece is turned
+      </button>
     </section>
   )
 }

@@ -12,7 +12,7 @@ import { CordsPane } from './CordsPane'
 import { CutMat } from './CutMat'
 import { EaseZones } from './EaseZones'
 import { EdgeTag } from './EdgeTag'
-import { CLOTH_WORDS, countGrades, countWord, planWords } from './garment-words'
+import { CLOTH_WORDS, countGrades, countWord, garmentFamily, type PlanInHand, planWords, useItemPattern, useMovedGarment, useCutLook } from '../../garment'
 import { GarmentCautions } from './GarmentCautions'
 import { GarmentChecks } from './GarmentChecks'
 import { GrowthPane } from './GrowthPane'
@@ -23,11 +23,8 @@ import { LayPane } from './LayPane'
 import { MeasuresUsed } from './MeasuresUsed'
 import { OnDog } from './OnDog'
 import { PlanChoices } from './PlanChoices'
-import { useCutLook } from './use-cut-look'
 import { useEdgeDrag } from './use-edge-drag'
 import { useKnit } from './use-knit'
-import { useItemPattern, useMovedGarment } from './use-pattern'
-import { garmentFamily, type PlanInHand } from './use-plan'
 
 export type PatternTab = 'cut' | 'knit' | 'cords' | 'growth'
 /** Nothing is cut before these were taken. */
@@ -54,9 +51,9 @@ function tabsOf(family: GarmentFamily, cloth: string): { value: PatternTab; labe
 }
 
 function OnePattern({ item, family }: { item: Item; family: GarmentFamily }) {
-  const { hand, wished, drafted, working, form, solved } = useItemPattern(item, family)
+  const { hand, wished, drafted, working, changing, form, solved } = useItemPattern(item, family)
   if (!drafted) return <div className="mat min-h-0 flex-1" aria-busy="true" aria-label="Drafting" />
-  return <Bench item={item} family={family} hand={hand} wished={wished} drafted={drafted} form={form} busy={working || !solved} />
+  return <Bench item={item} family={family} hand={hand} wished={wished} drafted={drafted} form={form} busy={working || !solved} changing={changing} />
 }
 
 interface BenchProps {
@@ -68,9 +65,11 @@ interface BenchProps {
   form: Form
   /** The dog or its garment is still being worked out anew. */
   busy: boolean
+  /** Edges that will lie elsewhere once it is. */
+  changing: ReadonlySet<string> | 'all'
 }
 
-function Bench({ item, family, hand, wished, drafted, form, busy }: BenchProps) {
+function Bench({ item, family, hand, wished, drafted, form, busy, changing }: BenchProps) {
   const { sheet, name } = useOpenTicket()
   const navigate = useNavigate()
   const { plan } = hand
@@ -211,7 +210,17 @@ function Bench({ item, family, hand, wished, drafted, form, busy }: BenchProps) 
           className={`mat relative min-h-[420px] flex-1 overflow-hidden max-md:min-h-0 max-md:flex-none ${tab === 'cut' ? 'max-md:h-[300px]' : 'max-md:h-[560px]'}`}
         >
           {tab === 'cut' && (
-            <CutMat garment={garment} name={name} drag={drag} style={style} say={say} width={box.width} height={box.height} only={phone ? onlyPiece : null} />
+            <CutMat
+              garment={garment}
+              changing={changing}
+              name={name}
+              drag={drag}
+              style={style}
+              say={say}
+              width={box.width}
+              height={box.height}
+              only={phone ? onlyPiece : null}
+            />
           )}
           {tab === 'cut' && !phone && (
             <div className="absolute bottom-3 right-3">
@@ -262,7 +271,7 @@ function Bench({ item, family, hand, wished, drafted, form, busy }: BenchProps) 
             <button
               type="button"
               onClick={hand.asDrafted}
-              disabled={(plan.moves ?? []).length === 0}
+              disabled={!(plan.moves ?? []).some(({ round }) => round === undefined)}
               className="min-h-11 border-l border-rule px-4 font-bold disabled:text-mute"
             >
               As drafted
@@ -279,14 +288,7 @@ function Bench({ item, family, hand, wished, drafted, form, busy }: BenchProps) 
           <OnDog form={form} garment={garment} name={name} />
           <GarmentChecks garment={garment} say={say} />
           {tab === 'cut' && cloth !== 'knit' && (
-            <LayPane
-              pieces={resting.pieces}
-              cloth={CLOTH_WORDS[cloth].toLowerCase()}
-              widthMm={plan.clothWidthMm}
-              onWidth={(clothWidthMm) => hand.change({ clothWidthMm })}
-              unit={look.unit}
-              say={say}
-            />
+            <LayPane pieces={resting.pieces} cloth={CLOTH_WORDS[cloth].toLowerCase()} plan={plan} onChange={hand.change} unit={look.unit} say={say} />
           )}
           <p className="px-4 pb-3 pt-1 text-[13.5px] leading-[17px] text-mute">
             Predicted from tapes; only cloth on the dog says it holds.{' '}

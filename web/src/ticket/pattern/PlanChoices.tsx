@@ -2,7 +2,7 @@ import { CLOTHS, CUTS, FASTENINGS, HEMS, type FullPlan, type GarmentFamily, type
 import { Named } from '../../ui/controls/Named'
 import { Picker } from '../../ui/controls/Picker'
 import { Toggles } from '../../ui/controls/Toggles'
-import { CLOTH_WORDS, CUT_WORDS, FASTENING_WORDS, HEM_WORDS } from './garment-words'
+import { CLOTH_WORDS, CUT_WORDS, FASTENING_WORDS, HEM_WORDS } from '../../garment'
 
 const options = <T extends string>(ids: readonly T[], words: Readonly<Record<T, string>>) => ids.map((value) => ({ value, label: words[value] }))
 

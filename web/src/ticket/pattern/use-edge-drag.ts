@@ -1,9 +1,10 @@
 import { flatAlong, flatArea, MM_PER_UNIT, sewLine, type GarmentPlan, type PatternPiece, type PieceEdge } from '@merry-tailor/core'
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react'
+import { moveOf, withMove } from '../../garment'
 import type { MatPiece } from './mat-layout'
 
 type Moves = NonNullable<GarmentPlan['moves']>
-export type Move = Moves[number]
+type Move = Moves[number]
 
 export interface EdgeInHand {
   piece: string
@@ -14,14 +15,6 @@ export interface EdgeInHand {
 export const edgeStep = (unit: 'in' | 'cm'): number => (unit === 'in' ? MM_PER_UNIT.in / 8 : 5)
 const FAR = 8
 const MOST_MM = 150
-
-export const moveOf = (moves: Moves | undefined, { piece, edge }: EdgeInHand): Move | undefined =>
-  moves?.find((each) => each.piece === piece && each.edge === edge)
-
-export const withMove = (moves: Moves | undefined, move: Move): Moves => [
-  ...(moves ?? []).filter((each) => each.piece !== move.piece || each.edge !== move.edge),
-  ...(Math.abs(move.mm) < 0.05 ? [] : [move]),
-]
 
 /** The share of an edge's length nearest to a place on the mat. */
 function shareAt(edge: PieceEdge, on: MatPiece, x: number, y: number): number {

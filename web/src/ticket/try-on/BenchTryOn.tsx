@@ -1,4 +1,5 @@
 import type { Item } from '@merry-tailor/core'
+import { garmentFamily, GarmentSteps } from '../../garment'
 import { ItemPanel, ItemsInHand, ItemTabs } from '../../bench'
 import { Button } from '../../ui/controls/Button'
 import { Empty } from '../../ui/State'
@@ -27,6 +28,7 @@ interface BenchTryOnProps {
 /** A round on a bench: rounds, the dog with its checks round it, symptoms, straps under all. */
 export function BenchTryOn({ hand, items, onItem, onRound }: BenchTryOnProps) {
   const { item, round, mat, loop, elsewhere, isSeen, build, plan, canSet, apart, setApart, part, setPart, turn } = hand
+  const garment = garmentFamily(item.family)
   const [scroller, room] = useBox<HTMLDivElement>(790, 480)
   const narrow = useMedia('(max-width: 1179px)')
   const symptoms = (className: string, heading: boolean) =>
@@ -89,6 +91,8 @@ export function BenchTryOn({ hand, items, onItem, onRound }: BenchTryOnProps) {
         <div className="col-span-2 flex min-w-0 items-stretch border-t-2 border-ink bg-panel">
           {hand.draws ? (
             <DraftSteps hand={hand} />
+          ) : garment ? (
+            <GarmentSteps item={item} family={garment} thing={hand.lay.thing} round={round} rounds={hand.rounds} />
           ) : canSet ? (
             <StrapStrip plan={plan} apart={apart} onApart={setApart} />
           ) : (

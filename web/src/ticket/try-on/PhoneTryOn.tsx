@@ -1,4 +1,5 @@
 import type { Item } from '@merry-tailor/core'
+import { garmentFamily, GarmentSteps } from '../../garment'
 import { ItemPanel, ItemsInHand, ItemTabs, useOpenTicket } from '../../bench'
 import { Segmented } from '../../ui/controls/Segmented'
 import { BothSides } from './BothSides'
@@ -30,10 +31,11 @@ interface PhoneTryOnProps {
 export function PhoneTryOn({ hand, items, page, onPage, onItem, onRound }: PhoneTryOnProps) {
   const { name } = useOpenTicket()
   const { item, round, mat, state, states, elsewhere, canSet, plan, apart, setApart } = hand
+  const garment = garmentFamily(item.family)
   const checks = mat?.checks ?? []
   const pages: { value: TryOnPage; label: string }[] = [
     { value: 'checks', label: 'Checks' },
-    { value: 'straps', label: canSet || hand.draws ? 'Straps' : 'More' },
+    { value: 'straps', label: canSet || hand.draws ? 'Straps' : garment ? (garment === 'C3' || garment === 'C4' ? 'Cords' : 'Pins') : 'More' },
     { value: 'symptoms', label: 'Symptoms' },
     { value: 'rounds', label: 'Rounds' },
   ]
@@ -84,6 +86,7 @@ export function PhoneTryOn({ hand, items, page, onPage, onItem, onRound }: Phone
               {canSet && <BothSides apart={apart} onApart={setApart} />}
             </div>
             {hand.draws && <DraftSteps hand={hand} />}
+            {garment && round && <GarmentSteps item={item} family={garment} thing={hand.lay.thing} round={round} rounds={hand.rounds} />}
             {canSet && <StrapStrip plan={plan} apart={apart} onApart={setApart} />}
             <UnderTheMat hand={hand} />
           </div>

@@ -120,6 +120,16 @@ export function knitLineWords({ code, row, every, times, by }: KnitLine): { rows
   }
 }
 
+/** How many edges a hand moved, and how many places were pinned on the dog. */
+export function movesWords(moves: NonNullable<GarmentPlan['moves']>): string[] {
+  const pinned = moves.filter(({ round }) => round !== undefined).length
+  const moved = moves.length - pinned
+  return [
+    moved > 0 ? `${moved} ${moved === 1 ? 'edge' : 'edges'} moved by hand` : '',
+    pinned > 0 ? `pinned in ${pinned} ${pinned === 1 ? 'place' : 'places'}` : '',
+  ].filter(Boolean)
+}
+
 /** A plan in a few words, for two that stand against each other. */
 export function planWords(plan: GarmentPlan, say: (mm: number) => string): string {
   const ease = Object.entries(plan.ease ?? {}).map(
@@ -131,7 +141,7 @@ export function planWords(plan: GarmentPlan, say: (mm: number) => string): strin
     plan.hem ? `hem: ${HEM_WORDS[plan.hem].toLowerCase()}` : '',
     plan.fastening ? FASTENING_WORDS[plan.fastening].toLowerCase() : '',
     ...ease,
-    plan.moves && plan.moves.length > 0 ? `${plan.moves.length} ${plan.moves.length === 1 ? 'edge' : 'edges'} moved` : '',
+    ...movesWords(plan.moves ?? []),
     plan.swatch ? `swatch of ${plan.swatch.stitches} by ${plan.swatch.rows}` : '',
   ].filter(Boolean)
   return parts.length === 0 ? 'as drafted' : parts.join(', ')

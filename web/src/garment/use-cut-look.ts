@@ -1,6 +1,6 @@
-import { valueStyle } from '../../state/settings'
-import { useAppSelector } from '../../state/store'
-import { lengthText } from '../../ui/length/length-text'
+import { valueStyle } from '../state/settings'
+import { useAppSelector } from '../state/store'
+import { lengthText } from '../ui/length/length-text'
 
 /** How lengths of cloth are said: in eighths of an inch, or half centimetres. */
 export function useCutLook() {

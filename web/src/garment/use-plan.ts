@@ -1,10 +1,10 @@
 import { GARMENT_FAMILIES, keptPattern, RULES_VERSION, type GarmentFamily, type GarmentPlan, type Item } from '@merry-tailor/core'
 import { useMemo, useState } from 'react'
 import { v7 as uuid } from 'uuid'
-import { useActs, useOpenTicket } from '../../bench'
-import { useKeptDraft } from '../../state/use-kept-draft'
-import { useOnce } from '../../state/use-once'
-import { problemWords } from '../../words/problems'
+import { useActs, useOpenTicket } from '../bench'
+import { useKeptDraft } from '../state/use-kept-draft'
+import { useOnce } from '../state/use-once'
+import { problemWords } from '../words/problems'
 
 const isPlan = (kept: unknown): kept is GarmentPlan => typeof kept === 'object' && kept !== null && !Array.isArray(kept)
 
@@ -34,20 +34,23 @@ export function usePlan(item: Item) {
     setPlan(() => last)
   }
   const isKept = useMemo(() => JSON.stringify(kept?.plan ?? EMPTY) === JSON.stringify(plan), [kept, plan])
-  /** Keeps the plan; `false` where it was refused: then it stays here. */
-  const keep = async (): Promise<boolean> => {
+  /** Keeps the plan as it stands, or this one; `false` where it was refused: then it stays here. */
+  const keep = async (next?: GarmentPlan): Promise<boolean> => {
     const family = garmentFamily(item.family)
-    if (isKept || !family) return true
+    if ((isKept && !next) || !family) return true
+    if (next) replace(() => next)
     let done = false
-    await once(async () => {
+    const write = async (): Promise<boolean> => {
       const { error } = await acts.choose(
-        { kind: 'pattern', family, plan, was: kept?.id ?? null, itemId: item.id, predicted: [], rulesVersion: RULES_VERSION, overruled: null },
+        { kind: 'pattern', family, plan: next ?? plan, was: kept?.id ?? null, itemId: item.id, predicted: [], rulesVersion: RULES_VERSION, overruled: null },
         uuid(),
       )
       setRefused(error ? `Not kept. ${problemWords(error)} Yours stays here; theirs is in the ticket.` : null)
       done = !error
       return done
-    })
+    }
+    // Two different plans are two writes; the same one twice is one.
+    await (next ? write() : once(write))
     return done
   }
   /** Theirs instead of this one; this one can be had back by undo. */
@@ -55,6 +58,8 @@ export function usePlan(item: Item) {
     if (kept) replace(() => kept.plan)
     setRefused(null)
   }
-  return { takeTheirs, plan, kept, change, undo, canUndo: past.length > 0, isKept, keep, refused, asDrafted: () => change({ moves: [] }) }
+  /** Back to what was drafted; what was pinned on the dog stays. */
+  const asDrafted = (): void => change({ moves: (plan.moves ?? []).filter(({ round }) => round !== undefined) })
+  return { itemId: item.id, takeTheirs, plan, kept, change, undo, canUndo: past.length > 0, isKept, keep, refused, asDrafted }
 }
 export type PlanInHand = ReturnType<typeof usePlan>

@@ -1,9 +1,9 @@
 import { draftGarment, nestPieces, type ClothWidth, type Garment, type GarmentQuestion, type Nest, type NestItem } from '@merry-tailor/core'
 import { useEffect, useState } from 'react'
-import { deskOf, type Desk } from '../../workers/desk'
-import type { PatternWork } from '../../workers/pattern-worker'
+import { deskOf, type Desk } from '../workers/desk'
+import type { PatternWork } from '../workers/pattern-worker'
 
-const made = (): Desk<PatternWork> => deskOf<PatternWork>(() => new Worker(new URL('../../workers/pattern-worker.ts', import.meta.url), { type: 'module' }))
+const made = (): Desk<PatternWork> => deskOf<PatternWork>(() => new Worker(new URL('../workers/pattern-worker.ts', import.meta.url), { type: 'module' }))
 /** One worker for drafts and files, one for lays: a search never keeps a draft waiting. */
 export const drafts = made()
 const lays = made()
@@ -13,8 +13,8 @@ let turn = 0
 const SAID_AFTER_MS = 400
 
 /** The garment as it is drafted beside the page; the last one stays until the next is there. */
-export function useGarment(question: GarmentQuestion | null): { garment: Garment | null; working: boolean } {
-  const [garment, setGarment] = useState<Garment | null>(null)
+export function useGarment(question: GarmentQuestion | null): { garment: Garment | null; of: GarmentQuestion | null; working: boolean } {
+  const [{ garment, of }, setGarment] = useState<{ garment: Garment | null; of: GarmentQuestion | null }>({ garment: null, of: null })
   const [working, setWorking] = useState(false)
   useEffect(() => {
     if (!question) return
@@ -28,7 +28,7 @@ export function useGarment(question: GarmentQuestion | null): { garment: Garment
       .then((found) => {
         clearTimeout(late)
         if (!wanted || !found) return
-        setGarment(found)
+        setGarment({ garment: found, of: question })
         setWorking(false)
       })
     return () => {
@@ -36,7 +36,7 @@ export function useGarment(question: GarmentQuestion | null): { garment: Garment
       clearTimeout(late)
     }
   }, [question])
-  return { garment, working }
+  return { garment, of, working }
 }
 
 /** How often a better lay is asked for, how long each search takes, and after how long pieces rest. */
