@@ -25,7 +25,7 @@ export function CordSteps({ family, thing, cords }: { family: GarmentFamily; thi
   const open = rows.find(({ place }) => place === (picked ?? next?.place)) ?? null
   const nameOf = ({ place }: CordRow): string => (hood ? 'Hood’s face' : CORD_WORDS[place])
   return (
-    <section aria-label="Cords" className="min-w-0 flex-1 bg-panel">
+    <section aria-label="Cords" className="flex min-w-0 flex-1 flex-col bg-panel">
       <p className="border-b border-rule px-4 py-1 text-[14.5px] leading-[19px]">
         <b>{next ? `Next: ${nameOf(next).toLowerCase()}` : 'Every cord is set'}</b>{' '}
         <span className="text-mute">
@@ -34,7 +34,7 @@ export function CordSteps({ family, thing, cords }: { family: GarmentFamily; thi
             : 'Chest, belly, legs, then hem and neck snaps, zip and guard flap; the collar last. Knots lie inside; no loop hangs where a paw finds it.'}
         </span>
       </p>
-      <ol className="quiet-scroll flex overflow-x-auto max-phone:flex-col">
+      <ol className="quiet-scroll order-2 flex overflow-x-auto max-phone:flex-col">
         {rows.map((row, i) => (
           <li key={row.place} className="min-w-[128px] flex-1 border-r border-rule">
             <button
@@ -62,7 +62,7 @@ export function CordSteps({ family, thing, cords }: { family: GarmentFamily; thi
       </ol>
       {open && sheet.ticket.state !== 'closed' && (
         <OpenCord
-          key={open.place}
+          key={`${open.place}${open.foretold ? ' foretold' : ''}`}
           row={open}
           name={nameOf(open)}
           say={say}
@@ -76,7 +76,7 @@ export function CordSteps({ family, thing, cords }: { family: GarmentFamily; thi
         />
       )}
       {problem && (
-        <p role="alert" className="px-4 pb-1 font-semibold text-snag">
+        <p role="alert" className="order-4 px-4 pb-1 font-semibold text-snag">
           {problem}
         </p>
       )}
@@ -95,8 +95,8 @@ function OpenCord({ row: { foretold, drawnMm, answer }, name, say, onAnswer }: O
   const [good, setGood] = useState(true)
   const [mm, setMm] = useState(drawnMm ?? Math.max(0, foretold?.drawInMm ?? 0))
   return (
-    <div className="flex flex-wrap items-end gap-x-4 gap-y-2 border-t border-rule bg-bench px-4 py-2">
-      <div className="w-[168px]">
+    <div className="order-3 flex flex-wrap items-end gap-x-4 gap-y-2 max-phone:order-1 border-t border-rule bg-bench px-4 py-2">
+      <div className="w-[216px]">
         <LengthEntry label={`${name}, drawn in`} mm={mm} least={0} most={2000} onSet={setMm} onRead={setGood} />
       </div>
       <div role="group" aria-label={`How it lies: ${name}`} className="flex flex-wrap gap-1.5">
@@ -120,7 +120,7 @@ function OpenCord({ row: { foretold, drawnMm, answer }, name, say, onAnswer }: O
             ? 'Draw in until it lies close, then type how much.'
             : foretold.state === 'too-small'
               ? `Predicted ${say(-foretold.drawInMm)} too small to close: leave it open, wider cloth here.`
-              : `Predicted ${say(foretold.drawInMm)} in${foretold.state === 'bunches' ? ', and that it bunches' : ''}.`}
+              : `Predicted: draw in ${say(foretold.drawInMm)}${foretold.state === 'bunches' ? '; it bunches' : ''}.`}
       </p>
     </div>
   )

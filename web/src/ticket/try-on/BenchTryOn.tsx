@@ -100,7 +100,7 @@ export function BenchTryOn({ hand, items, onItem, onRound }: BenchTryOnProps) {
               {hand.lay.now?.laid ? 'Nothing to set: every strap is sewn. What does not hold wants another size.' : 'Nothing here has straps that are set.'}
             </p>
           )}
-          {(!hand.draws || hand.next.holds || hand.next.fails) && (
+          {(!(hand.draws || garment) || hand.next.holds || hand.next.fails) && (
             <div className="flex w-[258px] shrink-0 flex-col justify-center border-l border-rule px-2.5 py-1.5">
               <NextMove {...hand.next} onTest={focusTest} />
               {canSet && <BothSides apart={apart} onApart={setApart} />}

@@ -48,7 +48,8 @@ export function NewRound({ item, onMade }: { item: Item; onMade: (id: string) =>
   const once = useOnce()
   const rounds = sheet.tryOns.filter((round) => round.itemId === item.id && !round.struck)
   const [picked, setPicked] = useState<string | null>(null)
-  const [other, setOther] = useState('')
+  // What is made for this dog is tried as a trial first: it needs no name of a maker's.
+  const [other, setOther] = useState(item.way === 'made' ? 'Trial' : '')
   const [changed, setChanged] = useState('')
   const [problem, setProblem] = useState<string | null>(null)
 
