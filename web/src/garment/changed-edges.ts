@@ -22,7 +22,7 @@ const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.str
  */
 export function changedEdges(was: GarmentQuestion, now: GarmentQuestion): ReadonlySet<string> | 'all' {
   if (was.family !== now.family || was.form !== now.form || !same(was.body, now.body) || !same(was.about, now.about)) return 'all'
-  const [before, after] = [was.plan ?? {}, now.plan ?? {}]
+  const [before, after] = [was.plan, now.plan]
   const edges = new Set<string>()
   for (const zone of Object.keys(BY_EASE) as (keyof typeof BY_EASE)[])
     if (before.ease?.[zone] !== after.ease?.[zone]) for (const edge of BY_EASE[zone]) edges.add(edge)
