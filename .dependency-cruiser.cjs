@@ -19,6 +19,8 @@ const rooms = [
   'draft',
   'travel',
   'growth',
+  'paw',
+  'crate',
   'progress',
   'formats',
 ]

@@ -6,7 +6,7 @@ import { garmentCheck } from './garment-check.ts'
 import { hoodedCoat } from './hooded-coat.ts'
 import { movedGarment } from './moved-garment.ts'
 import { coatOf, numbersOf } from './numbers-of.ts'
-import { planOf } from './plan-of.ts'
+import { fullPlanOf } from './plan-of.ts'
 import { rainSuit } from './rain-suit.ts'
 import { isSimple } from './simple-outline.ts'
 import { sweater } from './sweater.ts'
@@ -32,7 +32,7 @@ export function clothOf(piece: PatternPiece): number {
  * @param question the family, the form and agreed body (mm; M00 kg), what is known of the dog, and what the plan asks
  */
 export function draftGarment({ family, form, body, about, plan }: GarmentQuestion): Garment {
-  const full = planOf(family, plan)
+  const full = fullPlanOf(family, plan)
   const numbers = numbersOf(family, form, body)
   const drafting: Drafting = {
     family,

@@ -30,7 +30,7 @@ const held = (value: number | undefined, usual: number, low: number, high: numbe
   value === undefined || !Number.isFinite(value) ? usual : Math.min(high, Math.max(low, value))
 
 /** A plan with the family's and the cloth's own filled in; wild numbers are held within what can be cut. */
-export function planOf(family: GarmentFamily, plan: GarmentPlan): FullPlan {
+export function fullPlanOf(family: GarmentFamily, plan: GarmentPlan): FullPlan {
   const own = FAMILIES[family]
   const cloth = plan.cloth ?? own.cloth
   const usual = { ...EASE[cloth], ...own.ease }

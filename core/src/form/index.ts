@@ -22,6 +22,7 @@ export { corridorAt, LAST_CUT, SKIN_ROW, sectionAt, skinOf, skinOfCuts, type Ski
 export { tautAlong, type SkinPlace, type TautString } from './taut-along.ts'
 export { tautAround, type TautRing } from './taut-around.ts'
 export { clothSection, cutAt, cutOn, sectionThrough, type FlatSection, type UprightCut } from './section-through.ts'
+export { planWidths, type PlanWidths } from './plan-widths.ts'
 export { hindLegOf, type HindLeg } from './bones.ts'
 export type { Station as SkinStation } from './stations.ts'
 export { tapesOn, trunkOf, trunkVariations, type Trunk, type TrunkVariation } from './trunk.ts'

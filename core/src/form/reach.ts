@@ -3,7 +3,8 @@ import type { ParameterName } from './parameters.ts'
 const HEAD = ['M00', 'M04', 'M05', 'M39', 'M40', 'M41', 'M42']
 /** The neck bends the skin at the withers, which the diagonals cross. */
 const NECK = ['M00', 'M02', 'M03', 'M04', 'M05', 'M10', 'M11', 'M12', 'M13', 'M15', 'M16', 'M39', 'M40', 'M41', 'M42']
-const LEG = ['M00', 'M17', 'M18', 'M20', 'M31', 'M32', 'M33', 'M34', 'M35', 'M36']
+/** The elbow a sitting dog tips about lies by the forearm's thickness. */
+const LEG = ['M00', 'M17', 'M18', 'M20', 'M31', 'M32', 'M33', 'M34', 'M35', 'M36', 'M41']
 
 /** Measures a parameter can move, where they are few; all others may move everything. The back length scales all. */
 const REACH: Partial<Record<ParameterName, readonly string[]>> = {

@@ -5,6 +5,7 @@ import type { Proportions } from './parameters.ts'
 import { bandOf, bellyHem, earBase, earRise, height, largestGirth, ringOf, SHEATH_X, shoulderHeight, skullTop } from './places.ts'
 import { lengthAlong } from './point-on.ts'
 import { layOver, layUnder, overPoints, splitAtRib, type Lays } from './routes.ts'
+import { sittingPose } from './sitting-pose.ts'
 import { shapeOf, type Shape, type Traits } from './shape.ts'
 import { between, type Station } from './stations.ts'
 import { quarterArc, ring } from './superellipse.ts'
@@ -83,7 +84,7 @@ const readers: Readonly<Record<string, Reader>> = {
   M38: ({ k }) => k.wrist * k.elbow,
   M39: skullTop,
   M40: (shape) => skullTop(shape) + earRise(shape),
-  M41: ({ k }) => k.sit * (0.72 + 0.72 * k.neckLength + 0.5 * k.head),
+  M41: (shape) => sittingPose(shape).top,
   M42: (shape) => shape.stations.nose.tx - shape.stations.tail.tx,
   M43: ({ k }) => k.elbow,
   M44: ({ k, stations }) => 2 * Math.max(stations.girth.w, stations.lastRib.w, stations.shoulder.w) + 2 * k.coat,

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { Piece, SizeTable } from '../model/index.ts'
 import { NewChoice } from '../model/schemas.ts'
-import { crateOffer, isOf, newestTables, offerKey, predictedOf, proposedChoice, rankAll, RULES_VERSION, type Offer, type SizedBody } from './index.ts'
+import { isOf, newestTables, offerKey, predictedOf, proposedChoice, rankAll, RULES_VERSION, type Offer, type SizedBody } from './index.ts'
 
 const table = (over: Partial<SizeTable> = {}): SizeTable => ({
   id: 'trail', version: 3, name: 'Trail', maker: 'Test', family: 'H01', way: 'stock', unit: 'cm', between: null, lead: { minWeeks: 0, maxWeeks: 0 },
@@ -43,18 +43,6 @@ describe('what is settled on, by its kind', () => {
     expect(isOf(proposed!.settlement!, gear!)).toBe(true)
     expect(offers([table()], body).some((offer) => isOf(proposed!.settlement!, offer))).toBe(false)
   }) // prettier-ignore
-
-  it('a crate of the usual series: its label and its inside, never a table', () => {
-    const lying: SizedBody = { M42: mm(660), M44: mm(200), M39: mm(470) }
-    const series = crateOffer('K1', lying)!
-    const proposed = proposedChoice([series], null, null, lying)
-    // Handbook 10.2: the 30 is 30 x 19 x 21 in inside (width and height from memory, unverified).
-    expect(proposed?.settlement).toMatchObject({ kind: 'series', family: 'K1', label: '30' })
-    const { insideMm } = proposed!.settlement as { insideMm: number[] }
-    for (const [i, inches] of [30, 19, 21].entries()) expect(insideMm[i]).toBeCloseTo(inches * 25.4, 6)
-    expect(valid(proposed!.settlement!)).toBe(true)
-    expect(crateOffer('H01', lying)).toBeNull()
-  })
 
   it('boots paw by paw, each its own', () => {
     const boots = table({ id: 'boots', family: 'B2', sizes: [{ label: 'S', bands: { M32: [40, 50], M33: [50, 60] } }, { label: 'M', bands: { M32: [50, 60], M33: [60, 70] } }] }) // prettier-ignore

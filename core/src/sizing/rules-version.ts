@@ -7,5 +7,6 @@
  * 4: crates are the smallest a dog can stand, turn and lie in; the girth decides an adjustable neck; tail rules for what
  *    ends at the tail; a size tested for a lighter dog fails; boots go up only where they are long too.
  * 5: a rug goes up for a growing dog alone; where no size is near none is proposed.
+ * 6: crates by their clearances: inside less its walls, turning and curling up from the form's plan, ears at worst a doubt.
  */
-export const RULES_VERSION = 5
+export const RULES_VERSION = 6

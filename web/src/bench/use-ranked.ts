@@ -1,5 +1,7 @@
+import { differenceInCalendarDays, parseISO } from 'date-fns'
 import {
   aboutDog,
+  adultFrom,
   adviseOffer,
   atHandFirst,
   families,
@@ -59,17 +61,27 @@ export function useSizedBody(): { body: SizedBody; form: Form | null } {
   }, [own, form, worth, dog, readings, weighings])
 }
 
+/** Standard deviations across a band that holds four in five. */
+const FOUR_IN_FIVE = 2 * 1.2816
 const NOBODY: Body = {}
 
 /** What a growing dog will be once grown, for what is bought for then: by its breed; `null` where none is known. */
-function useGrown(item: Item | undefined): SizedBody | null | undefined {
-  const { dog } = useOpenTicket().sheet
+function useGrown(item: Item | undefined): { body: SizedBody | null; form: Form | null } | undefined {
+  const { dog, readings, weighings } = useOpenTicket().sheet
   const on = useToday()
   const wanted = item !== undefined && families[item.family].shelf === 'crate' && stillGrows(dog, on)
-  const known = wanted && dog !== null && [dog.breed, dog.crossWith].some((name) => findBreed(name) !== undefined)
+  const kg = newestWeightKg({ dog, readings, weighings })
+  const weeks = dog?.born ? differenceInCalendarDays(parseISO(on), parseISO(dog.born)) / 7 : null
+  // By what it weighs at its age it has an adult weight, whatever its breed.
+  const adult = useMemo(
+    () => (wanted && kg !== null && kg > 0 && weeks !== null && weeks >= 0 ? adultFrom({ ageWeeks: weeks, kg }) : null),
+    [wanted, kg, weeks],
+  )
+  const known = wanted && dog !== null && (adult !== null || [dog.breed, dog.crossWith].some((name) => findBreed(name) !== undefined))
   const about = useMemo(() => (known ? { ...aboutDog(dog, on), ageMonths: grownMonths(dog), weightKg: null } : null), [known, dog, on])
-  const form = useForm(NOBODY, about, 'grown')
-  return useMemo(() => (!wanted ? undefined : about === null ? null : withGuesses({}, form)), [wanted, about, form])
+  const body = useMemo((): Body => (adult ? { M00: { mm: adult.kg, sigmaMm: (adult.highKg - adult.lowKg) / FOUR_IN_FIVE } } : NOBODY), [adult])
+  const form = useForm(body, about, 'grown')
+  return useMemo(() => (!wanted ? undefined : about === null ? { body: null, form: null } : { body: withGuesses({}, form), form }), [wanted, about, form])
 }
 
 interface Advised {
@@ -117,9 +129,10 @@ export function useRanked(item: Item | undefined): RankedItem {
       views,
       growing,
       pieces: pieces ?? [],
-      ...(grown === undefined ? {} : { grown }),
+      ...(families[item.family].shelf === 'crate' ? { crateForm: grown ? grown.form : form } : {}),
+      ...(grown === undefined ? {} : { grown: grown.body }),
     }
-  }, [item, choice, tables, pieces, tablesOut, piecesOut, body, views, growing, grown])
+  }, [item, choice, tables, pieces, tablesOut, piecesOut, body, form, views, growing, grown])
   const booked = useOut()
   const answer = useRankAll(question)
   return useMemo(() => {

@@ -1,5 +1,4 @@
 import {
-  crateOffer,
   foretellOrNull,
   rankAll,
   readForm,
@@ -23,6 +22,7 @@ import {
   type SizedBody,
   type SizeTable,
 } from '@merry-tailor/core'
+import { crateOffers, type CratesAsked } from '../workers/crate-offers'
 import type { Remote } from 'comlink'
 import { deskOf, type Desk } from '../workers/desk'
 import type { FormWork } from '../workers/form-worker'
@@ -134,6 +134,8 @@ export interface RankQuestion {
   growing?: boolean
   /** What a growing dog will be grown; `null` where nobody knows, left out for a grown one. */
   grown?: SizedBody | null
+  /** Of the dog a crate is for, grown where it grows. */
+  crateForm?: Form | null
 }
 
 const plainSizes = (body: SizedBody): SizedBody =>
@@ -162,15 +164,24 @@ export async function settleBeside({ table, body, form, views, growing }: Settle
 }
 
 /** Ranks all tables in the worker, or in place without one. */
-export async function rankBeside({ tables, body, families, views, pieces = [], labelTables = tables, growing = false, grown }: RankQuestion): Promise<Offer[]> {
+export async function rankBeside({
+  tables,
+  body,
+  families,
+  views,
+  pieces = [],
+  labelTables = tables,
+  growing = false,
+  grown,
+  crateForm = null,
+}: RankQuestion): Promise<Offer[]> {
   const sized = plainSizes(body)
-  // Crates of the usual series are offers like any other.
-  const offers = families.flatMap((family) => crateOffer(family, sized, grown === undefined ? {} : { grown: grown && plainSizes(grown) }) ?? [])
-  const options = { families, views, growing, pieces, labelTables, offers }
+  const crates: CratesAsked = { families, form: crateForm, ...(grown === undefined ? {} : { grown: grown && plainSizes(grown) }) }
+  const options = { families, views, growing, pieces, labelTables }
   return beside(
     'bench',
-    (work) => work.rankAll(tables, sized, options),
-    () => rankAll(tables, sized, null, options),
+    (work) => work.rankAll(tables, sized, options, crates),
+    () => rankAll(tables, sized, null, { ...options, offers: crateOffers(sized, crates) }),
   )
 }
 

@@ -22,6 +22,7 @@ import {
   type SizedBody,
   type SizeTable,
 } from '@merry-tailor/core'
+import { crateOffers, type CratesAsked } from './crate-offers'
 import { expose } from 'comlink'
 
 /** The newest question of each channel; an older one still waiting is dropped. */
@@ -39,9 +40,9 @@ const work = {
     if (newest.get(channel) !== turn) return null
     return readForm(body, about, question)
   },
-  /** Every size of every table against one dog. */
-  rankAll(tables: readonly SizeTable[], body: SizedBody, options: RankAllOptions): Offer[] {
-    return rankAll(tables, body, null, options)
+  /** Every size of every table, and the crates of the usual series, against one dog. */
+  rankAll(tables: readonly SizeTable[], body: SizedBody, options: RankAllOptions, crates: CratesAsked): Offer[] {
+    return rankAll(tables, body, null, { ...options, offers: crateOffers(body, crates) })
   },
   /** What would settle the doubt between the sizes of one table. */
   settle(table: SettleTable, body: SizedBody, form: Form | null, views: ShopFields['views'], growing: boolean): Settled {

@@ -10,10 +10,11 @@ import { bonesOf } from '../bones.ts'
 import { cutFront } from './front.ts'
 import type { Plate } from './plate.ts'
 import { cutSide } from './side.ts'
+import { cutLying } from './lying.ts'
 import { BACK_RING, cutSitting } from './sitting.ts'
 import { unfolded } from './unfold.ts'
 
-export type View = 'side' | 'above' | 'front' | 'below' | 'sitting'
+export type View = 'side' | 'above' | 'front' | 'below' | 'sitting' | 'lying'
 
 /** One view of a dog cut into flat plates, mm: the first number across the page to the right, the second up. */
 export interface PlateSet {
@@ -35,7 +36,7 @@ export interface PlateSet {
 
 /** How a point of the body falls on a view's page. From below the far side is nearer the page's foot. */
 export const project = ([x, y, z]: Point3, view: View): Flat =>
-  view === 'side' || view === 'sitting' ? [x, z] : view === 'above' ? [x, -y] : view === 'below' ? [x, y] : [-y, z]
+  view === 'side' || view === 'sitting' || view === 'lying' ? [x, z] : view === 'above' ? [x, -y] : view === 'below' ? [x, y] : [-y, z]
 
 function cut(form: Form, view: View): Omit<PlateSet, 'box' | 'landmarks' | 'view'> {
   const shape = shapeOf(form.parameters, form)
@@ -54,6 +55,10 @@ function cut(form: Form, view: View): Omit<PlateSet, 'box' | 'landmarks' | 'view
   }
   if (view === 'sitting') {
     const { plates, face } = cutSitting(shape, form)
+    return { ...nothing, plates, eyes: [face.eye], nose: face.nose, smile: face.smile, button: face.button }
+  }
+  if (view === 'lying') {
+    const { plates, face } = cutLying(shape, form)
     return { ...nothing, plates, eyes: [face.eye], nose: face.nose, smile: face.smile, button: face.button }
   }
   const { plates, rivets, face } = cutSide(shape, form)
@@ -81,8 +86,9 @@ export function plates(form: Form, view: View): PlateSet {
     button: raw.button * by,
     nose: mm(raw.nose),
     smile: mm(raw.smile),
-    // Sitting, only the floor and the head are where they are needed.
-    landmarks: view === 'sitting' ? {} : Object.fromEntries(Object.entries(form.landmarks).map(([id, point]) => [id, project(point, view)])),
+    // Sitting or lying, only the floor and the head are where they are needed.
+    landmarks:
+      view === 'sitting' || view === 'lying' ? {} : Object.fromEntries(Object.entries(form.landmarks).map(([id, point]) => [id, project(point, view)])),
     box: { left: Math.min(...xs), right: Math.max(...xs), bottom: Math.min(...zs), top: Math.max(...zs) },
   }
 }
@@ -106,6 +112,7 @@ export function pathParts(form: Form, measureId: string, view: View): PathPart[]
     const [x, z] = cutSitting(shape, form).top
     return measureId === 'M41' ? [{ points: [[x * by, 0], [x * by, z * by]], hidden: false, near: true }] : [] // prettier-ignore
   }
+  if (view === 'lying') return []
   const path = pathOn(form, measureId)
   if (!path) return []
   const bones = bonesOf(shape)

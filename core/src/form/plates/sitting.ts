@@ -3,32 +3,29 @@ import type { Shape } from '../shape.ts'
 import { curve } from './curve.ts'
 import type { Face } from './face.ts'
 import type { Plate, PlateTraits } from './plate.ts'
+import { sittingPose, turnedAbout } from '../sitting-pose.ts'
 import { cutSide } from './side.ts'
 
 /** Where a car harness’s ring lies behind the withers, back lengths. Ours. */
 export const BACK_RING = 0.1
 
-const turned = (points: readonly Flat[], about: Flat, by: number): Flat[] => {
-  const [c, s] = [Math.cos(by), Math.sin(by)]
-  return points.map(([x, z]): Flat => [about[0] + (x - about[0]) * c - (z - about[1]) * s, about[1] + (x - about[0]) * s + (z - about[1]) * c])
-}
+const turned = (points: readonly Flat[], about: Flat, by: number): Flat[] => points.map((point) => turnedAbout(point, about, by))
 const moved = (points: readonly Flat[], dx: number, dz: number): Flat[] => points.map(([x, z]): Flat => [x + dx, z + dz])
 
 /** The same dog sitting: the trunk tipped about the elbow until the hips are near the floor, the hind legs folded. */
 export function cutSitting(shape: Shape, traits: PlateTraits): { plates: Plate[]; face: Face; top: Flat; back: Flat } {
   const side = cutSide(shape, traits)
-  const { elbow, hip, thick: t } = side.bones
-  const H = shape.stations.withers.tz
-  const pivot: Flat = [elbow[0] + 0.4 * t, elbow[1] + 0.08]
-  const low = 0.24 * Math.min(H, 0.6 + 0.4 * H)
-  let tip = 0
-  while (tip < 1.1 && (turned([hip], pivot, tip)[0] as Flat)[1] > low) tip += 0.01
-  const seat = turned([hip], pivot, tip)[0] as Flat
-  const withers = turned([[0, H]], pivot, tip)[0] as Flat
-  const neckTip = tip * 0.15
-  const carried = (points: readonly Flat[]): Flat[] => moved(turned(points, [0, H], neckTip), withers[0], withers[1] - H)
-  const throat = carried([[shape.stations.throat.tx, shape.stations.throat.tz]])[0] as Flat
-  const head = (points: readonly Flat[]): Flat[] => moved(points, throat[0] - shape.stations.throat.tx, throat[1] - shape.stations.throat.tz)
+  const { pivot, tip, neckTip, seat, withers, throat, top } = sittingPose(shape)
+  const {
+    throat: standing,
+    withers: { tz: H },
+  } = shape.stations
+  // The neck ends where the head is carried: what `sit` lifts is spread along it.
+  const straight = turnedAbout([standing.tx, standing.tz], [0, H], neckTip)[1] + withers[1] - H
+  const lift = (throat[1] - straight) / Math.max(0.05, straight - withers[1])
+  const carried = (points: readonly Flat[]): Flat[] =>
+    moved(turned(points, [0, H], neckTip), withers[0], withers[1] - H).map(([x, z]): Flat => [x, z + lift * Math.max(0, z - withers[1])])
+  const head = (points: readonly Flat[]): Flat[] => moved(points, throat[0] - standing.tx, throat[1] - standing.tz)
   const d = shape.k.depth
   const thigh: Flat[] = [
     [seat[0] - 0.1, seat[1] + 0.06],
@@ -74,11 +71,10 @@ export function cutSitting(shape: Shape, traits: PlateTraits): { plates: Plate[]
   plates.splice(at, 0, { name: 'thigh', points: curve(thigh, true), part: 'haunch' }, { name: 'hind foot', points: curve(shank, true) })
   plates.unshift({ name: 'tail', points: curve(tail, true) })
   const { face } = side
-  const skull = Math.max(...plates.filter(({ name }) => name === 'head').flatMap(({ points }) => points.map(([, z]) => z)))
   return {
     plates,
     face: { ...face, eye: head([face.eye])[0] as Flat, nose: head(face.nose), smile: head(face.smile) },
-    top: [throat[0] + shape.k.head * 0.3, skull],
+    top: [throat[0] + shape.k.head * 0.3, top],
     back: turned([[-BACK_RING, H - 0.01]], pivot, tip)[0] as Flat,
   }
 }

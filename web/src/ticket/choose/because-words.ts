@@ -1,4 +1,5 @@
 import { formatLength, type RankedSize } from '@merry-tailor/core'
+import { clearanceWords } from '../../words/clearances'
 import { lowerFirst } from '../../words/first-letter'
 import { isWeight, missWord, weightWords, type Look } from '../../words/misses'
 import { measureName } from '../../words/stages'
@@ -38,6 +39,8 @@ export function becauseWords(size: RankedSize, look: Look): string {
       return 'The girth decides; the neck can be let out or in, and only a hand on the dog says how far.'
     case 'over-tested':
       return `${say(mm ?? 0)} heavier than the dog ${size.label} was tested with: not for the car.`
+    case 'clearance':
+      return clearanceWords(size.label, other ?? '', mm ?? 0, say)
     case 'no-tape':
       return 'No tape this maker sizes by was taken yet.'
   }

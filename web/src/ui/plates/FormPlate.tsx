@@ -158,7 +158,7 @@ export function FormPlate(props: FormPlateProps) {
 }
 
 function labelOf(view: View, active: string | null, vouched: number): string {
-  const from = { side: 'Side view, facing right', above: 'From above', below: 'From below', front: 'From the front', sitting: 'Sitting' }[view]
+  const from = { side: 'Side view, facing right', above: 'From above', below: 'From below', front: 'From the front', sitting: 'Sitting', lying: 'Lying' }[view]
   const name = active ? measures[active]?.name : undefined
   return `${from}. ${name ? `The tape for ${name.toLowerCase()} is drawn on it. ` : ''}${vouched === 0 ? 'Shape guessed from the build; no tape yet.' : 'Solid parts follow the tapes, dashed parts are guessed.'}`
 }
