@@ -1,0 +1,12 @@
+/** Paws and boots: a traced paw's width and length, where a strap lies, how a dog gets used to boots, and a season's stock. */
+export { markCorners, TRACING_FRAME, type FrameMark } from './tracing-frame.ts'
+export { mmOf, pxOf, viewFrom, type SheetPoint, type SheetView } from './view.ts'
+export { dragOutline, outlineHull, pawSizeOf, READING_WINDOW, type OutlinePoint, type PawSizeOfOutline } from './paw-size.ts'
+export { pawReading, type PawReading } from './paw-reading.ts'
+export { frameIn, tracePaws, type Picture, type TracedPaw, type TraceFrame, type Traced } from './trace-paws.ts'
+export { strapPlace, type BootStrap, type BootStrapQuestion } from './strap-place.ts'
+export { breakIn, type BootsOn, type BreakInStep } from './break-in.ts'
+export { bootRate, countCdf } from './boot-counts.ts'
+export { bootDemand, bootStock, type BootRates, type PlannedOutings, type StockedSize, type StockQuestion } from './boot-stock.ts'
+export { flattened } from './flat-sheet.ts'
+export { chanceFrom, inventedPaw, renderedSheet, viewOf, type Shot } from './rendered-sheet.ts'

@@ -1,0 +1,129 @@
+/** A picture as a canvas gives it: four bytes a pixel, red first. */
+export interface Picture {
+  width: number
+  height: number
+  data: Uint8ClampedArray | Uint8Array
+}
+
+/** Numbers in rows. */
+export interface Grid {
+  width: number
+  height: number
+  values: Float32Array
+}
+
+export const gridOf = (width: number, height: number): Grid => ({ width, height, values: new Float32Array(width * height) })
+
+/** Brightness at a place between pixels, 0 to 255; beyond the edge the edge goes on. */
+export function brightness({ width, height, data }: Picture, x: number, y: number): number {
+  const [cx, cy] = [Math.min(width - 1.001, Math.max(0, x - 0.5)), Math.min(height - 1.001, Math.max(0, y - 0.5))]
+  const [i, j] = [cx | 0, cy | 0]
+  const [fx, fy] = [cx - i, cy - j]
+  const at = (a: number, b: number): number => {
+    const k = 4 * (b * width + a)
+    return 0.299 * (data[k] as number) + 0.587 * (data[k + 1] as number) + 0.114 * (data[k + 2] as number)
+  }
+  const [right, below] = [Math.min(width - 1, i + 1), Math.min(height - 1, j + 1)]
+  return (at(i, j) * (1 - fx) + at(right, j) * fx) * (1 - fy) + (at(i, below) * (1 - fx) + at(right, below) * fx) * fy
+}
+
+/** A brightness picture no longer than so many pixels, each the mean of a square block. */
+export function shrunk({ width, height, data }: Picture, longest: number): { grid: Grid; by: number } {
+  const by = Math.max(1, Math.ceil(Math.max(width, height) / longest))
+  const grid = gridOf(Math.floor(width / by), Math.floor(height / by))
+  const share = 1 / (by * by)
+  for (let y = 0; y < grid.height; y++)
+    for (let x = 0; x < grid.width; x++) {
+      let sum = 0
+      for (let b = 0; b < by; b++) {
+        let k = 4 * ((y * by + b) * width + x * by)
+        for (let a = 0; a < by; a++, k += 4) sum += 0.299 * (data[k] as number) + 0.587 * (data[k + 1] as number) + 0.114 * (data[k + 2] as number)
+      }
+      grid.values[y * grid.width + x] = sum * share
+    }
+  return { grid, by }
+}
+
+/**
+ * Groups of set cells that touch by a side, or by a corner too.
+ *
+ * @param set 1 where a cell is set; emptied on the way
+ * @param each gets a group's cells
+ */
+export function groups(width: number, height: number, set: Uint8Array, corners: boolean, each: (cells: Int32Array) => void): void {
+  const stack = new Int32Array(width * height)
+  let end = 0
+  const take = (at: number): void => {
+    if (set[at] === 1) {
+      set[at] = 0
+      stack[end++] = at
+    }
+  }
+  for (let start = 0; start < set.length; start++) {
+    if (set[start] !== 1) continue
+    end = 0
+    take(start)
+    for (let read = 0; read < end; read++) {
+      const at = stack[read] as number
+      const x = at % width
+      const [left, right] = [x > 0, x < width - 1]
+      const [up, down] = [at >= width, at < width * (height - 1)]
+      if (left) take(at - 1)
+      if (right) take(at + 1)
+      if (up) take(at - width)
+      if (down) take(at + width)
+      if (!corners) continue
+      if (up && left) take(at - width - 1)
+      if (up && right) take(at - width + 1)
+      if (down && left) take(at + width - 1)
+      if (down && right) take(at + width + 1)
+    }
+    each(stack.slice(0, end))
+  }
+}
+
+/** Distance of every cell to the nearest set one, in cells (Felzenszwalb & Huttenlocher 2012, exact). */
+export function distances(width: number, height: number, isSet: (at: number) => boolean): Float32Array {
+  const far = 1e20
+  const out = new Float64Array(width * height)
+  for (let i = 0; i < out.length; i++) out[i] = isSet(i) ? 0 : far
+  const n = Math.max(width, height)
+  const [f, d, z, v] = [new Float64Array(n), new Float64Array(n), new Float64Array(n + 1), new Int32Array(n)]
+  const line = (count: number, get: (i: number) => number): void => {
+    for (let i = 0; i < count; i++) f[i] = get(i)
+    let k = 0
+    v[0] = 0
+    z[0] = -far
+    z[1] = far
+    for (let q = 1; q < count; q++) {
+      let s = 0
+      for (;;) {
+        const p = v[k] as number
+        s = ((f[q] as number) + q * q - (f[p] as number) - p * p) / (2 * q - 2 * p)
+        if (s > (z[k] as number) || k === 0) break
+        k--
+      }
+      if (s <= (z[k] as number)) s = -far
+      else k++
+      if (s === -far) k = 0
+      v[k] = q
+      z[k] = s
+      z[k + 1] = far
+    }
+    k = 0
+    for (let q = 0; q < count; q++) {
+      while ((z[k + 1] as number) < q) k++
+      const p = v[k] as number
+      d[q] = (q - p) * (q - p) + (f[p] as number)
+    }
+  }
+  for (let x = 0; x < width; x++) {
+    line(height, (y) => out[y * width + x] as number)
+    for (let y = 0; y < height; y++) out[y * width + x] = d[y] as number
+  }
+  for (let y = 0; y < height; y++) {
+    line(width, (x) => out[y * width + x] as number)
+    for (let x = 0; x < width; x++) out[y * width + x] = d[x] as number
+  }
+  return Float32Array.from(out, Math.sqrt)
+}
