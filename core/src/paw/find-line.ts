@@ -1,5 +1,5 @@
 import { PER_MM } from './flat-sheet.ts'
-import { groups, type Grid } from './picture.ts'
+import { cellsOver, groups, type Grid } from './picture.ts'
 
 /** Above how many times the usual scatter a cell belongs to a line, and one starts it; never under these. */
 const [WEAK, STRONG] = [4, 7]
@@ -14,7 +14,7 @@ export function findLine({ width, height, values }: Grid): { line: Uint8Array; w
   const scatter = sample.map((value) => Math.abs(value - ground)).sort()[sample.length >> 1] as number
   const [weak, strong] = [ground + Math.max(LEAST_WEAK, WEAK * scatter), ground + Math.max(LEAST_STRONG, STRONG * scatter)]
   const line = new Uint8Array(values.length)
-  const dark = Uint8Array.from(values, (value) => (value > weak ? 1 : 0))
+  const dark = cellsOver(values, weak)
   groups(width, height, dark, true, (cells) => {
     let [x0, x1, y0, y1, most] = [width, 0, height, 0, 0]
     for (const at of cells) {

@@ -70,12 +70,19 @@ function localMeans({ width, height, values }: Grid, radius: number): Float32Arr
     }
   }
   const out = new Float32Array(width * height)
+  const wide = width + 1
   for (let y = 0; y < height; y++) {
-    const [top, bottom] = [Math.max(0, y - radius), Math.min(height, y + radius + 1)]
+    const top = Math.max(0, y - radius)
+    const bottom = Math.min(height, y + radius + 1)
     for (let x = 0; x < width; x++) {
-      const [left, right] = [Math.max(0, x - radius), Math.min(width, x + radius + 1)]
-      const at = (yy: number, xx: number): number => sums[yy * (width + 1) + xx] as number
-      out[y * width + x] = (at(bottom, right) - at(top, right) - at(bottom, left) + at(top, left)) / ((bottom - top) * (right - left))
+      const left = Math.max(0, x - radius)
+      const right = Math.min(width, x + radius + 1)
+      const sum =
+        (sums[bottom * wide + right] as number) -
+        (sums[top * wide + right] as number) -
+        (sums[bottom * wide + left] as number) +
+        (sums[top * wide + left] as number)
+      out[y * width + x] = sum / ((bottom - top) * (right - left))
     }
   }
   return out
@@ -89,7 +96,8 @@ function patchesOf(picture: Picture): Patch[] {
   const value = (x: number, y: number): number =>
     values[Math.min(height - 1, Math.max(0, Math.round(y))) * width + Math.min(width - 1, Math.max(0, Math.round(x)))] as number
   const patches: Patch[] = []
-  const dim = Uint8Array.from(values, (value, at) => (value < DARK * (means[at] as number) ? 1 : 0))
+  const dim = new Uint8Array(values.length)
+  for (let at = 0; at < values.length; at++) if ((values[at] as number) < DARK * (means[at] as number)) dim[at] = 1
   groups(width, height, dim, false, (cells) => {
     if (cells.length < 36 || cells.length > (longest / 7) ** 2) return
     const rows = new Map<number, [number, number]>()

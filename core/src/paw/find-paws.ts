@@ -1,7 +1,7 @@
 import { fieldToMm, PER_MM } from './flat-sheet.ts'
 import { findLine } from './find-line.ts'
 import type { OutlinePoint } from './paw-size.ts'
-import { distances, groups, type Grid } from './picture.ts'
+import { cellsOver, distances, groups, type Grid } from './picture.ts'
 
 /** A paw's outline along the middle of its drawn line, mm on the sheet, with what was open of it. */
 export interface TracedPaw {
@@ -167,19 +167,26 @@ function alongLine(dark: Grid, rim: readonly Flat[], weak: number, ground: numbe
 
 /** Closed outlines in the field: what the border cannot reach past lines thickened step by step, least first. */
 export function findPaws(dark: Grid): TracedPaw[] {
-  const { width, height } = dark
   const { line, weak, ground } = findLine(dark)
-  const far = distances(width, height, (at) => line[at] === 1)
+  const whole = distances(dark.width, dark.height, line)
+  // What is enclosed is told on every other cell; its line is found on all of them.
+  const width = dark.width >> 1
+  const height = dark.height >> 1
+  const far = new Float32Array(width * height)
+  for (let y = 0; y < height; y++) for (let x = 0; x < width; x++) far[y * width + x] = (whole[2 * y * dark.width + 2 * x] as number) / 2
   const taken = new Uint8Array(width * height)
   const paws: TracedPaw[] = []
   for (const mm of THICKEN) {
-    const r = mm * PER_MM
-    const free = Uint8Array.from(far, (away) => (away > r ? 1 : 0))
+    const r = (mm * PER_MM) / 2
+    const free = cellsOver(far, r)
     groups(width, height, free, false, (cells) => {
+      // The open ground around is by far the largest group: told by its first cell.
+      if ((cells[0] as number) < width) return
       let [x0, x1, y0, y1] = [width, 0, height, 0]
       let known = 0
       for (const at of cells) {
-        const [x, y] = [at % width, (at / width) | 0]
+        const x = at % width
+        const y = (at / width) | 0
         x0 = Math.min(x0, x)
         x1 = Math.max(x1, x)
         y0 = Math.min(y0, y)
@@ -193,7 +200,7 @@ export function findPaws(dark: Grid): TracedPaw[] {
       const [wide, high] = [Math.min(width, x1 + pad + 1) - left, Math.min(height, y1 + pad + 1) - top]
       const core = new Uint8Array(wide * high)
       for (const at of cells) core[(((at / width) | 0) - top) * wide + (at % width) - left] = 1
-      const near = distances(wide, high, (at) => core[at] === 1)
+      const near = distances(wide, high, core)
       const isIn = (x: number, y: number): boolean => x >= 0 && y >= 0 && x < wide && y < high && (near[y * wide + x] as number) <= r
       let area = 0
       let start: Flat | null = null
@@ -203,9 +210,9 @@ export function findPaws(dark: Grid): TracedPaw[] {
             area++
             start ??= [x, y]
           }
-      if (!start || area < LEAST_CM2 * 100 * PER_MM * PER_MM) return
+      if (!start || area < LEAST_CM2 * 25 * PER_MM * PER_MM) return
       for (let y = 0; y < high; y++) for (let x = 0; x < wide; x++) if (isIn(x, y)) taken[(y + top) * width + x + left] = 1
-      const rim = rimOf(isIn, start).map(([x, y]): Flat => [x + left + 0.5, y + top + 0.5])
+      const rim = rimOf(isIn, start).map(([x, y]): Flat => [2 * (x + left) + 0.5, 2 * (y + top) + 0.5])
       paws.push(alongLine(dark, rim, weak, ground))
     })
   }

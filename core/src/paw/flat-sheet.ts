@@ -17,35 +17,51 @@ export const FIELD_HIGH = Math.round((TRACING_FRAME.field.bottom - TRACING_FRAME
 /** A cell of the field on the sheet, mm. */
 export const fieldToMm = (x: number, y: number): [number, number] => [TRACING_FRAME.field.left + x / PER_MM, TRACING_FRAME.field.top + y / PER_MM]
 
-/** Where each cell of the field lies in the picture: exact every eight cells, straight between. */
-function* cellsOf(view: SheetView): Generator<readonly [at: number, px: number, py: number]> {
-  const [wide, high] = [Math.ceil(FIELD_WIDE / EXACT) + 1, Math.ceil(FIELD_HIGH / EXACT) + 1]
-  const nodes = Array.from({ length: wide * high }, (_, i) => pxOf(view, fieldToMm((i % wide) * EXACT, Math.floor(i / wide) * EXACT)))
+/** Where each cell of the field lies in the picture, px: exact every eight cells, straight between. */
+function placesOf(view: SheetView): { px: Float32Array; py: Float32Array } {
+  const wide = Math.ceil(FIELD_WIDE / EXACT) + 1
+  const high = Math.ceil(FIELD_HIGH / EXACT) + 1
+  const nodes = new Float64Array(2 * wide * high)
+  for (let i = 0; i < wide * high; i++) {
+    const [x, y] = pxOf(view, fieldToMm((i % wide) * EXACT, Math.floor(i / wide) * EXACT))
+    nodes[2 * i] = x
+    nodes[2 * i + 1] = y
+  }
+  const px = new Float32Array(FIELD_WIDE * FIELD_HIGH)
+  const py = new Float32Array(FIELD_WIDE * FIELD_HIGH)
   for (let y = 0; y < FIELD_HIGH; y++) {
-    const [j, fy] = [Math.floor((y + 0.5) / EXACT), ((y + 0.5) % EXACT) / EXACT]
+    const j = Math.floor((y + 0.5) / EXACT)
+    const fy = ((y + 0.5) % EXACT) / EXACT
     for (let x = 0; x < FIELD_WIDE; x++) {
-      const [i, fx] = [Math.floor((x + 0.5) / EXACT), ((x + 0.5) % EXACT) / EXACT]
-      const [a, b, c, d] = [nodes[j * wide + i], nodes[j * wide + i + 1], nodes[(j + 1) * wide + i], nodes[(j + 1) * wide + i + 1]] as [
-        [number, number],
-        [number, number],
-        [number, number],
-        [number, number],
-      ]
-      const at = (k: 0 | 1): number => (a[k] * (1 - fx) + b[k] * fx) * (1 - fy) + (c[k] * (1 - fx) + d[k] * fx) * fy
-      yield [y * FIELD_WIDE + x, at(0), at(1)]
+      const i = Math.floor((x + 0.5) / EXACT)
+      const fx = ((x + 0.5) % EXACT) / EXACT
+      const a = 2 * (j * wide + i)
+      const c = a + 2 * wide
+      const at = y * FIELD_WIDE + x
+      px[at] =
+        ((nodes[a] as number) * (1 - fx) + (nodes[a + 2] as number) * fx) * (1 - fy) + ((nodes[c] as number) * (1 - fx) + (nodes[c + 2] as number) * fx) * fy
+      py[at] =
+        ((nodes[a + 1] as number) * (1 - fx) + (nodes[a + 3] as number) * fx) * (1 - fy) +
+        ((nodes[c + 1] as number) * (1 - fx) + (nodes[c + 3] as number) * fx) * fy
     }
   }
+  return { px, py }
 }
 
 /** The sheet's field laid flat, as a picture: what is kept of a photograph. */
 export function flattened(picture: Picture, view: SheetView): Picture {
   const { width, height, data } = picture
   const out = new Uint8ClampedArray(4 * FIELD_WIDE * FIELD_HIGH)
-  for (const [at, px, py] of cellsOf(view)) {
-    const [x, y] = [Math.min(width - 1.001, Math.max(0, px - 0.5)), Math.min(height - 1.001, Math.max(0, py - 0.5))]
-    const [i, j] = [x | 0, y | 0]
-    const [fx, fy] = [x - i, y - j]
-    const [right, below] = [i + 1 < width ? 4 : 0, j + 1 < height ? 4 * width : 0]
+  const { px, py } = placesOf(view)
+  for (let at = 0; at < px.length; at++) {
+    const x = Math.min(width - 1.001, Math.max(0, (px[at] as number) - 0.5))
+    const y = Math.min(height - 1.001, Math.max(0, (py[at] as number) - 0.5))
+    const i = x | 0
+    const j = y | 0
+    const fx = x - i
+    const fy = y - j
+    const right = i + 1 < width ? 4 : 0
+    const below = j + 1 < height ? 4 * width : 0
     const k = 4 * (j * width + i)
     for (let c = 0; c < 3; c++) {
       const top = (data[k + c] as number) * (1 - fx) + (data[k + right + c] as number) * fx

@@ -27,6 +27,13 @@ export function brightness({ width, height, data }: Picture, x: number, y: numbe
   return (at(i, j) * (1 - fx) + at(right, j) * fx) * (1 - fy) + (at(i, below) * (1 - fx) + at(right, below) * fx) * fy
 }
 
+/** 1 where a number is over a limit. Plain loops: half a million cells are asked again and again. */
+export function cellsOver(values: Float32Array, limit: number): Uint8Array {
+  const out = new Uint8Array(values.length)
+  for (let i = 0; i < values.length; i++) if ((values[i] as number) > limit) out[i] = 1
+  return out
+}
+
 /** A brightness picture no longer than so many pixels, each the mean of a square block. */
 export function shrunk({ width, height, data }: Picture, longest: number): { grid: Grid; by: number } {
   const by = Math.max(1, Math.ceil(Math.max(width, height) / longest))
@@ -83,14 +90,14 @@ export function groups(width: number, height: number, set: Uint8Array, corners: 
 }
 
 /** Distance of every cell to the nearest set one, in cells (Felzenszwalb & Huttenlocher 2012, exact). */
-export function distances(width: number, height: number, isSet: (at: number) => boolean): Float32Array {
+export function distances(width: number, height: number, set: Uint8Array): Float32Array {
   const far = 1e20
   const out = new Float64Array(width * height)
-  for (let i = 0; i < out.length; i++) out[i] = isSet(i) ? 0 : far
+  for (let i = 0; i < out.length; i++) out[i] = set[i] === 1 ? 0 : far
   const n = Math.max(width, height)
   const [f, d, z, v] = [new Float64Array(n), new Float64Array(n), new Float64Array(n + 1), new Int32Array(n)]
-  const line = (count: number, get: (i: number) => number): void => {
-    for (let i = 0; i < count; i++) f[i] = get(i)
+  const line = (count: number, from: number, step: number): void => {
+    for (let i = 0; i < count; i++) f[i] = out[from + i * step] as number
     let k = 0
     v[0] = 0
     z[0] = -far
@@ -118,12 +125,14 @@ export function distances(width: number, height: number, isSet: (at: number) => 
     }
   }
   for (let x = 0; x < width; x++) {
-    line(height, (y) => out[y * width + x] as number)
+    line(height, x, width)
     for (let y = 0; y < height; y++) out[y * width + x] = d[y] as number
   }
   for (let y = 0; y < height; y++) {
-    line(width, (x) => out[y * width + x] as number)
+    line(width, y * width, 1)
     for (let x = 0; x < width; x++) out[y * width + x] = d[x] as number
   }
-  return Float32Array.from(out, Math.sqrt)
+  const roots = new Float32Array(out.length)
+  for (let i = 0; i < out.length; i++) roots[i] = Math.sqrt(out[i] as number)
+  return roots
 }

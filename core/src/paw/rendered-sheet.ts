@@ -57,7 +57,7 @@ export function inventedPaw(widthMm: number, lengthMm: number, lean = 0): [numbe
 }
 
 /** Cells of the drawn sheet a millimetre, and how far it is drawn. */
-const FINE = 8
+const FINE = 6
 const [HALF_WIDE, HALF_HIGH] = [105, 148]
 
 /** The sheet as it is printed and drawn on, brightness 0 to 1. */
