@@ -115,5 +115,6 @@ export const cars: readonly (Omit<NewCar, 'at' | 'ownerId'> & { owner: string })
       },
     ],
     notes: 'The left belt’s reel sticks when it is pulled fast.',
+    space: null,
   },
 ]

@@ -52,7 +52,7 @@ describe('a reading keeps its circumstances', () => {
     })
     const id = nextId()
     expect((await put(`/api/tickets/${ticket}/readings/${id}`, whole)).status).toBe(200)
-    expect((await sheetOf(ticket)).readings).toEqual([{ ...whole, dewclaw: null, id, on: '2026-10-05' }])
+    expect((await sheetOf(ticket)).readings).toEqual([{ ...whole, tracingId: null, dewclaw: null, id, on: '2026-10-05' }])
   })
 
   it('takes weights in kilograms or pounds and a leg without a dewclaw', async () => {

@@ -214,6 +214,8 @@ export function bodySheetFromCsv(text: string): ReadDocument<BodySheet> {
           dewclaw: orNull(cell('dewclaw')),
           remark: cell('remark'),
           heldBy: cell('held by'),
+          // A tracing stays in its own book.
+          tracingId: null,
         })),
       marks: marks
         .filter(({ cell }) => cell('visit') === visit('visit'))

@@ -19,7 +19,29 @@ export const CarSeat = z.object({
 })
 export type CarSeat = z.infer<typeof CarSeat>
 
-export const CarFields = z.object({ name: line(60).min(1), ownerId: Id.nullable(), seats: z.array(CarSeat).min(1).max(12), notes: line(300) })
+const Flat = z.tuple([z.number().min(-6000).max(6000), z.number().min(-6000).max(6000)])
+const Up = z.tuple([z.number().min(-6000).max(6000), z.number().min(-6000).max(6000), z.number().min(-1000).max(4000)])
+
+/** A car's load space: x from sill to seat back, y to the left, z up, mm; its opening seen from behind. */
+export const CarSpace = z.object({
+  floor: z.array(Flat).min(3).max(24),
+  side: z.array(Flat).min(3).max(24),
+  arches: z.array(z.object({ xMm: Flat, yMm: Flat, heightMm: z.number().min(0).max(2000) })).max(8),
+  opening: z.array(Flat).min(3).max(24).nullable(),
+  /** How high the floor lies over the ground, and the sill over the floor. */
+  floorUpMm: z.number().min(0).max(2000),
+  sillMm: z.number().min(0).max(800),
+  anchors: z.array(Up).max(12),
+})
+export type CarSpace = z.infer<typeof CarSpace>
+
+export const CarFields = z.object({
+  name: line(60).min(1),
+  ownerId: Id.nullable(),
+  seats: z.array(CarSeat).min(1).max(12),
+  notes: line(300),
+  space: CarSpace.nullable().default(null),
+})
 export type CarFields = z.infer<typeof CarFields>
 export const NewCar = CarFields.extend({ at: Moment })
 export type NewCar = z.infer<typeof NewCar>

@@ -66,7 +66,8 @@ export const DOG_NOTE_KINDS = [
 ] as const
 
 /** Views a customer is asked for (handbook 11). */
-export const PHOTO_VIEWS = ['front', 'side', 'top'] as const
+/** Whole dogs, and the flattened sheet of a traced paw. */
+export const PHOTO_VIEWS = ['front', 'side', 'top', 'paw'] as const
 export const PHOTO_TYPES = ['image/jpeg', 'image/png', 'image/webp'] as const
 /** Largest photograph kept, bytes. */
 export const PHOTO_BYTES = 2 * 1024 * 1024

@@ -37,6 +37,8 @@ const circumstances = {
   /** The hem chosen (M15), the maker's route (M09), anything else the number needs to be understood. */
   remark: line(200),
   heldBy: line(60),
+  /** The traced paw it was read from. */
+  tracingId: Id.nullable().default(null),
 }
 
 export type Circumstances = { [K in keyof typeof circumstances]: z.infer<(typeof circumstances)[K]> }
@@ -70,6 +72,7 @@ export const NewReading = z
     dewclaw: true,
     remark: true,
     heldBy: true,
+    tracingId: true,
   })
   .refine((reading) => reading.mm > 0 || (reading.measure === 'M37' && reading.dewclaw === 'none'), {
     message: 'a tape reads more than nothing',

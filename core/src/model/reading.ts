@@ -15,6 +15,7 @@ export const PLAIN_CIRCUMSTANCES = {
   dewclaw: null,
   remark: '',
   heldBy: '',
+  tracingId: null,
 } as const satisfies Circumstances
 
 export const readings = resource<Reading>({
@@ -44,6 +45,7 @@ export const readings = resource<Reading>({
     dewclaw: 'dewclaw',
     remark: 'remark',
     heldBy: 'held_by',
+    tracingId: 'tracing_id',
   },
   defaults: PLAIN_CIRCUMSTANCES,
 })

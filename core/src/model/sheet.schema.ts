@@ -10,7 +10,9 @@ import { Choice } from './choice.schema.ts'
 import { Hitch } from './hitch.schema.ts'
 import { SetUp } from './set-up.schema.ts'
 import { Setting } from './setting.schema.ts'
+import { BootOuting } from './boot-outing.schema.ts'
 import { Outing } from './outing.schema.ts'
+import { Tracing } from './tracing.schema.ts'
 import { Weighing } from './weighing.schema.ts'
 import { Acknowledgement, Item, Ticket } from './ticket.schema.ts'
 import { TryOn } from './try-on.schema.ts'
@@ -25,6 +27,9 @@ export const TicketSheet = z.object({
   weighings: z.array(Weighing).default([]),
   /** Outings of a dog that learns to draw, newest first. */
   outings: z.array(Outing).default([]),
+  /** Traced paws and outings in boots, newest first. */
+  tracings: z.array(Tracing).default([]),
+  bootOutings: z.array(BootOuting).default([]),
   items: z.array(Item),
   readings: z.array(Reading),
   choices: z.array(Choice),
@@ -49,6 +54,9 @@ export const DogSheet = z.object({
   photos: z.array(Photo),
   weighings: z.array(Weighing).default([]),
   outings: z.array(Outing).default([]),
+  /** Traced paws and outings in boots, newest first. */
+  tracings: z.array(Tracing).default([]),
+  bootOutings: z.array(BootOuting).default([]),
   /** Other records of this dog that were put into this one and not taken apart again. */
   joins: z.array(DogJoin.extend({ otherName: z.string() })).default([]),
 })

@@ -29,6 +29,31 @@ function isTimeZone(name: string): boolean {
   }
 }
 
+const Inner = z.number().min(50).max(3000)
+/** A crate of the rack somebody measured inside, mm. */
+export const MeasuredCrate = z.object({
+  label: line(20).min(1),
+  lengthMm: Inner,
+  widthMm: Inner,
+  heightMm: Inner,
+  door: z.object({ widthMm: Inner, heightMm: Inner }).nullable(),
+})
+export type MeasuredCrate = z.infer<typeof MeasuredCrate>
+
+const Sides = z.object({ length: z.number().min(50).max(5000), width: z.number().min(50).max(5000), height: z.number().min(50).max(5000) }).partial()
+/** A carrier's own rules for air boxes, as it answered; what it left out is as commonly asked. */
+export const CarrierRules = z.object({
+  name: line(60).min(1),
+  lengthB: z.number().min(0).max(3).nullable(),
+  width: z.number().min(1).max(6).nullable(),
+  flatFaceShare: z.number().min(0).max(1).nullable(),
+  refusesFlatFace: z.boolean(),
+  leastMm: Sides,
+  mostMm: Sides,
+  answered: line(40),
+})
+export type CarrierRules = z.infer<typeof CarrierRules>
+
 /** What the whole shop has agreed on; every device follows. */
 export const ShopFields = z.object({
   name: line(80),
@@ -56,6 +81,9 @@ export const ShopFields = z.object({
   timeZone: line(60).refine(isTimeZone, { message: 'no time zone is known by this name' }),
   /** Folder the nightly copies go to, on the server's computer. `''`: beside the book. */
   copyFolder: line(300),
+  /** Insides of crates, by label, that somebody measured. */
+  crates: z.array(MeasuredCrate).max(60),
+  carriers: z.array(CarrierRules).max(60),
 })
 export type ShopFields = z.infer<typeof ShopFields>
 

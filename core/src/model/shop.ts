@@ -1,7 +1,7 @@
 import type { Fitter, ShopFields } from './shop.schema.ts'
 import { flag, json, resource } from './resource.ts'
 
-export type { Fitter, FitterFields, FingerGauge, LineBands, NewFitter, RepeatRule, ShopFields, ViewId } from './shop.schema.ts'
+export type { Fitter, FitterFields, FingerGauge, LineBands, CarrierRules, MeasuredCrate, NewFitter, RepeatRule, ShopFields, ViewId } from './shop.schema.ts'
 
 /** Source: handbook 4.3 and 4.7 program defaults, from memory, unverified. */
 export const USUAL_SHOP: ShopFields = {
@@ -22,6 +22,8 @@ export const USUAL_SHOP: ShopFields = {
   lineBands: { wheelBelowDeg: -10, fullToDeg: 5, halfToDeg: 20 },
   timeZone: '',
   copyFolder: '',
+  crates: [],
+  carriers: [],
 }
 
 /** The shop's own agreements: one row, one document. */

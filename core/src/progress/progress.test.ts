@@ -35,6 +35,8 @@ const sheet = (over: Partial<TicketSheet> = {}): TicketSheet => ({
   dogNotes: [],
   weighings: [],
   outings: [],
+  tracings: [],
+  bootOutings: [],
   items: [item],
   readings: [],
   choices: [],

@@ -17,6 +17,8 @@ const NAMED_IN = {
   dog_notes: 'dog_id',
   weighings: 'dog_id',
   outings: 'dog_id',
+  tracings: 'dog_id',
+  boot_outings: 'dog_id',
   photos: 'dog_id',
   settings: 'dog_id',
   pieces: 'wearer_id',

@@ -14,6 +14,7 @@ import { recordOf, type Row } from './rows.ts'
 import { itemsOfTicket, listTickets, requireTicket, ticketsOfDog } from './tickets.ts'
 import { tryOnsOfTicket } from './try-ons.ts'
 import { outingsOfDog } from './outings.ts'
+import { bootOutingsOfDog, tracingsOfDog } from './paws.ts'
 import { weighingsOfDog } from './weighings.ts'
 
 /** Settings made on this ticket, and those of our pieces on this dog from any other. */
@@ -41,6 +42,8 @@ function sheetOf(db: Db, ticket: Ticket): TicketSheet {
     dogNotes: dog ? notesOfDog(db, dog.id).filter((note) => note.over === null) : [],
     weighings: dog ? weighingsOfDog(db, dog.id) : [],
     outings: dog ? outingsOfDog(db, dog.id) : [],
+    tracings: dog ? tracingsOfDog(db, dog.id) : [],
+    bootOutings: dog ? bootOutingsOfDog(db, dog.id) : [],
     items: itemsOfTicket(db, ticket.id),
     readings: marked(readingsOfTicket(db, ticket.id)),
     choices: marked(factsOf(db, resources.choices, ticket.id).map(choiceOf)),
@@ -74,6 +77,8 @@ export function dogSheet(db: Db, named: string): DogSheet {
     photos: photosOfDog(db, id),
     weighings: weighingsOfDog(db, id),
     outings: outingsOfDog(db, id),
+    tracings: tracingsOfDog(db, id),
+    bootOutings: bootOutingsOfDog(db, id),
     joins: joinsOfDog(db, id),
   }
 }

@@ -1,5 +1,18 @@
 import { PHOTO_BYTES } from '@merry-tailor/core'
-import { Changes, Id, Moment, NewDog, NewDogJoin, NewDogNote, NewOuting, NewWeighing, PhotoView, line } from '@merry-tailor/core/schemas'
+import {
+  Changes,
+  Id,
+  Moment,
+  NewDog,
+  NewDogJoin,
+  NewDogNote,
+  NewBootOuting,
+  NewOuting,
+  NewTracing,
+  NewWeighing,
+  PhotoView,
+  line,
+} from '@merry-tailor/core/schemas'
 import { BodySheet, bodySheetSchema, bodySheetToCsv, bodySheetToJson, formSheetToCsv, formSheetToJson, sidePlateSvg } from '@merry-tailor/core/formats'
 import { z } from 'zod'
 import { bodySheetOf, takeBodySheet } from '../db/body-sheets.ts'
@@ -7,6 +20,7 @@ import { addDogNote, changeDogNote } from '../db/dog-notes.ts'
 import { changeDogJoin, joinDogs } from '../db/dog-joins.ts'
 import { addDog, changeDog, listDogs } from '../db/dogs.ts'
 import { addOuting, changeOuting } from '../db/outings.ts'
+import { addBootOuting, addTracing, changeBootOuting, changeTracing } from '../db/paws.ts'
 import { dogsPage } from '../db/dogs-page.ts'
 import { addPhoto, pictureOf, removePhoto } from '../db/photos.ts'
 import { dogSheet } from '../db/sheets.ts'
@@ -54,6 +68,18 @@ export const dogRoutes: Routes = (app, desk) => {
   )
   api.patch('/api/dogs/:id/outings/:partId', { schema: { params: part, body: Changes } }, (request) =>
     once(desk, request, () => changeOuting(db, request.params.id, request.params.partId, request.body.changes)),
+  )
+  api.put('/api/dogs/:id/tracings/:partId', { schema: { params: part, body: NewTracing } }, (request) =>
+    once(desk, request, () => addTracing(db, request.params.id, request.params.partId, request.body)),
+  )
+  api.patch('/api/dogs/:id/tracings/:partId', { schema: { params: part, body: Changes } }, (request) =>
+    once(desk, request, () => changeTracing(db, request.params.id, request.params.partId, request.body.changes)),
+  )
+  api.put('/api/dogs/:id/boot-outings/:partId', { schema: { params: part, body: NewBootOuting } }, (request) =>
+    once(desk, request, () => addBootOuting(db, request.params.id, request.params.partId, request.body)),
+  )
+  api.patch('/api/dogs/:id/boot-outings/:partId', { schema: { params: part, body: Changes } }, (request) =>
+    once(desk, request, () => changeBootOuting(db, request.params.id, request.params.partId, request.body.changes)),
   )
 
   api.put('/api/dogs/:id/joins/:partId', { schema: { params: part, body: NewDogJoin } }, (request) =>

@@ -8,7 +8,9 @@ import type {
   NewOwner,
   NewPiece,
   NewCar,
+  NewBootOuting,
   NewOuting,
+  NewTracing,
   NewRig,
   NewTicket,
   NewWeighing,
@@ -37,6 +39,10 @@ export interface Writes {
   addWeighing: Made<NewWeighing> & { dogId: string }
   addOuting: Made<NewOuting> & { dogId: string }
   changeOuting: Changed & { dogId: string }
+  addTracing: Made<NewTracing> & { dogId: string }
+  changeTracing: Changed & { dogId: string }
+  addBootOuting: Made<NewBootOuting> & { dogId: string }
+  changeBootOuting: Changed & { dogId: string }
   addDogJoin: Made<NewDogJoin> & { dogId: string }
   changeDogJoin: Changed & { dogId: string }
   addPhoto: { dogId: string; id: string; view: PhotoView; at: string; by: string; picture: Blob }
@@ -118,6 +124,14 @@ export function touchedBy({ endpoint, arg }: NamedWrite): Touched {
       const { id, dogId } = arg as { id: string; dogId: string }
       return { record: id, makes: true, needs: [dogId] }
     }
+    case 'addBootOuting': {
+      const { id, dogId } = arg as Writes['addBootOuting']
+      return { record: id, makes: true, needs: [dogId] }
+    }
+    case 'addTracing': {
+      const { id, dogId, body } = arg as Writes['addTracing']
+      return { record: id, makes: true, needs: [dogId, ...(body.photoId === null ? [] : [body.photoId])] }
+    }
     case 'addOuting': {
       const { id, dogId, body } = arg as Writes['addOuting']
       return { record: id, makes: true, needs: [dogId, ...(body.rigId === null ? [] : [body.rigId])] }
@@ -129,6 +143,8 @@ export function touchedBy({ endpoint, arg }: NamedWrite): Touched {
     case 'changeDogJoin':
     case 'changeDogNote':
     case 'changeOuting':
+    case 'changeTracing':
+    case 'changeBootOuting':
     case 'removePhoto': {
       const { id, dogId } = arg as { id: string; dogId: string }
       return { record: id, makes: false, needs: [id, dogId] }

@@ -115,7 +115,10 @@ export function sheetOfBefore(sheet: SheetBefore): TicketSheet {
   }
 }
 
-type Sparse = Omit<TicketSheet, 'ticket' | 'items' | 'setUps' | 'dogNotes' | 'weighings' | 'outings'> & { ticket: object; items: object[] }
+type Sparse = Omit<TicketSheet, 'ticket' | 'items' | 'setUps' | 'dogNotes' | 'weighings' | 'outings' | 'tracings' | 'bootOutings'> & {
+  ticket: object
+  items: object[]
+}
 
 const wholeSheet = (sheet: Sparse): TicketSheet =>
   ({
@@ -123,6 +126,8 @@ const wholeSheet = (sheet: Sparse): TicketSheet =>
     dogNotes: [],
     weighings: [],
     outings: [],
+    tracings: [],
+    bootOutings: [],
     ...sheet,
     ticket: { ...UNASKED, ...sheet.ticket },
     items: sheet.items.map((item) => ({ ...resources.items.defaults, ...item })),
@@ -133,7 +138,7 @@ export function asToday(path: string, data: unknown): unknown {
   if (/^\/tickets\/[0-9a-f-]+$/.test(path)) return wholeSheet(data as Sparse)
   if (!/^\/dogs\/[0-9a-f-]+$/.test(path)) return data
   const sheet = data as { tickets: Sparse[] }
-  return { weighings: [], outings: [], joins: [], ...sheet, tickets: sheet.tickets.map(wholeSheet) }
+  return { weighings: [], outings: [], tracings: [], bootOutings: [], joins: [], ...sheet, tickets: sheet.tickets.map(wholeSheet) }
 }
 
 /** Answers that are asked for anew rather than brought up: lists that no page asks for any more. */

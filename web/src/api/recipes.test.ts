@@ -68,7 +68,7 @@ describe('lists and pages with what waits done over them', () => {
       { endpoint: 'addOuting', arg: { dogId: dog.id, id: second, body: outing('2026-03-01') } },
       { endpoint: 'changeOuting', arg: { dogId: dog.id, id: second, changes: [{ field: 'removed', from: false, to: true }] } },
     ]
-    const sheet: DogSheet = { dog, owner: null, tickets: [], notes: [], photos: [], weighings: [], outings: [], joins: [] }
+    const sheet: DogSheet = { dog, owner: null, tickets: [], notes: [], photos: [], weighings: [], outings: [], tracings: [], bootOutings: [], joins: [] }
     const over = withWrites(`/dogs/${dog.id}`, sheet, writes) as DogSheet
     expect(over.outings.map(({ id, removed }) => [id, removed])).toEqual([[first, false], [second, true]]) // prettier-ignore
     const ticket = aTicket({ dog })
@@ -82,7 +82,7 @@ describe('lists and pages with what waits done over them', () => {
   it('have notes, closed notes and photographs on the dog’s page', () => {
     const dog = aDog()
     const [noteId, photoId] = [nextId(), nextId()]
-    const sheet: DogSheet = { dog, owner: null, tickets: [], notes: [], photos: [], weighings: [], outings: [], joins: [] }
+    const sheet: DogSheet = { dog, owner: null, tickets: [], notes: [], photos: [], weighings: [], outings: [], tracings: [], bootOutings: [], joins: [] }
     const writes: NamedWrite[] = [
       { endpoint: 'addDogNote', arg: { dogId: dog.id, id: noteId, body: { kind: 'scar', text: 'flank', on: '2026-10-01', at: AT, by: '' } } },
       { endpoint: 'changeDogNote', arg: { dogId: dog.id, id: noteId, changes: [{ field: 'over', from: null, to: '2026-10-05' }] } },

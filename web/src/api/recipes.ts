@@ -14,7 +14,6 @@ import {
   type NewDog,
   type NewOwner,
   type NewTicket,
-  type Outing,
   type Owner,
   type Resource,
   type SizeTable,
@@ -44,6 +43,8 @@ export const freshSheet = (id: string, body: NewTicket, dog: Dog | null, owner: 
   dogNotes: [],
   weighings: [],
   outings: [],
+  tracings: [],
+  bootOutings: [],
   ...noFacts(),
 })
 
@@ -74,15 +75,43 @@ function weighOver(dog: Dog, weighings: Weighing[], { id, body }: Writes['addWei
 }
 
 /** An outing among the others, newest day first. */
-function outingOver(outings: Outing[], { id, body }: Writes['addOuting']): void {
-  if (outings.some((each) => each.id === id)) return
-  const at = outings.findIndex((each) => each.on <= body.on)
-  outings.splice(at < 0 ? outings.length : at, 0, freshOf(resources.outings, id, body))
+function dayOver<T extends { id: string; on: string }>(all: T[], made: T): void {
+  if (all.some((each) => each.id === made.id)) return
+  const at = all.findIndex((each) => each.on <= made.on)
+  all.splice(at < 0 ? all.length : at, 0, made)
 }
 
-function changeOuting(outings: readonly Outing[], { id, changes }: Writes['changeOuting']): void {
-  const outing = outings.find((each) => each.id === id)
-  if (outing) assign(outing, changes)
+/** What hangs on a dog and is shown on its page and its tickets alike. */
+type DogParts = Pick<DogSheet, 'outings' | 'tracings' | 'bootOutings'>
+
+/** A write of such a part, over what is shown. */
+function dogPartOver(parts: DogParts, endpoint: string, arg: unknown): void {
+  const changed = (of: readonly { id: string }[]): void => {
+    const { id, changes } = arg as Writes['changeOuting']
+    const found = of.find((each) => each.id === id)
+    if (found) assign(found, changes)
+  }
+  switch (endpoint) {
+    case 'addOuting': {
+      const { id, body } = arg as Writes['addOuting']
+      return dayOver(parts.outings, freshOf(resources.outings, id, body))
+    }
+    case 'addBootOuting': {
+      const { id, body } = arg as Writes['addBootOuting']
+      return dayOver(parts.bootOutings, freshOf(resources.bootOutings, id, body))
+    }
+    case 'addTracing': {
+      const { id, body } = arg as Writes['addTracing']
+      if (!parts.tracings.some((each) => each.id === id)) parts.tracings.unshift(freshOf(resources.tracings, id, body))
+      return
+    }
+    case 'changeOuting':
+      return changed(parts.outings)
+    case 'changeTracing':
+      return changed(parts.tracings)
+    case 'changeBootOuting':
+      return changed(parts.bootOutings)
+  }
 }
 
 function overSheet(sheet: TicketSheet, waiting: readonly NamedWrite[], known: ReturnType<typeof waitingRecords>): void {
@@ -97,8 +126,7 @@ function overSheet(sheet: TicketSheet, waiting: readonly NamedWrite[], known: Re
         sheet.dogNotes = sheet.dogNotes.filter((note) => note.over === null)
       }
       if (endpoint === 'addWeighing') weighOver(sheet.dog, sheet.weighings, arg as Writes['addWeighing'])
-      if (endpoint === 'addOuting') outingOver(sheet.outings, arg as Writes['addOuting'])
-      if (endpoint === 'changeOuting') changeOuting(sheet.outings, arg as Writes['changeOuting'])
+      dogPartOver(sheet, endpoint, arg)
     }
     if (endpoint === 'changeOwner' && sheet.owner?.id === change.id) assign(sheet.owner, change.changes)
   }
@@ -116,8 +144,7 @@ function overDog(sheet: DogSheet, waiting: readonly NamedWrite[], known: ReturnT
     if (endpoint === 'addDogNote') noteOver(sheet.notes, arg as Writes['addDogNote'])
     if (endpoint === 'changeDogNote') changeNote(sheet.notes, arg as Writes['changeDogNote'])
     if (endpoint === 'addWeighing') weighOver(sheet.dog, sheet.weighings, arg as Writes['addWeighing'])
-    if (endpoint === 'addOuting') outingOver(sheet.outings, arg as Writes['addOuting'])
-    if (endpoint === 'changeOuting') changeOuting(sheet.outings, arg as Writes['changeOuting'])
+    dogPartOver(sheet, endpoint, arg)
     if (endpoint === 'addPhoto') {
       const { id: photoId, view, at, by, picture } = arg as Writes['addPhoto']
       const type = picture.type as DogSheet['photos'][number]['type']
@@ -168,7 +195,17 @@ function doOver(path: string, answer: unknown, waiting: readonly NamedWrite[]): 
 }
 
 /** What is written about a dog itself, and seen on its tickets. */
-const OF_DOG: ReadonlySet<string> = new Set(['addDogNote', 'changeDogNote', 'addWeighing', 'addOuting', 'changeOuting'])
+const OF_DOG: ReadonlySet<string> = new Set([
+  'addDogNote',
+  'changeDogNote',
+  'addWeighing',
+  'addOuting',
+  'changeOuting',
+  'addTracing',
+  'changeTracing',
+  'addBootOuting',
+  'changeBootOuting',
+])
 
 /** Does what a write says touch the answer to a question? So that what is untouched stays the very same object. */
 function touches(path: string, answer: unknown, { endpoint, arg }: NamedWrite): boolean {
@@ -218,7 +255,7 @@ function madeHere(path: string, writes: readonly NamedWrite[]): unknown {
   }
   const dog = known.dogs.get(/^\/dogs\/([0-9a-f-]+)$/.exec(path)?.[1] ?? '')
   if (!dog) return null
-  const sheet: DogSheet = { dog, owner: null, tickets: [], notes: [], photos: [], weighings: [], outings: [], joins: [] }
+  const sheet: DogSheet = { dog, owner: null, tickets: [], notes: [], photos: [], weighings: [], outings: [], tracings: [], bootOutings: [], joins: [] }
   overDog(sheet, writes, known)
   return sheet
 }

@@ -33,6 +33,8 @@ function grownDog(): DogSheet {
     notes: [{ id: nextId(), kind: 'stitches', text: 'fore pad', on: '2026-09-20', at: AT, by: 'Ylva', over: null }],
     weighings: [],
     outings: [],
+    tracings: [],
+    bootOutings: [],
     joins: [],
     photos: [{ id: nextId(), view: 'side', at: AT, by: 'Ylva', type: 'image/jpeg', bytes: 900 }],
   }

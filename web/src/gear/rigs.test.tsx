@@ -12,7 +12,7 @@ withTestShop()
 const cart: Rig = { ...FIRST_CART, name: 'Ash cart', id: nextId(), createdAt: AT }
 const place = { aheadMm: -90, leftMm: 260, upMm: 620 }
 const car: Car = {
-  id: nextId(), createdAt: AT, name: 'Green estate', ownerId: null, notes: '',
+  id: nextId(), createdAt: AT, name: 'Green estate', ownerId: null, notes: '', space: null,
   seats: [{ name: 'Rear left', row: 'rear', outlet: place, buckle: { aheadMm: 40, leftMm: -230, upMm: 40 }, frontSeatMm: 780, cushionMm: 500, airBag: 'none' }],
 } // prettier-ignore
 beforeEach(() => {

@@ -19,4 +19,4 @@ export const mirrored = (seat: CarSeat, name: string): CarSeat => ({
 })
 
 /** A middling car to begin with; every place is then set by tape. Invented. */
-export const FIRST_CAR: Omit<NewCar, 'name' | 'at'> = { ownerId: null, seats: [FIRST_SEAT, mirrored(FIRST_SEAT, 'Rear right')], notes: '' }
+export const FIRST_CAR: Omit<NewCar, 'name' | 'at'> = { ownerId: null, seats: [FIRST_SEAT, mirrored(FIRST_SEAT, 'Rear right')], notes: '', space: null }

@@ -130,6 +130,8 @@ export const aTicket = ({ ticket, ...over }: Partial<Omit<TicketSheet, 'ticket'>
     dogNotes: [],
     weighings: [],
     outings: [],
+    tracings: [],
+    bootOutings: [],
     ...noFacts(),
     items: [anItem()],
     ...over,

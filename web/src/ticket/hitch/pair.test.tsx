@@ -11,7 +11,18 @@ let other: Dog
 beforeEach(() => {
   other = aDog({ id: nextId(), name: 'Gannet', weightKg: 26 })
   testShop().answers['GET /rigs'] = () => Response.json([cart])
-  testShop().dogSheets[other.id] = { dog: other, owner: null, tickets: [], notes: [], photos: [], weighings: [], outings: [], joins: [] }
+  testShop().dogSheets[other.id] = {
+    dog: other,
+    owner: null,
+    tickets: [],
+    notes: [],
+    photos: [],
+    weighings: [],
+    outings: [],
+    tracings: [],
+    bootOutings: [],
+    joins: [],
+  }
 })
 const sheet = () => aTicket({ items: [anItem({ family: 'H23' })], readings: [aReading('M07', 820), aReading('M07', 822), aReading('M00', 40, { unit: 'kg' })] })
 const title = () => screen.getByRole('heading', { level: 1 }).textContent

@@ -70,7 +70,18 @@ describe('at the dog', () => {
     })
     const now = aTicket({ dog })
     testShop().tickets = [before]
-    testShop().dogSheets[dog.id] = { dog, owner: null, tickets: [before, now], notes: [], photos: [], weighings: [], outings: [], joins: [] }
+    testShop().dogSheets[dog.id] = {
+      dog,
+      owner: null,
+      tickets: [before, now],
+      notes: [],
+      photos: [],
+      weighings: [],
+      outings: [],
+      tracings: [],
+      bootOutings: [],
+      joins: [],
+    }
     renderStage(now, 'measure', <MeasureStage />)
     expect(await screen.findByText(/Last time 55\.5 cm, 1 August 2026, Orrin/)).toBeDefined()
   })

@@ -10,7 +10,7 @@ const place = (over: Partial<CarSeat>): CarSeat => ({
   airBag: 'none', ...over,
 }) // prettier-ignore
 const car: Car = {
-  id: nextId(), createdAt: AT, name: 'Grey estate', ownerId: null, notes: '',
+  id: nextId(), createdAt: AT, name: 'Grey estate', ownerId: null, notes: '', space: null,
   seats: [place({}), place({ name: 'Front', row: 'front', airBag: 'unknown' }), place({ name: 'Front, bag off', row: 'front', airBag: 'off' })],
 } // prettier-ignore
 beforeEach(() => {
