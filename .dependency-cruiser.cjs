@@ -28,7 +28,7 @@ const rooms = [
 /**
  * The rooms of the page, lowest first: each imports only rooms before it. The stages of a ticket know nothing of each other.
  */
-const stages = ['ask', 'measure', 'solo', 'paper', 'letters', 'choose', 'all-sizes', 'kinds', 'hitch', 'seat', 'pattern', 'try-on', 'finish'].map(
+const stages = ['ask', 'measure', 'solo', 'paper', 'letters', 'choose', 'all-sizes', 'kinds', 'hitch', 'seat', 'crate', 'paws', 'pattern', 'try-on', 'finish'].map(
   (stage) => `ticket/${stage}`,
 )
 const webRooms = [

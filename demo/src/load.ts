@@ -23,6 +23,7 @@ import { v7 as uuid } from 'uuid'
 import { dogs, fitters, gauges, notes, owners, tickets } from './scenario.ts'
 import type { ItemStory, ReadingStory, SetUpStory, TicketStory } from './stories.ts'
 import { pieces } from './pieces.ts'
+import { bootOutings, carriers, crates, outlineOf, spaces, tracings } from './paws.ts'
 import { cars, outings, rigs } from './rigs.ts'
 import { season } from './season.ts'
 import { sizeTables } from './size-tables.ts'
@@ -75,7 +76,41 @@ export async function loadScenario(address: string, now: Date): Promise<{ dogs: 
     if (crashed) await put(path, { changes: [{ field: 'retired', from: null, to: { on: dayFromNow(-9), why: 'crash' } }] }, 'PATCH')
   }
   for (const rig of rigs) await put(`/api/rigs/${idOf(`rig ${rig.name}`)}`, { ...rig, at })
-  for (const { owner, ...car } of cars) await put(`/api/cars/${idOf(`car ${car.name}`)}`, { ...car, ownerId: idOf(owner), at })
+  for (const { owner, ...car } of cars) await put(`/api/cars/${idOf(`car ${car.name}`)}`, { ...car, space: spaces[car.name] ?? null, ownerId: idOf(owner), at })
+  await put(
+    '/api/shop',
+    {
+      changes: [
+        { field: 'crates', from: [], to: crates },
+        { field: 'carriers', from: [], to: carriers },
+      ],
+    },
+    'PATCH',
+  )
+  for (const { dog, daysAgo, ...outing } of bootOutings)
+    await put(`/api/dogs/${idOf(dog)}/boot-outings/${uuid()}`, {
+      ...outing,
+      on: dayFromNow(-daysAgo),
+      footing: 'snow',
+      note: '',
+      at: new Date(now.getTime() - daysAgo * DAY_MS).toISOString(),
+      by: fitters[1],
+    })
+  for (const { dog, daysAgo, paw, widthMm, lengthMm, lean } of tracings)
+    await put(`/api/dogs/${idOf(dog)}/tracings/${uuid()}`, {
+      paw,
+      points: outlineOf(widthMm, lengthMm, lean),
+      toesRad: -Math.PI / 2,
+      closedMm: 0,
+      pencilMm: 1.2,
+      lineRead: true,
+      rmsMm: 0.08,
+      view: null,
+      photoId: null,
+      edited: false,
+      at: new Date(now.getTime() - daysAgo * DAY_MS).toISOString(),
+      by: fitters[0],
+    })
   for (const { dog, daysAgo, rig, loadKg, note, ...outing } of outings)
     await put(`/api/dogs/${idOf(dog)}/outings/${uuid()}`, {
       ...outing,

@@ -117,4 +117,21 @@ export const cars: readonly (Omit<NewCar, 'at' | 'ownerId'> & { owner: string })
     notes: 'The left belt’s reel sticks when it is pulled fast.',
     space: null,
   },
+  {
+    name: 'Low runabout',
+    owner: 'jory',
+    seats: [
+      {
+        name: 'Rear',
+        row: 'rear',
+        outlet: { aheadMm: -78, leftMm: 244, upMm: 588 },
+        buckle: { aheadMm: 42, leftMm: -208, upMm: 36 },
+        frontSeatMm: 688,
+        cushionMm: 471,
+        airBag: 'none',
+      },
+    ],
+    notes: '',
+    space: null,
+  },
 ]

@@ -1057,6 +1057,55 @@ export const tickets: readonly TicketStory[] = [
       { measure: 'M03', typed: '12 3/8' },
     ],
   },
+  // A puppy’s crate: bought for the grown dog, with a divider.
+  {
+    dog: 'skiff',
+    daysAgo: 26,
+    clock: '10:35',
+    activities: ['stroll'],
+    needed: 44,
+    unit: 'cm',
+    items: [{ family: 'K1', way: 'stock' }],
+    readings: [
+      { measure: 'M42', typed: '67,4' },
+      { measure: 'M44', typed: '17,8' },
+      { measure: 'M39', typed: '51,6' },
+    ],
+  },
+  // A flat face that flies to its new home.
+  {
+    dog: 'cockle',
+    daysAgo: 27,
+    clock: '11:20',
+    activities: ['stroll'],
+    needed: 37,
+    unit: 'cm',
+    items: [{ family: 'K2', way: 'stock' }],
+    readings: [
+      { measure: 'M42', typed: '47,9' },
+      { measure: 'M42', typed: '48,2' },
+      { measure: 'M43', typed: '15,6' },
+      { measure: 'M44', typed: '19,3' },
+      { measure: 'M39', typed: '38,1' },
+      { measure: 'M00', typed: '8,4 kg', with: { method: 'scale' } },
+    ],
+  },
+  // A dog between two crates, and two cars to take them.
+  {
+    dog: 'harebell',
+    daysAgo: 28,
+    clock: '15:45',
+    activities: ['car'],
+    needed: 39,
+    unit: 'cm',
+    items: [{ family: 'K2', way: 'stock' }],
+    readings: [
+      { measure: 'M42', typed: '74,8' },
+      { measure: 'M44', typed: '15,7' },
+      { measure: 'M39', typed: '64,3' },
+      { measure: 'M41', typed: '60,6' },
+    ],
+  },
   // A rug and boots of two sizes on the same dog, tried before the autumn rains.
   {
     dog: 'lodestar',

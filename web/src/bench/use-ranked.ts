@@ -1,12 +1,7 @@
-import { differenceInCalendarDays, parseISO } from 'date-fns'
 import {
-  aboutDog,
-  adultFrom,
   adviseOffer,
   atHandFirst,
   families,
-  findBreed,
-  grownMonths,
   isOf,
   wornFor,
   newestWeightKg,
@@ -16,7 +11,6 @@ import {
   tableOf,
   tableServes,
   withGuesses,
-  type Body,
   type WornChoice,
   type Form,
   type Item,
@@ -29,9 +23,11 @@ import { useMemo } from 'react'
 import { usePiecesQuery, useSizeTablesQuery } from '../api/queries'
 import { useShop } from '../state/use-shop'
 import { useToday } from '../state/use-today'
-import { useForm, useRankAll } from '../form'
+import { useRankAll } from '../form'
 import { useBenchForm } from './OpenBench'
 import { useOpenTicket } from './open-ticket'
+import { useGrown } from './use-grown'
+import { useInsides } from './use-insides'
 import { useOut } from './use-out'
 
 export interface RankedItem {
@@ -59,29 +55,6 @@ export function useSizedBody(): { body: SizedBody; form: Form | null } {
     const weighed = kg === null || (read != null && Math.abs(read - kg) < 0.05 * kg) ? own : { ...own, M00: { mm: kg, sigmaMm: kg / 50 } }
     return { body: withGuesses(weighed, worth ? form : null), form: worth ? form : null }
   }, [own, form, worth, dog, readings, weighings])
-}
-
-/** Standard deviations across a band that holds four in five. */
-const FOUR_IN_FIVE = 2 * 1.2816
-const NOBODY: Body = {}
-
-/** What a growing dog will be once grown, for what is bought for then: by its breed; `null` where none is known. */
-function useGrown(item: Item | undefined): { body: SizedBody | null; form: Form | null } | undefined {
-  const { dog, readings, weighings } = useOpenTicket().sheet
-  const on = useToday()
-  const wanted = item !== undefined && families[item.family].shelf === 'crate' && stillGrows(dog, on)
-  const kg = newestWeightKg({ dog, readings, weighings })
-  const weeks = dog?.born ? differenceInCalendarDays(parseISO(on), parseISO(dog.born)) / 7 : null
-  // By what it weighs at its age it has an adult weight, whatever its breed.
-  const adult = useMemo(
-    () => (wanted && kg !== null && kg > 0 && weeks !== null && weeks >= 0 ? adultFrom({ ageWeeks: weeks, kg }) : null),
-    [wanted, kg, weeks],
-  )
-  const known = wanted && dog !== null && (adult !== null || [dog.breed, dog.crossWith].some((name) => findBreed(name) !== undefined))
-  const about = useMemo(() => (known ? { ...aboutDog(dog, on), ageMonths: grownMonths(dog), weightKg: null } : null), [known, dog, on])
-  const body = useMemo((): Body => (adult ? { M00: { mm: adult.kg, sigmaMm: (adult.highKg - adult.lowKg) / FOUR_IN_FIVE } } : NOBODY), [adult])
-  const form = useForm(body, about, 'grown')
-  return useMemo(() => (!wanted ? undefined : about === null ? { body: null, form: null } : { body: withGuesses({}, form), form }), [wanted, about, form])
 }
 
 interface Advised {
@@ -112,6 +85,7 @@ export function useRanked(item: Item | undefined): RankedItem {
   const { solved } = useBenchForm()
   const pending = !solved && (sheet.readings.length > 0 || (sheet.dog?.breed ?? '') !== '')
   const grown = useGrown(item)
+  const insides = useInsides()
   const growing = stillGrows(sheet.dog, useToday())
   const choice = item && wornFor(sheet.choices, item.id)
   const question = useMemo(() => {
@@ -129,10 +103,10 @@ export function useRanked(item: Item | undefined): RankedItem {
       views,
       growing,
       pieces: pieces ?? [],
-      ...(families[item.family].shelf === 'crate' ? { crateForm: grown ? grown.form : form } : {}),
+      ...(families[item.family].shelf === 'crate' ? { crateForm: grown ? grown.form : form, insides } : {}),
       ...(grown === undefined ? {} : { grown: grown.body }),
     }
-  }, [item, choice, tables, pieces, tablesOut, piecesOut, body, form, views, growing, grown])
+  }, [item, choice, tables, pieces, tablesOut, piecesOut, body, form, views, growing, grown, insides])
   const booked = useOut()
   const answer = useRankAll(question)
   return useMemo(() => {

@@ -22,7 +22,7 @@ import {
   type SizedBody,
   type SizeTable,
 } from '@merry-tailor/core'
-import { crateOffers, type CratesAsked } from '../workers/crate-offers'
+import { crateBench, crateOffers, type CrateBench, type CrateBenchQuestion, type CratesAsked } from '../workers/crate-offers'
 import type { Remote } from 'comlink'
 import { deskOf, type Desk } from '../workers/desk'
 import type { FormWork } from '../workers/form-worker'
@@ -136,6 +136,8 @@ export interface RankQuestion {
   grown?: SizedBody | null
   /** Of the dog a crate is for, grown where it grows. */
   crateForm?: Form | null
+  /** Insides of crates somebody measured, by label. */
+  insides?: CratesAsked['insides']
 }
 
 const plainSizes = (body: SizedBody): SizedBody =>
@@ -174,9 +176,10 @@ export async function rankBeside({
   growing = false,
   grown,
   crateForm = null,
+  insides = {},
 }: RankQuestion): Promise<Offer[]> {
   const sized = plainSizes(body)
-  const crates: CratesAsked = { families, form: crateForm, ...(grown === undefined ? {} : { grown: grown && plainSizes(grown) }) }
+  const crates: CratesAsked = { families, form: crateForm, insides, ...(grown === undefined ? {} : { grown: grown && plainSizes(grown) }) }
   const options = { families, views, growing, pieces, labelTables }
   return beside(
     'bench',
@@ -200,6 +203,14 @@ export async function foretellBeside(channel: string, questions: readonly Forete
     () => questions.map(foretellOrNull),
   )
 }
+
+/** The series of crates against one dog, in the worker, or in place without one. */
+export const cratesBeside = (question: CrateBenchQuestion): Promise<CrateBench> =>
+  beside(
+    'bench',
+    (work) => work.crates(question),
+    () => crateBench(question),
+  )
 
 /** Where to set the straps before it is put on, in the worker, or in place without one. */
 export const startBeside = (question: StartQuestion): Promise<SettingPlan> =>

@@ -1,6 +1,7 @@
 import type { Foretold, Offer, ForetellQuestion, Settled, SettingPlan, StartQuestion } from '@merry-tailor/core'
 import { useEffect, useState } from 'react'
-import { foretellBeside, rankBeside, settleBeside, startBeside, type RankQuestion, type SettleQuestion } from './form-desk'
+import type { CrateBench, CrateBenchQuestion } from '../workers/crate-offers'
+import { cratesBeside, foretellBeside, rankBeside, settleBeside, startBeside, type RankQuestion, type SettleQuestion } from './form-desk'
 
 /** What is worked out beside the page; the last answer stays until the next is there. `null` asks nothing yet. */
 function useBeside<Q, A>(question: Q | null, ask: (question: Q) => Promise<A>): A | null {
@@ -20,6 +21,9 @@ function useBeside<Q, A>(question: Q | null, ask: (question: Q) => Promise<A>): 
 
 /** Everything on offer, ranked. */
 export const useRankAll = (question: RankQuestion | null): Offer[] | null => useBeside(question, rankBeside)
+
+/** The series of crates against one dog, and how it turns in each. */
+export const useCrates = (question: CrateBenchQuestion | null): CrateBench | null => useBeside(question, cratesBeside)
 
 /** What would settle the doubt between the sizes of one table. */
 export const useSettled = (question: SettleQuestion | null): Settled | null => useBeside(question, settleBeside)

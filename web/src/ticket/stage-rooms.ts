@@ -3,6 +3,7 @@ import type { RouteObject } from 'react-router'
 import { allSizes } from './all-sizes'
 import { ask } from './ask'
 import { choose } from './choose'
+import { crate } from './crate'
 import { finish } from './finish'
 import { hitch } from './hitch'
 import { kinds } from './kinds'
@@ -18,7 +19,7 @@ import { tryOn } from './try-on'
 export const STAGE_ROOMS: Readonly<Record<Stage, readonly RouteObject[]>> = {
   ask,
   measure: [...measure, ...solo, ...paper, ...letters],
-  choose: [...choose, ...kinds, ...hitch, ...seat, ...pattern, ...allSizes, ...order],
+  choose: [...choose, ...kinds, ...hitch, ...seat, ...crate, ...pattern, ...allSizes, ...order],
   'try-on': [...tryOn, ...cards],
   finish,
 }

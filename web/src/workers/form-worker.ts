@@ -22,7 +22,7 @@ import {
   type SizedBody,
   type SizeTable,
 } from '@merry-tailor/core'
-import { crateOffers, type CratesAsked } from './crate-offers'
+import { crateBench, crateOffers, type CrateBench, type CrateBenchQuestion, type CratesAsked } from './crate-offers'
 import { expose } from 'comlink'
 
 /** The newest question of each channel; an older one still waiting is dropped. */
@@ -43,6 +43,10 @@ const work = {
   /** Every size of every table, and the crates of the usual series, against one dog. */
   rankAll(tables: readonly SizeTable[], body: SizedBody, options: RankAllOptions, crates: CratesAsked): Offer[] {
     return rankAll(tables, body, null, { ...options, offers: crateOffers(body, crates) })
+  },
+  /** The series of crates against one dog. */
+  crates(question: CrateBenchQuestion): CrateBench {
+    return crateBench(question)
   },
   /** What would settle the doubt between the sizes of one table. */
   settle(table: SettleTable, body: SizedBody, form: Form | null, views: ShopFields['views'], growing: boolean): Settled {

@@ -1,4 +1,5 @@
 import { crateOfChart, type OfferOf } from '@merry-tailor/core'
+import { Link } from 'react-router'
 import { useOpenTicket } from '../../bench'
 import { valueStyle } from '../../state/settings'
 import { useAppSelector } from '../../state/store'
@@ -26,11 +27,29 @@ function ChartNote({ offer }: { offer: OfferOf<'series'> }) {
   )
 }
 
+/** From a crate's sizes to its bench. */
+function ToBench({ offer }: { offer: OfferOf<'series'> }) {
+  const { sheet } = useOpenTicket()
+  if (offer.family === 'K4') return null
+  return (
+    <p className="mb-3">
+      <Link className="inline-flex min-h-11 items-center font-bold underline" to={`/tickets/${sheet.ticket.id}/crate`}>
+        Look at the dog in it: stand, turn, lie; puppy, air, car
+      </Link>
+    </p>
+  )
+}
+
 /** Of a growing dog's crate: that it is sized for the grown dog, where the divider stands now, or what is missing. */
 export function CrateNote({ offer }: { offer: OfferOf<'series'> }) {
   const { name } = useOpenTicket()
   const look = valueStyle(useAppSelector((state) => state.settings))
-  const chart = <ChartNote offer={offer} />
+  const chart = (
+    <>
+      <ToBench offer={offer} />
+      <ChartNote offer={offer} />
+    </>
+  )
   if (!offer.grown) return chart
   if (offer.grade === 'none')
     return (
