@@ -1,4 +1,5 @@
 import { airBox, airPapers, type AirPaper, type AirRefusal, type CarrierRules, type SizedBody } from '@merry-tailor/core'
+import { format, parseISO } from 'date-fns'
 import { useMemo, useState } from 'react'
 import { LengthEntry, NumberEntry } from '../../length-entry'
 import { useShop } from '../../state/use-shop'
@@ -139,7 +140,7 @@ export function AirPane({ name, body, flatFace, kg, ageWeeks, departs, say }: Ai
             {(papers ?? []).map(({ code, by }) => (
               <li key={code} className="flex justify-between gap-3 border-b border-rule py-1.5 text-[15px]">
                 <span>{PAPERS[code]}</span>
-                <b className="whitespace-nowrap">by {by}</b>
+                <b className="whitespace-nowrap">by {format(parseISO(by), 'd MMM')}</b>
               </li>
             ))}
           </ol>

@@ -14,7 +14,7 @@ interface CrateListProps {
 /** None missed first, then most held; of those alike the smaller. */
 export function inOrderOfClearance(sizes: readonly SizedCrate[]): SizedCrate[] {
   const count = ({ checks }: SizedCrate, grade: string): number => checks.filter((each) => each.grade === grade).length
-  return [...sizes].sort((a, b) => count(a, 'fails') - count(b, 'fails') || count(b, 'holds') - count(a, 'holds'))
+  return [...sizes].sort((a, b) => count(a, 'fails') - count(b, 'fails') || count(a, 'doubt') - count(b, 'doubt'))
 }
 
 /** Crates by the clearances they hold: a row each, a mark each. */
@@ -27,7 +27,7 @@ export function CrateList({ sizes, kind, current, measured, onPick }: CrateListP
             type="button"
             aria-pressed={label === current}
             onClick={() => onPick(label)}
-            className="grid min-h-[54px] w-full grid-cols-[96px_1fr] items-center gap-2 border-l-[5px] border-transparent px-2.5 text-left aria-pressed:border-ink aria-pressed:bg-bench"
+            className="grid min-h-[54px] w-full grid-cols-[82px_1fr] items-center gap-2 border-l-[5px] border-transparent px-2.5 text-left aria-pressed:border-ink aria-pressed:bg-bench"
           >
             <span>
               <b className="block text-[17px] leading-5">
@@ -35,10 +35,10 @@ export function CrateList({ sizes, kind, current, measured, onPick }: CrateListP
               </b>
               <span className="text-[13.5px] leading-4 text-mute">{measured(label) ? 'measured' : 'by its label'}</span>
             </span>
-            <span className="flex flex-wrap gap-x-1 gap-y-0.5">
+            <span className="flex flex-wrap gap-x-0.5 gap-y-0.5">
               {checks.map((check) => (
                 <span key={check.check} title={`${CLEARANCE_NAMES[check.check]}: ${verdictWord(check.grade, 'predicted')}`}>
-                  <Mark grade={check.grade} basis="predicted" size={18} />
+                  <Mark grade={check.grade} basis="predicted" size={14} />
                 </span>
               ))}
               <span className="sr-only">

@@ -31,13 +31,12 @@ import { lengthText } from '../../ui/length/length-text'
 import { Worded } from '../../ui/length/Worded'
 import { Tape } from '../../ui/tape/Tape'
 import { useMedia } from '../../ui/use-media'
-import { useBox } from '../../ui/use-width'
 import { CLEARANCE_NAMES } from '../../words/clearances'
 import { lowerFirst } from '../../words/first-letter'
 import { problemWords } from '../../words/problems'
 import { AirPane } from './AirPane'
 import { CrateList, inOrderOfClearance } from './CrateList'
-import { CrateViews, DISC, type Stance } from './CrateViews'
+import { CrateMat, DISC, type Stance } from './CrateViews'
 import { InsideFields } from './InsideFields'
 import { LoadPane } from './LoadPane'
 import { PuppyPane } from './PuppyPane'
@@ -95,7 +94,6 @@ function OneCrate({ item, items }: { item: Item; items: readonly Item[] }) {
   const [measuring, setMeasuring] = useState(false)
   const [problem, setProblem] = useState<string | null>(null)
   const turning = useTurning()
-  const [ref, box] = useBox<HTMLDivElement>(930, 400)
   const kind = KINDS[item.family] ?? 'Crate'
   const known = sheet.choices.findLast((choice) => choice.itemId === item.id && choice.kind === 'series')
   const order = bench ? inOrderOfClearance(bench.found.sizes) : []
@@ -256,7 +254,7 @@ function OneCrate({ item, items }: { item: Item; items: readonly Item[] }) {
       </section>
       <section aria-label="The dog in it" className="order-1 flex min-h-0 min-w-0 flex-col max-md:shrink-0 md:order-2">
         <header className="flex shrink-0 flex-wrap items-center justify-between gap-x-4 gap-y-1 border-b-2 border-ink bg-bench px-4 py-2">
-          <div className="flex min-w-0 flex-1 flex-wrap items-baseline gap-x-3">
+          <div className="flex min-w-0 flex-1 flex-wrap items-baseline gap-x-3 max-md:basis-full">
             <h1 className="text-[23px] leading-7">
               {name} in {kind} {label}
             </h1>
@@ -270,21 +268,18 @@ function OneCrate({ item, items }: { item: Item; items: readonly Item[] }) {
           {tab === 'home' && (
             <div className="flex h-full min-h-0 flex-col">
               {tags}
-              <div ref={ref} className="min-h-[300px] flex-1 overflow-hidden">
-                <CrateViews
-                  form={form}
-                  plan={bench.plan}
-                  inside={inside}
-                  bedMm={bedMm}
-                  checks={size.checks}
-                  path={bench.turns[label] ?? []}
-                  share={turning.share}
-                  stance={stance}
-                  width={box.width}
-                  height={phone ? 560 : Math.max(300, box.height)}
-                  name={name}
-                />
-              </div>
+              <CrateMat
+                form={form}
+                plan={bench.plan}
+                inside={inside}
+                bedMm={bedMm}
+                checks={size.checks}
+                path={bench.turns[label] ?? []}
+                share={turning.share}
+                stance={stance}
+                name={name}
+                phone={phone}
+              />
               <div className="flex shrink-0 flex-wrap items-center justify-between gap-2 px-4 pb-2">
                 <Segmented
                   label="How it stands"

@@ -1,12 +1,13 @@
 import type { CrateCheck, CrateCheckId, DogPlan, Form, Inside, Posture } from '@merry-tailor/core'
 import { useMemo } from 'react'
 import { cutOnce } from '../../ui/plates/cut'
+import { useBox } from '../../ui/use-width'
 import { fixed, lineThrough } from '../../ui/plates/geometry'
 import { bentDog, sweptOutlines } from './crate-views'
 
 export type Stance = 'side' | 'sitting' | 'lying'
 
-interface CrateViewsProps {
+export interface CrateViewsProps {
   form: Form
   plan: DogPlan
   inside: Inside
@@ -35,10 +36,20 @@ export const DISC: Readonly<Record<CrateCheckId, number>> = {
   door: 9,
 }
 
+/** Both views in whatever room there is. */
+export function CrateMat({ phone, ...props }: Omit<CrateViewsProps, 'width' | 'height'> & { phone: boolean }) {
+  const [ref, box] = useBox<HTMLDivElement>(930, 400)
+  return (
+    <div ref={ref} className={phone ? 'h-[600px]' : 'min-h-[240px] flex-1 overflow-hidden'}>
+      <CrateViews {...props} width={box.width} height={phone ? 600 : Math.max(240, box.height)} />
+    </div>
+  )
+}
+
 /** The dog in the crate from the side and from above, both to one scale; what is free of it as short tapes. */
-export function CrateViews({ form, plan, inside, bedMm, checks, path, share, stance, width, height, name }: CrateViewsProps) {
+function CrateViews({ form, plan, inside, bedMm, checks, path, share, stance, width, height, name }: CrateViewsProps) {
   const stacked = width < 620
-  const [boxW, boxH] = stacked ? [width - 2 * PAD, (height - 90) / 2] : [(width - 3 * PAD) / 2, height - 74]
+  const [boxW, boxH] = stacked ? [width - 2 * PAD, (height - 130) / 2] : [(width - 3 * PAD) / 2, height - 74]
   const dog = cutOnce(form, 'side').box
   const long = Math.max(inside.lengthMm, dog.right - dog.left)
   const by = Math.min(boxW / long, boxH / Math.max(inside.heightMm, dog.top + bedMm, inside.widthMm))
@@ -46,7 +57,7 @@ export function CrateViews({ form, plan, inside, bedMm, checks, path, share, sta
   const left = PAD + Math.max(0, (boxW - cw) / 2)
   const floor = stacked ? 40 + boxH : height - 34
   const topLeft = stacked ? left : 2 * PAD + boxW + Math.max(0, (boxW - cw) / 2)
-  const topY = stacked ? 66 + boxH : floor - cd
+  const topY = stacked ? floor + 44 : floor - cd
   const gap = (id: CrateCheckId): number | null => {
     const found = checks.find(({ check }) => check === id)
     return found?.spareMm ?? null

@@ -45,7 +45,6 @@ export function LoadPane({ label, outer, ownerId, say }: LoadPaneProps) {
   const [carId, setCar] = useState<string | null>(null)
   const [turn, setTurn] = useState(0)
   const [two, setTwo] = useState(false)
-  const [ref, box] = useBox<HTMLDivElement>(640, 460)
   const car = sorted.find(({ id }) => id === carId) ?? sorted[0]
   const space = car?.space ?? null
   useKeys({ '[': () => setTurn((was) => (was + 175) % 180), ']': () => setTurn((was) => (was + 5) % 180) })
@@ -74,8 +73,8 @@ export function LoadPane({ label, outer, ownerId, say }: LoadPaneProps) {
   })()
   return (
     <div className="quiet-scroll grid h-full gap-4 overflow-y-auto p-4 lg:grid-cols-[minmax(0,1fr)_330px]" tabIndex={0} role="group" aria-label="Load space">
-      <div ref={ref} className="min-h-[360px] border-2 border-ink bg-panel">
-        {space && <SpaceViews space={space} outer={outer} yaw={yaw} at={room?.at ?? null} width={box.width} height={Math.max(360, box.height)} label={label} />}
+      <div className="min-h-[360px] border-2 border-ink bg-panel">
+        {space && <SpaceViews space={space} outer={outer} yaw={yaw} at={room?.at ?? null} label={label} />}
         {!space && <p className="p-4">The load space of {car.name} is not measured yet.</p>}
       </div>
       <section aria-label="What it comes to" className="space-y-3 border-2 border-ink bg-panel p-4 text-[15px] leading-[19px]">
@@ -128,7 +127,7 @@ export function LoadPane({ label, outer, ownerId, say }: LoadPaneProps) {
               onClick={() => setTurn((was) => (was + 180 + by) % 180)}
               className="min-h-11 flex-1 rounded-[2px] border-2 border-ink bg-panel font-bold"
             >
-              Turn {by < 0 ? 'left' : 'right'} <KeyCap>{by < 0 ? '[' : ']'}</KeyCap>
+              {by < 0 ? 'Left' : 'Right'} <KeyCap>{by < 0 ? '[' : ']'}</KeyCap>
             </button>
           ))}
           <button
@@ -231,30 +230,19 @@ function SpaceFields({ car, say }: { car: Car; say: (mm: number) => string }) {
   )
 }
 
-function SpaceViews({
-  space,
-  outer,
-  yaw,
-  at,
-  width,
-  height,
-  label,
-}: {
-  space: CarSpace
-  outer: Box
-  yaw: number
-  at: [number, number] | null
-  width: number
-  height: number
-  label: string
-}) {
+function SpaceViews({ space, outer, yaw, at, label }: { space: CarSpace; outer: Box; yaw: number; at: [number, number] | null; label: string }) {
+  const [ref, { width, height: tall }] = useBox<HTMLDivElement>(600, 520)
+  const height = Math.max(360, tall)
   const long = Math.max(...space.floor.map((p) => p[0]), ...space.side.map((p) => p[0]))
   const wide = Math.max(...space.floor.map((p) => p[1]))
   const high = Math.max(...space.side.map((p) => p[1]), outer.heightMm)
-  const by = Math.min((width - 60) / (long + 200), (height - 96) / (high + wide))
-  const left = 30
+  const reach = (Math.abs(Math.cos(yaw)) * outer.lengthMm + Math.abs(Math.sin(yaw)) * outer.widthMm) / 2
+  const [x0, x1] = [Math.min(0, (at?.[0] ?? long / 2) - reach), Math.max(long, (at?.[0] ?? long / 2) + reach)]
+  const across = Math.max(wide, Math.abs(Math.sin(yaw)) * outer.lengthMm + Math.abs(Math.cos(yaw)) * outer.widthMm)
+  const by = Math.min((width - 60) / (x1 - x0), (height - 110) / (high + across))
+  const left = 30 - x0 * by
   const floorY = 40 + high * by
-  const planY = floorY + 36
+  const planY = floorY + 40 + ((across - wide) / 2) * by
   const side = ([x, z]: readonly [number, number]): string => `${fixed(left + x * by)} ${fixed(floorY - z * by)}`
   const plan = ([x, y]: readonly [number, number]): string => `${fixed(left + x * by)} ${fixed(planY + (wide - y) * by)}`
   const [cx, cy] = at ?? [long / 2, wide / 2]
@@ -263,13 +251,14 @@ function SpaceViews({
   const half = (Math.abs(c) * outer.lengthMm + Math.abs(s) * outer.widthMm) / 2
   const shut = (points: readonly (readonly [number, number])[], to: (p: readonly [number, number]) => string): string => `M${points.map(to).join('L')}Z`
   return (
+    <div ref={ref} className="h-full">
     <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} role="img" aria-label={`${label} in the load space, from the side and from above`} className="block">
-      <text x={left} y={24} fontSize={14} fill="var(--ink)">
+      <text x={30} y={24} fontSize={14} fill="var(--ink)">
         From the side, seat back to the right
       </text>
       <path d={shut(space.side, side)} fill="var(--plate-far)" stroke="var(--ink)" strokeWidth={2} />
       <path d={shut([[cx - half, 0], [cx + half, 0], [cx + half, outer.heightMm], [cx - half, outer.heightMm]], side)} fill="var(--plate)" stroke="var(--web)" strokeWidth={5} opacity={0.9} />
-      <text x={left} y={planY - 12} fontSize={14} fill="var(--ink)">
+      <text x={30} y={floorY + 26} fontSize={14} fill="var(--ink)">
         From above, the car’s left at the top
       </text>
       <path d={shut(space.floor, plan)} fill="var(--plate-far)" stroke="var(--ink)" strokeWidth={2} />
@@ -281,5 +270,6 @@ function SpaceViews({
         <circle key={i} cx={left + x * by} cy={planY + (wide - y) * by} r={4} fill="var(--panel)" stroke="var(--ink)" strokeWidth={1.6} />
       ))}
     </svg>
+    </div>
   ) // prettier-ignore
 }

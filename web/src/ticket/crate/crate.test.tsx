@@ -1,0 +1,105 @@
+import { fireEvent, screen, waitFor, within } from '@testing-library/react'
+import { describe, expect, it } from 'vitest'
+import type { Car, Item } from '@merry-tailor/core'
+import { AT, aDog, anItem, aReading, aTicket, bornMonthsAgo, nextId, renderStage, testShop, withTestShop } from '../../test/shop'
+import { CrateRoom } from './CrateRoom'
+
+withTestShop()
+const crate = (over: Partial<Item> = {}): Item => anItem({ family: 'K1', way: 'stock', ...over })
+const TAPES = [['M42', 782], ['M44', 204], ['M39', 618], ['M40', 664], ['M41', 602], ['M43', 286], ['M45', 512]] as const // prettier-ignore
+const open = (item = crate(), dog = aDog({ breed: 'Siberian Husky', sex: 'female' })) => {
+  const sheet = aTicket({ dog, items: [item], readings: [...TAPES.map(([id, mm]) => aReading(id, mm)), aReading('M00', 20.4, { unit: 'kg' })] })
+  renderStage(sheet, 'crate', <CrateRoom />)
+  return { item, sheet }
+}
+const heading = () => screen.findByRole('heading', { level: 1 }, { timeout: 20_000 })
+const sent = (part: string) => testShop().sent.filter(({ path }) => path.includes(part))
+
+describe('crates by their clearances', () => {
+  it('names the smallest that holds, says what keeps the next smaller from it, and shows each clearance on its tape', async () => {
+    open()
+    expect((await heading()).textContent).toMatch(/in Wire \d\d$/)
+    const list = await screen.findByRole('list', { name: 'Crates, none missed first' })
+    expect(within(list).getAllByRole('button')).toHaveLength(7)
+    expect(screen.getByRole('region', { name: 'Crates' }).textContent).toMatch(/asks (perhaps )?the \d\d: the \d\d is .* at /)
+    const tags = screen.getByRole('list', { name: 'Clearances' })
+    fireEvent.click(within(tags).getByRole('button', { name: /Turning round/ }))
+    expect(screen.getByRole('region', { name: 'Turning round' }).textContent).toContain('unproven on any dog')
+    // A number opens its clearance.
+    fireEvent.keyDown(document.body, { key: '1' })
+    await screen.findByRole('region', { name: 'Nose and tail' })
+  })
+
+  it('another row swaps the crate, and choosing keeps label and inside, once', async () => {
+    const { item } = open()
+    await heading()
+    fireEvent.click(screen.getByRole('button', { name: /^Wire 48/ }))
+    expect((await heading()).textContent).toMatch(/in Wire 48$/)
+    const choose = screen.getByRole('button', { name: /^Choose crate/ })
+    fireEvent.click(choose)
+    fireEvent.click(choose)
+    await waitFor(() => expect(sent('/choices/')).toHaveLength(1))
+    expect(sent('/choices/')[0]?.body).toMatchObject({ kind: 'series', family: 'K1', label: '48', itemId: item.id })
+    expect((sent('/choices/')[0]?.body as { insideMm: number[] }).insideMm[0]).toBeCloseTo(48 * 25.4 - 35, 6)
+  })
+
+  it('a measured inside is kept with the shop; what is no length is said at the field', async () => {
+    open()
+    await heading()
+    fireEvent.click(screen.getByRole('button', { name: 'Measure its inside' }))
+    fireEvent.change(screen.getByLabelText(/^Length/), { target: { value: 'long' } })
+    expect(screen.getByText('Not a length yet.')).toBeDefined()
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Keep it' }).disabled).toBe(true)
+    fireEvent.change(screen.getByLabelText(/^Length/), { target: { value: '39 1/2 in' } })
+    fireEvent.click(screen.getByRole('button', { name: 'Keep it' }))
+    await waitFor(() => expect(sent('/shop')).toHaveLength(1))
+    expect(JSON.stringify(sent('/shop')[0]?.body)).toContain('1003.3')
+  })
+
+  it('a harness is no crate', async () => {
+    renderStage(aTicket({ items: [anItem({ family: 'H01' })] }), 'crate', <CrateRoom />)
+    expect(await screen.findByText('Which crate?')).toBeDefined()
+  })
+})
+
+describe('other boxes', () => {
+  it('a puppy’s crate is the grown dog’s, with a divider by month', async () => {
+    const dog = aDog({ breed: 'Golden Retriever', sex: 'female', born: bornMonthsAgo(4), weightKg: 11.3 })
+    renderStage(aTicket({ dog, items: [crate()], readings: [aReading('M42', 521)] }), 'crate', <CrateRoom />)
+    await heading()
+    fireEvent.click(await screen.findByRole('radio', { name: 'Puppy' }))
+    expect((await screen.findByText(/^Divider now at/)).parentElement?.textContent).toContain('four in five')
+    expect(screen.getAllByRole('row').length).toBeGreaterThan(4)
+    expect(screen.getByText(/no forecast of a breed/)).toBeDefined()
+  })
+
+  it('an air box by the common rule and by a carrier’s, with refusals; the carrier decides', async () => {
+    testShop().shop = { ...testShop().shop, carriers: [{ name: 'Night freight', lengthB: 1, width: null, flatFaceShare: null, refusesFlatFace: true, leastMm: {}, mostMm: {}, answered: '' }] } // prettier-ignore
+    open(crate({ family: 'K2' }), aDog({ breed: 'Pug', flatFace: true }))
+    await heading()
+    fireEvent.click(screen.getByRole('radio', { name: 'Air' }))
+    const box = await screen.findByRole('region', { name: 'The box' })
+    expect(box.textContent).toContain('a tenth more for a flat face')
+    expect(box.textContent).toContain('Carrier, states and vet decide')
+    fireEvent.click(within(box).getByRole('combobox', { name: 'Whose rules' }))
+    fireEvent.click(await screen.findByRole('option', { name: /Night freight/ }))
+    expect(await within(box).findByText('This carrier takes no flat faces.')).toBeDefined()
+    expect(box.textContent).toContain('length, carrier’s rule')
+  })
+
+  it('says of a car whether the crate goes in, turned as it may be, and what is not measured', async () => {
+    const seats: Car['seats'] = [{ name: 'Rear', row: 'rear', outlet: { aheadMm: 0, leftMm: 200, upMm: 500 }, buckle: { aheadMm: 0, leftMm: -200, upMm: 0 }, frontSeatMm: 700, cushionMm: 480, airBag: 'none' }] // prettier-ignore
+    const space: Car['space'] = { floor: [[0, 0], [1400, 0], [1400, 1200], [0, 1200]], side: [[0, 0], [1400, 0], [1400, 1000], [0, 1000]], arches: [], opening: [[0, 0], [400, 0], [400, 300], [0, 300]], floorUpMm: 500, sillMm: 0, anchors: [[50, 600, 0], [1350, 600, 0]] } // prettier-ignore
+    const van: Car = { id: nextId(), createdAt: AT, name: 'Wide van', ownerId: null, seats, notes: '', space }
+    testShop().answers['GET /cars'] = () => Response.json([van])
+    open()
+    await heading()
+    fireEvent.click(screen.getByRole('radio', { name: 'Load space' }))
+    const says = await screen.findByRole('region', { name: 'What it comes to' })
+    expect(says.textContent).toMatch(/On the floor, turned 0°: .* free each side/)
+    expect(says.textContent).toMatch(/Through the opening, level: .* too big each side/)
+    expect(says.textContent).toContain('No strength is promised')
+    fireEvent.click(within(says).getByRole('button', { name: 'Crosswise' }))
+    expect(says.textContent).toContain('turned 90°')
+  })
+})
