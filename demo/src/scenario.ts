@@ -1057,6 +1057,26 @@ export const tickets: readonly TicketStory[] = [
       { measure: 'M03', typed: '12 3/8' },
     ],
   },
+  // A team dog’s booties: four paws traced, the right front one is the odd one.
+  {
+    dog: 'bilberry',
+    daysAgo: 23,
+    clock: '09:15',
+    activities: ['sled-team'],
+    needed: 42,
+    unit: 'cm',
+    items: [{ family: 'B1', way: 'stock' }],
+    readings: [
+      ...paw('M32', 'front-left', '5,83', '5,86'),
+      ...paw('M33', 'front-left', '7,18', '7,21'),
+      ...paw('M32', 'front-right', '6,34', '6,36'),
+      ...paw('M33', 'front-right', '7,47', '7,44'),
+      ...paw('M34', 'rear-left', '5,19', '5,21'),
+      ...paw('M35', 'rear-left', '6,69', '6,72'),
+      ...paw('M34', 'rear-right', '5,25', '5,24'),
+      ...paw('M35', 'rear-right', '6,78', '6,77'),
+    ],
+  },
   // A puppy’s crate: bought for the grown dog, with a divider.
   {
     dog: 'skiff',

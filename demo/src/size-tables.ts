@@ -358,6 +358,32 @@ export const sizeTables: readonly SizeTable[] = [
     lead: { minWeeks: 0, maxWeeks: 0 },
   },
   {
+    id: 'tidewrack-team-booties',
+    version: 1,
+    name: 'Team booties, in fours',
+    maker: 'Tidewrack',
+    family: 'B1',
+    way: 'stock',
+    unit: 'cm',
+    between: null,
+    sizes: sizes(cm, ['M32', 'M33'], {
+      Cockle: [
+        [4.3, 5.4],
+        [5.6, 6.9],
+      ],
+      Razor: [
+        [5.3, 6.1],
+        [6.7, 7.4],
+      ],
+      Oyster: [
+        [6.1, 6.9],
+        [7.3, 8.1],
+      ],
+    }),
+    price: [2, 3],
+    lead: { minWeeks: 0, maxWeeks: 1 },
+  },
+  {
     id: 'hearthloop-hooded',
     version: 1,
     name: 'Hooded winter coat, knitted',

@@ -23,7 +23,7 @@ describe('crates of the usual series as an offer', () => {
 
   it('says the same as the clearances, size by size, for every kind of crate that has them', () => {
     for (const [kg, breed] of [[2, 'Chihuahua'], [21, 'Siberian Husky'], [30, 'Greyhound'], [70, 'Great Dane']] as const) {
-      const form = solveForm({ M00: { mm: kg, sigmaMm: 0.2 } } as never, { breed } as never)
+      const form = solveForm({ M00: { mm: kg, sigmaMm: 0.2 } }, { breed })
       const body = Object.fromEntries(Object.entries(form.measures).map(([id, each]) => [id, { mm: each.mm, sigmaMm: 3 }]))
       const plan = planOf(form)
       const crates = crateFor({ body, plan })
@@ -34,7 +34,7 @@ describe('crates of the usual series as an offer', () => {
   }) // prettier-ignore
 
   it('where only turning round decides, that is the reason given', () => {
-    const form = solveForm({ M00: { mm: 30, sigmaMm: 0.3 } } as never, { breed: 'Greyhound' } as never)
+    const form = solveForm({ M00: { mm: 30, sigmaMm: 0.3 } }, { breed: 'Greyhound' })
     const body: SizedBody = { ...Object.fromEntries(Object.entries(form.measures).map(([id, each]) => [id, { mm: each.mm, sigmaMm: 2 }])), M39: mm(500), M40: mm(500), M41: mm(500), M42: mm(700), M45: mm(300) } // prettier-ignore
     const offer = crateOffer('K1', body, { plan: planOf(form) })!
     const turns = offer.sizes.filter(({ because }) => because.code === 'clearance')

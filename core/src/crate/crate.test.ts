@@ -12,8 +12,7 @@ import { turningRoom } from './turning-room.ts'
 const bar = (long: number, half: number): DogPlan => ({ links: [{ lengthMm: long, bendRad: 0 }], stiff: 0, halves: [[0, half], [long, half]] }) // prettier-ignore
 const folding = (long: number): DogPlan => ({ links: [{ lengthMm: long / 2, bendRad: 0 }, { lengthMm: long / 2, bendRad: Math.PI }], stiff: 0, halves: [[0, 0], [long, 0]] }) // prettier-ignore
 
-const weighing = (kg: number, breed?: string): Form =>
-  solveForm({ M00: { mm: kg, sigmaMm: kg * 0.01 } } as never, breed === undefined ? null : ({ breed } as never))
+const weighing = (kg: number, breed?: string): Form => solveForm({ M00: { mm: kg, sigmaMm: kg * 0.01 } }, breed === undefined ? null : { breed })
 const BUILDS: [string, number][] = [['Chihuahua', 1.8], ['Border Terrier', 6.5], ['Dachshund', 9], ['Siberian Husky', 20.6], ['Labrador Retriever', 32], ['Greyhound', 30], ['Great Dane', 70]] // prettier-ignore
 const forms = BUILDS.map(([breed, kg]) => weighing(kg, breed))
 const read = (form: Form): SizedBody => Object.fromEntries(Object.entries(form.measures).map(([id, { mm }]) => [id, { mm, sigmaMm: 4 }]))

@@ -3,7 +3,8 @@ import type { SymptomId } from '../gear/index.ts'
 /** One time in boots: how long, and what was seen. */
 export interface BootsOn {
   minutes: number
-  seen: readonly SymptomId[]
+  /** Symptoms by their IDs. */
+  seen: readonly string[]
 }
 
 export interface BreakInStep {

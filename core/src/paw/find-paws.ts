@@ -119,7 +119,7 @@ function toLine(dark: Grid, points: readonly Flat[], out: readonly Flat[], insid
       sum += w * k
       weight += w
     }
-    return ((weight > 0 ? sum / weight : best) * step) as number
+    return (weight > 0 ? sum / weight : best) * step
   })
 }
 

@@ -83,7 +83,10 @@ export function darknessOf({ width, height, data }: Picture): Grid {
         const counts = new Uint32Array(256)
         let n = 0
         for (let y = j * BLOCK; y < Math.min(height, (j + 1) * BLOCK); y++)
-          for (let x = i * BLOCK; x < Math.min(width, (i + 1) * BLOCK); x++, n++) counts[data[4 * (y * width + x) + c] as number]!++
+          for (let x = i * BLOCK; x < Math.min(width, (i + 1) * BLOCK); x++, n++) {
+            const level = data[4 * (y * width + x) + c] as number
+            counts[level] = (counts[level] as number) + 1
+          }
         let [level, past] = [0, 0]
         while (level < 255 && (past += counts[level] as number) < GROUND * n) level++
         blocks[j * wide + i] = Math.max(1, level)

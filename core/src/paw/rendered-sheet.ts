@@ -44,7 +44,7 @@ export function inventedPaw(widthMm: number, lengthMm: number, lean = 0): [numbe
     const at = (2 * Math.PI * i) / n
     const up = Math.max(0, -Math.sin(at))
     // Toes and the clefts between them, on the upper half alone.
-    const toes = 1 + 0.045 * up * Math.cos(7.2 * (at + Math.PI / 2))
+    const toes = 1 - 0.075 * up ** 0.7 * Math.cos(7.2 * (at + Math.PI / 2))
     const r = toes * (1 - 0.05 * Math.cos(2 * at))
     return [r * Math.cos(at), r * Math.sin(at)]
   })

@@ -65,8 +65,7 @@ export function wayIn({
   const [nx, ny, nt] = counts
   const whole = nx * ny * nt
   if (whole > MOST_NODES) throw new RangeError(`too fine: ${whole} places`)
-  const valueOf = (k: 0 | 1 | 2, i: number): number =>
-    (counts[k] as number) === 1 ? ranges[k][0] : ranges[k][0] + ((ranges[k][1] - ranges[k][0]) * i) / (counts[k] - 1)
+  const valueOf = (k: 0 | 1 | 2, i: number): number => (counts[k] === 1 ? ranges[k][0] : ranges[k][0] + ((ranges[k][1] - ranges[k][0]) * i) / (counts[k] - 1))
   const placeOf = (node: number): Place => [valueOf(0, node % nx), valueOf(1, Math.floor(node / nx) % ny), valueOf(2, Math.floor(node / (nx * ny)))]
   const nearest = (place: Place): number => {
     const at = ([0, 1, 2] as const).map((k) => {

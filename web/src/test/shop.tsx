@@ -199,6 +199,10 @@ async function seedSheet(sheet: TicketSheet): Promise<void> {
   const { ticket } = sheet
   if (sheet.owner) await seedOwner(sheet.owner)
   if (sheet.dog) await seedDog(sheet.dog)
+  if (sheet.dog) {
+    for (const { id, removed: _r, ...body } of sheet.tracings.toReversed()) await put(`/dogs/${sheet.dog.id}/tracings/${id}`, body)
+    for (const { id, removed: _r, ...body } of sheet.bootOutings.toReversed()) await put(`/dogs/${sheet.dog.id}/boot-outings/${id}`, body)
+  }
   await put(`/tickets/${ticket.id}`, { dogId: ticket.dogId, ownerId: ticket.ownerId, kind: ticket.kind, at: ticket.createdAt, by: ticket.by })
   app.desk.db.prepare('UPDATE book SET last_number = max(last_number, ?)').run(ticket.number)
   app.desk.db

@@ -11,6 +11,7 @@ import { letters } from './letters'
 import { measure } from './measure'
 import { cards, order, paper } from './paper'
 import { pattern } from './pattern'
+import { paws } from './paws'
 import { seat } from './seat'
 import { solo } from './solo'
 import { tryOn } from './try-on'
@@ -19,7 +20,7 @@ import { tryOn } from './try-on'
 export const STAGE_ROOMS: Readonly<Record<Stage, readonly RouteObject[]>> = {
   ask,
   measure: [...measure, ...solo, ...paper, ...letters],
-  choose: [...choose, ...kinds, ...hitch, ...seat, ...crate, ...pattern, ...allSizes, ...order],
+  choose: [...choose, ...kinds, ...hitch, ...seat, ...crate, ...paws, ...pattern, ...allSizes, ...order],
   'try-on': [...tryOn, ...cards],
   finish,
 }

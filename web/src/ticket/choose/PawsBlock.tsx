@@ -15,7 +15,12 @@ export function PawsBlock({ offer }: { offer: Offer }) {
   const missing = sizes.filter(({ size }) => size === null)
   return (
     <article aria-label="Paw by paw" className="border-[1.5px] border-ink bg-panel px-4 py-3">
-      <h2 className="text-[18px] leading-[22px]">Paw by paw</h2>
+      <h2 className="flex flex-wrap items-baseline justify-between gap-x-4 text-[18px] leading-[22px]">
+        Paw by paw
+        <Link className="inline-flex min-h-11 items-center text-[15px] font-bold underline" to={`/tickets/${sheet.ticket.id}/paws`}>
+          Trace them, straps, a season’s boots
+        </Link>
+      </h2>
       <dl className="mt-1">
         {sizes.map(({ paw, size }) => (
           <div key={paw} className="flex flex-wrap items-center gap-x-4 border-b border-rule py-1 last:border-b-0">

@@ -1,4 +1,15 @@
-import { crateOfChart, predictedOf, RULES_VERSION, type CrateCheck, type CrateCheckId, type FamilyId, type Item, type Settlement } from '@merry-tailor/core'
+import {
+  crateOfChart,
+  insideOf,
+  predictedOf,
+  RULES_VERSION,
+  type CrateCheck,
+  type CrateCheckId,
+  type FamilyId,
+  type Item,
+  type Settlement,
+  type SizedBody,
+} from '@merry-tailor/core'
 import { differenceInCalendarDays, parseISO } from 'date-fns'
 import { useMemo, useState } from 'react'
 import { useNavigate } from 'react-router'
@@ -44,6 +55,7 @@ import { useTurning } from './use-turning'
 
 type Tab = 'home' | 'puppy' | 'air' | 'load'
 const KINDS: Readonly<Record<string, string>> = { K1: 'Wire', K2: 'Travel', K3: 'Soft' }
+const NOTHING_READ: SizedBody = {}
 const isCrate = (family: FamilyId): boolean => family in KINDS
 /** Walls outside the inside, mm: what a box takes in a car. Ours. */
 const OUTSIDE = { lengthMm: 35, widthMm: 20, heightMm: 25 }
@@ -83,7 +95,7 @@ function OneCrate({ item, items }: { item: Item; items: readonly Item[] }) {
   const { ranked } = useRanked(item)
   const insides = useInsides()
   const form = grown?.form ?? own
-  const body = grown ? (grown.body ?? {}) : ownBody
+  const body = grown ? (grown.body ?? NOTHING_READ) : ownBody
   const [bedMm, setBed] = useState(0)
   const question = useMemo(() => ({ body, form, bedMm, insides }), [body, form, bedMm, insides])
   const bench = useCrates(question)
@@ -139,7 +151,7 @@ function OneCrate({ item, items }: { item: Item; items: readonly Item[] }) {
   })
   if (!bench || !label || !size) return <div className="mat min-h-0 flex-1 md:col-span-2" aria-busy="true" aria-label="Working out the crates" />
   function insideNow(of: string) {
-    return insides[of] ?? bench!.insides[of]!
+    return bench?.insides[of] ?? insides[of] ?? insideOf(of)
   }
   const inside = insideNow(label)
   const worst = size.checks.find(({ grade }) => grade === 'fails') ?? size.checks.find(({ grade }) => grade === 'doubt')

@@ -21,6 +21,7 @@ export interface CrateViewsProps {
   name: string
 }
 
+const STRAIGHT: Posture = { headingRad: 0, share: 0 }
 const WALL = 7
 const PAD = 26
 /** Numbers of clearances, in the order they are always named. */
@@ -153,7 +154,7 @@ function FromAbove({
   by: number
 }) {
   const swept = useMemo(() => sweptOutlines(plan, path), [plan, path])
-  const posture = path[Math.round(share * (path.length - 1))] ?? { headingRad: 0, share: 0 }
+  const posture = path[Math.round(share * (path.length - 1))] ?? STRAIGHT
   const plates = useMemo(() => bentDog(form, plan, posture), [form, plan, posture])
   const to = ([x, y]: readonly [number, number]): { x: number; y: number } => ({ x: at.x + x * by, y: at.y - y * by })
   const lines = swept.map((outline) => lineThrough(outline.map(to), true))
