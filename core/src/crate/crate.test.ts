@@ -162,7 +162,7 @@ describe('the series', () => {
         expect(at(large.smallest)).toBeGreaterThanOrEqual(at(small.smallest))
         expect(at(large.perhaps)).toBeGreaterThanOrEqual(at(small.perhaps))
       }),
-      { numRuns: 25 },
+      { numRuns: 10 },
     )
   })
   it('names what keeps the next smaller from it, least spare first; an inside somebody measured counts', () => {

@@ -44,7 +44,7 @@ describe('width and length of an outline', () => {
     )
   })
   it('agrees with the least Feret diameter of image-js on a drawn mask', () => {
-    for (const [w, l, lean] of [[50, 70, 0], [62, 66, 0.3], [38, 80, -0.2]] as const) {
+    for (const [w, l, lean] of [[50, 70, 0], [38, 80, -0.2]] as const) {
       const paw = inventedPaw(w, l, lean)
       const mask = new Mask(600, 600)
       const inside = (x: number, y: number): boolean => {

@@ -210,7 +210,7 @@ function OnePair({ item }: { item: Item }) {
                       )}
                       {length?.mm != null && (
                         <p>
-                          <Worded text={`Length ${say(length.mm)}: ${length.grade === 'holds' ? `${size.label} too` : (length.byMm ?? 0) > 0 ? 'long for it' : 'short for it'}`} />
+                          <Worded text={`Length ${say(length.mm)}: ${length.grade === 'holds' ? `${size.label} too` : (length.byMm ?? 0) > 0 ? 'long for it' : (length.byMm ?? 0) < 0 ? 'short for it' : 'near its end'}`} />
                         </p>
                       )}
                     </>

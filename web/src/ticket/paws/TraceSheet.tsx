@@ -4,7 +4,7 @@ import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } fr
 import { v7 as uuid } from 'uuid'
 import { useAddPhotoMutation, useAddTracingMutation } from '../../api/queries'
 import { useActs } from '../../bench'
-import { LengthEntry } from '../../length-entry'
+import { NumberEntry } from '../../length-entry'
 import { useAppSelector } from '../../state/store'
 import { useOnce } from '../../state/use-once'
 import { useShop } from '../../state/use-shop'
@@ -189,7 +189,7 @@ export function TraceSheet({ dogId, paw: first, say, onDone }: TraceSheetProps) 
                   </button>
                 ))}
               </div>
-              <LengthEntry label="Pencil outside the paw, a side" mm={pencilMm ?? 1} least={0} most={9} onSet={setPencil} />
+              <NumberEntry label="Pencil outside the paw, mm a side" value={pencilMm ?? 1} least={0} most={9} problem="From 0 to 9 mm." onSet={setPencil} />
               <button type="button" aria-pressed={lineRead} onClick={() => setLineRead(!lineRead)} className="flex min-h-11 items-center gap-2 text-left">
                 <span className={`flex h-6 w-6 shrink-0 items-center justify-center border-[2.5px] border-ink ${lineRead ? 'bg-ink text-panel' : ''}`}>{lineRead ? '✓' : ''}</span>
                 The printed line measures 100 mm
