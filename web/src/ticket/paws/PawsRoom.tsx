@@ -1,4 +1,4 @@
-import { bootsFor, families, gaugeBlock, predictedOf, proposedChoice, RULES_VERSION, type Footing, type Item } from '@merry-tailor/core'
+import { bootsFor, families, gaugeBlock, predictedOf, proposedChoice, RULES_VERSION, type Footing, type Item, type PawSize } from '@merry-tailor/core'
 import { bootOutingsToCsv, tracingsToJson, tracingSvg } from '@merry-tailor/core/formats'
 import { useMemo, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
@@ -33,6 +33,7 @@ const FOOTINGS: readonly { value: Footing; label: string }[] = [
   { value: 'salt', label: 'Salt' },
   { value: 'indoor', label: 'Indoors' },
 ]
+const NO_SIZES: readonly PawSize[] = []
 const RANKS = {
   first: ['holds', 'First'],
   works: ['holds', 'Works'],
@@ -79,7 +80,7 @@ function OnePair({ item }: { item: Item }) {
   const [ref, box] = useBox<HTMLDivElement>(900, 300)
   const paws = useMemo(() => PAWS.map((paw) => pawNow(paw, sheet.tracings, body, form)), [sheet.tracings, body, form])
   const offer = ranked.find((each) => each.kind === 'paws')
-  const sizes = offer?.kind === 'paws' ? offer.paws : []
+  const sizes = offer?.kind === 'paws' ? offer.paws : NO_SIZES
   const sizeOf = (paw: PawId) => sizes.find((each) => each.paw === paw)?.size ?? null
   const labels = useMemo(
     () => Object.fromEntries(sizes.flatMap(({ paw, size }) => (size && size.grade !== 'fails' ? [[paw, size.label]] : []))) as Record<string, string>,
