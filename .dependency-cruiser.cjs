@@ -28,9 +28,23 @@ const rooms = [
 /**
  * The rooms of the page, lowest first: each imports only rooms before it. The stages of a ticket know nothing of each other.
  */
-const stages = ['ask', 'measure', 'solo', 'paper', 'letters', 'choose', 'all-sizes', 'kinds', 'hitch', 'seat', 'crate', 'paws', 'pattern', 'try-on', 'finish'].map(
-  (stage) => `ticket/${stage}`,
-)
+const stages = [
+  'ask',
+  'measure',
+  'solo',
+  'paper',
+  'letters',
+  'choose',
+  'all-sizes',
+  'kinds',
+  'hitch',
+  'seat',
+  'crate',
+  'paws',
+  'pattern',
+  'try-on',
+  'finish',
+].map((stage) => `ticket/${stage}`)
 const webRooms = [
   ['ui'],
   ['words'],

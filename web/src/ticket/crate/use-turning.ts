@@ -4,7 +4,7 @@ import { useMedia } from '../../ui/use-media'
 const TURN_MS = 1200
 
 /** How far round it is, 0 to 1: half round at rest; played once when asked, at once where motion is not wanted. */
-export function useTurning(): { share: number; play: () => void; playing: boolean } {
+export function useTurning(): { share: number; play: () => void } {
   const still = useMedia('(prefers-reduced-motion: reduce)')
   const [from, setFrom] = useState<number | null>(null)
   const [share, setShare] = useState(0.5)
@@ -20,5 +20,5 @@ export function useTurning(): { share: number; play: () => void; playing: boolea
     frame = requestAnimationFrame(turn)
     return () => cancelAnimationFrame(frame)
   }, [from])
-  return { share, playing: from !== null, play: () => (still ? setShare(0.5) : setFrom(performance.now())) }
+  return { share, play: () => (still ? setShare(0.5) : setFrom(performance.now())) }
 }

@@ -1,4 +1,15 @@
-import { bootsFor, families, gaugeBlock, predictedOf, proposedChoice, RULES_VERSION, type Footing, type Item, type PawSize } from '@merry-tailor/core'
+import {
+  bootsFor,
+  families,
+  gaugeBlock,
+  predictedOf,
+  proposedChoice,
+  RULES_VERSION,
+  type Footing,
+  type Item,
+  type Offer,
+  type PawSize,
+} from '@merry-tailor/core'
 import { bootOutingsToCsv, tracingsToJson, tracingSvg } from '@merry-tailor/core/formats'
 import { useMemo, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
@@ -79,13 +90,12 @@ function OnePair({ item }: { item: Item }) {
   const [problem, setProblem] = useState<string | null>(null)
   const [ref, box] = useBox<HTMLDivElement>(900, 300)
   const paws = useMemo(() => PAWS.map((paw) => pawNow(paw, sheet.tracings, body, form)), [sheet.tracings, body, form])
-  const offer = ranked.find((each) => each.kind === 'paws')
+  const { offer, labels } = useMemo(() => {
+    const found = ranked.find((each) => each.kind === 'paws')
+    return { offer: found, labels: labelsOf(found) }
+  }, [ranked])
   const sizes = offer?.kind === 'paws' ? offer.paws : NO_SIZES
   const sizeOf = (paw: PawId) => sizes.find((each) => each.paw === paw)?.size ?? null
-  const labels = useMemo(
-    () => Object.fromEntries(sizes.flatMap(({ paw, size }) => (size && size.grade !== 'fails' ? [[paw, size.label]] : []))) as Record<string, string>,
-    [sizes],
-  )
   const kinds = useMemo(() => bootsFor({ footing }), [footing])
   const proposed = offer ? proposedChoice([offer], null, null, body) : null
   const counted = Object.entries(Object.values(labels).reduce<Record<string, number>>((sum, label) => ({ ...sum, [label]: (sum[label] ?? 0) + 1 }), {}))
@@ -290,6 +300,10 @@ function OnePair({ item }: { item: Item }) {
     </>
   ) // prettier-ignore
 }
+
+/** The size of each paw that has one. */
+const labelsOf = (offer: Offer | undefined): Record<string, string> =>
+  offer?.kind === 'paws' ? Object.fromEntries(offer.paws.flatMap(({ paw, size }) => (size && size.grade !== 'fails' ? [[paw, size.label] as const] : []))) : {}
 
 /** Of two paws of a pair that differ by over 3 mm, the one farther from the other pair’s mean. */
 function oddPaw(widths: readonly { paw: PawId; mm: number | null }[]): { paw: PawId; byMm: number } | null {
