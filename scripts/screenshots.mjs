@@ -64,8 +64,8 @@ const views = [
   ['docket', at('Dulse', 'docket'), bench],
   ['dog', `/dogs/${spinnaker.id}`, bench],
   ['round', `/round?dogs=${['Bilberry', 'Marlin', 'Lodestar', 'Oakum'].map((name) => of(name).dog.id).join(',')}&tapes=M01,M07`, bench, 'light', walk],
-  ['gear', '/gear', bench],
-  ['shop', '/shop', bench, 'light', (page) => page.getByRole('heading', { name: /^Predicted/ }).scrollIntoViewIfNeeded()],
+  ['crate', ofFamily('K2', 'crate'), bench, 'light', (page) => page.getByRole('button', { name: /Turn/ }).waitFor()],
+  ['paws', ofFamily('B1', 'paws'), bench, 'light', (page) => page.getByText('traced').first().waitFor()],
 ]
 const browser = await chromium.launch({
   executablePath: chromiumPath(),

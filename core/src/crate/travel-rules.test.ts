@@ -6,6 +6,7 @@ import { airBox, type AirQuestion } from './air-box.ts'
 import { airPapers } from './air-papers.ts'
 import { dividerByMonth } from './divider.ts'
 import { housingFloor, penHeight, penRoom } from './housing.ts'
+import { returnUntil } from './return-days.ts'
 import { ventilation } from './ventilation.ts'
 
 const dog = (a: number, b: number, c: number, d: number, over: Partial<AirQuestion> = {}): AirQuestion => ({ aMm: a, bMm: b, cMm: c, dMm: d, bedMm: 0, flatFace: false, ...over }) // prettier-ignore
@@ -68,6 +69,11 @@ describe('the air box', () => {
     expect([...papers].map(({ by }) => by)).toEqual([...papers].map(({ by }) => by).sort())
     expect(() => airPapers('20 December')).toThrow(RangeError)
   })
+})
+
+it('V48: what was chosen is usually taken back for 30 days', () => {
+  expect(returnUntil('2026-12-15')).toBe('2027-01-14')
+  expect(() => returnUntil('soon')).toThrow(RangeError)
 })
 
 describe('floors', () => {

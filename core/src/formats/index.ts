@@ -19,6 +19,8 @@ export {
 export { formSheetToCsv, formSheetToJson, sidePlateSvg, type FormSheetHead } from './form-sheet.ts'
 export { roundsToCsv, roundsToJson, type RoundsHead } from './rounds-sheet.ts'
 export { laySvg, type LaySheetHead } from './lay-sheet.ts'
+export { daysToIcs, type IcsDay } from './days-ics.ts'
+export { loadSpaceToJson } from './load-space-json.ts'
 export { tracingFramePdf } from './tracing-frame-pdf.ts'
 export { bootOutingsToCsv, tracingsToJson, tracingSvg } from './tracing-sheet.ts'
 export { stripPhoto, type StrippedPhoto } from './strip-photo.ts'

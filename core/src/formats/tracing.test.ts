@@ -1,7 +1,7 @@
 import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs'
 import { describe, expect, it } from 'vitest'
 import { inventedPaw } from '../paw/index.ts'
-import { bootOutingsToCsv, readCsv, tracingFramePdf, tracingsToJson, tracingSvg } from './index.ts'
+import { bootOutingsToCsv, loadSpaceToJson, readCsv, tracingFramePdf, tracingsToJson, tracingSvg } from './index.ts'
 
 const AT = '2026-10-05T09:00:00Z'
 const tracing = { paw: 'front-left' as const, points: inventedPaw(60, 72), toesRad: -Math.PI / 2, at: AT, by: 'Ylva' }
@@ -31,6 +31,10 @@ describe('outlines and outings taken out', () => {
   it('as data it is what it was', () => {
     const out = JSON.parse(tracingsToJson([tracing])) as { tracings: unknown[] }
     expect(out.tracings).toEqual([tracing])
+  })
+  it('a load space is what it was, with its car’s name', () => {
+    const space = { floor: [[0, 0], [900, 0], [900, 1000]] as [number, number][], side: [[0, 0], [900, 0], [0, 700]] as [number, number][], arches: [], opening: null, floorUpMm: 500, sillMm: 20, anchors: [] } // prettier-ignore
+    expect(JSON.parse(loadSpaceToJson({ name: 'Van', space }))).toEqual({ format: 'merry-tailor/load-space', version: 1, name: 'Van', space })
   })
   it('outings are a row a paw; those taken off are left out', () => {
     const outing = { id: 'x', on: '2026-10-04', km: 12, footing: 'snow' as const, minutes: null, paws: { 'front-left': { worn: true, lost: false, seen: ['S63'] } }, note: '', at: AT, by: 'Ylva', removed: false } // prettier-ignore

@@ -2,6 +2,9 @@ import { airBox, airPapers, type AirPaper, type AirRefusal, type CarrierRules, t
 import { format, parseISO } from 'date-fns'
 import { useMemo, useState } from 'react'
 import { LengthEntry, NumberEntry } from '../../length-entry'
+import { daysToIcs } from '@merry-tailor/core/formats'
+import { SaveText } from '../../ui/controls/SaveText'
+import { CarrierForm } from './CarrierForm'
 import { useShop } from '../../state/use-shop'
 import { Mark } from '../../ui/marks/Mark'
 import { Picker } from '../../ui/controls/Picker'
@@ -42,6 +45,7 @@ export function AirPane({ name, body, flatFace, kg, ageWeeks, departs, say }: Ai
   const [animals, setAnimals] = useState(1)
   const [bedMm, setBed] = useState(20)
   const [day, setDay] = useState(departs ?? '')
+  const [writing, setWriting] = useState<'no' | 'new' | 'again'>('no')
   const carrier = carriers.find(({ name: own }) => own === carrierName)
   const [a, b, c] = (['M42', 'M43', 'M44'] as const).map((id) => body[id]?.mm ?? null)
   const d = Math.max(body.M39?.mm ?? 0, body.M40?.mm ?? 0)
@@ -89,6 +93,27 @@ export function AirPane({ name, body, flatFace, kg, ageWeeks, departs, say }: Ai
             onChange={setCarrier}
             className="w-full"
           />
+          {writing === 'no' ? (
+            <p className="flex flex-wrap gap-x-4">
+              <button type="button" onClick={() => setWriting('new')} className="min-h-11 font-bold underline">
+                A carrier’s answer
+              </button>
+              {carrier && (
+                <button type="button" onClick={() => setWriting('again')} className="min-h-11 font-bold underline">
+                  Change its rules
+                </button>
+              )}
+            </p>
+          ) : (
+            <CarrierForm
+              key={writing}
+              was={writing === 'again' ? (carrier ?? null) : null}
+              onDone={(kept) => {
+                setCarrier(kept)
+                setWriting('no')
+              }}
+            />
+          )}
           <div className="grid grid-cols-2 gap-3">
             <NumberEntry label="Animals in it" value={animals} least={1} most={6} problem="From 1 to 6." onSet={(n) => setAnimals(Math.round(n))} />
             <LengthEntry label="Bedding" mm={bedMm} least={0} most={200} onSet={setBed} />
@@ -144,6 +169,20 @@ export function AirPane({ name, body, flatFace, kg, ageWeeks, departs, say }: Ai
               </li>
             ))}
           </ol>
+          {papers && papers.length > 0 && (
+            <SaveText
+              name={`flight-${name}.ics`}
+              type="text/calendar"
+              text={() =>
+                daysToIcs([...papers.map(({ code, by }) => ({ on: by, title: `${name}: ${PAPERS[code]}` })), { on: day, title: `${name} flies` }], {
+                  name: `${name}’s flight`,
+                  stamp: new Date().toISOString(),
+                })
+              }
+            >
+              Days
+            </SaveText>
+          )}
           <p className="text-[14px] leading-[18px] text-mute">Days are usual, from memory, unverified: what carrier, states and vet say goes before them.</p>
         </section>
       </div>

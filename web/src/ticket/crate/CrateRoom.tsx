@@ -311,7 +311,7 @@ function OneCrate({ item, items }: { item: Item; items: readonly Item[] }) {
             </div>
           )}
           {tab === 'puppy' && grown && ageWeeks !== null && (
-            <PuppyPane name={name} label={label} inside={inside} grown={grown} ageWeeks={ageWeeks} now={ownBody.M42} look={look} say={say} />
+            <PuppyPane name={name} label={label} inside={inside} grown={grown} ageWeeks={ageWeeks} on={on} now={ownBody.M42} look={look} say={say} />
           )}
           {tab === 'air' && (
             <AirPane

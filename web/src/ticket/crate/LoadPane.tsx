@@ -1,4 +1,5 @@
 import { roomFor, sideBySide, strapOver, throughOpening, type Box, type Car, type CarSpace, type Grade } from '@merry-tailor/core'
+import { loadSpaceToJson } from '@merry-tailor/core/formats'
 import { useMemo, useState } from 'react'
 import { useCarsQuery, useChangeCarMutation } from '../../api/queries'
 import { LengthEntry } from '../../length-entry'
@@ -6,6 +7,7 @@ import { VerdictWord } from '../../said/VerdictWord'
 import { useKeys } from '../../state/use-keys'
 import { useOnce } from '../../state/use-once'
 import { KeyCap } from '../../ui/controls/KeyCap'
+import { SaveText } from '../../ui/controls/SaveText'
 import { Picker } from '../../ui/controls/Picker'
 import { fixed } from '../../ui/plates/geometry'
 import { useBox } from '../../ui/use-width'
@@ -138,6 +140,11 @@ export function LoadPane({ label, outer, ownerId, say }: LoadPaneProps) {
             {turn === 0 ? 'Crosswise' : 'Lengthwise'}
           </button>
         </div>
+        {space && (
+          <SaveText name={`load-space-${car.name}.json`} type="application/json" text={() => loadSpaceToJson(car)}>
+            Its load space, JSON
+          </SaveText>
+        )}
         <SpaceFields key={car.id} car={car} say={say} />
         <p className="text-[14px] leading-[18px] text-mute">
           Measured and straight: curved sides are not known. Whether a crate withstands a crash is not said by its size; makers’ tests and local rules say what

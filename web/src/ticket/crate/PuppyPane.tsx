@@ -1,7 +1,10 @@
 import { dividerByMonth, type DividerRow, type Inside, type SizedBody } from '@merry-tailor/core'
+import { daysToIcs } from '@merry-tailor/core/formats'
+import { addDays, format, parseISO } from 'date-fns'
 import { useMemo, useState } from 'react'
 import type { GrownDog } from '../../bench'
 import { LengthEntry } from '../../length-entry'
+import { SaveText } from '../../ui/controls/SaveText'
 import { Tape } from '../../ui/tape/Tape'
 import type { valueStyle } from '../../state/settings'
 
@@ -11,6 +14,8 @@ interface PuppyPaneProps {
   inside: Inside
   grown: GrownDog
   ageWeeks: number
+  /** The day its age is of. */
+  on: string
   now: SizedBody['M42']
   look: ReturnType<typeof valueStyle> & { unit: 'in' | 'cm' }
   say: (mm: number) => string
@@ -20,7 +25,7 @@ interface PuppyPaneProps {
 const PITCH = 25.4
 
 /** Where a puppy's divider stands, month by month. */
-export function PuppyPane({ name, label, inside, grown, ageWeeks, now, look, say }: PuppyPaneProps) {
+export function PuppyPane({ name, label, inside, grown, ageWeeks, on, now, look, say }: PuppyPaneProps) {
   const [pitchMm, setPitch] = useState(PITCH)
   const length = grown.body?.M42
   const kg = grown.adult?.kg ?? grown.body?.M00?.mm ?? null
@@ -75,6 +80,22 @@ export function PuppyPane({ name, label, inside, grown, ageWeeks, now, look, say
             ))}
           </tbody>
         </table>
+        <SaveText
+          name={`divider-${name}.ics`}
+          type="text/calendar"
+          text={() =>
+            daysToIcs(
+              rows.map(({ ageWeeks: weeks, behindMm }) => ({
+                on: format(addDays(parseISO(on), Math.round((weeks - ageWeeks) * 7)), 'yyyy-MM-dd'),
+                title: `${name}: divider ${behindMm >= inside.lengthMm ? 'out' : `at ${say(behindMm)}`}`,
+                note: 'Predicted. Measure nose to tail again, and look whether it lies stretched.',
+              })),
+              { name: `${name}’s divider`, stamp: new Date().toISOString() },
+            )
+          }
+        >
+          Days
+        </SaveText>
         <p className="text-[14px] leading-[18px] text-mute">
           From generic growth bands by grown weight, no forecast of a breed; move it when the puppy no longer lies stretched, and measure again each month. A
           crate is never a punishment and not for all day.

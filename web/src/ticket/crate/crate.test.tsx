@@ -87,6 +87,21 @@ describe('other boxes', () => {
     expect(box.textContent).toContain('length, carrier’s rule')
   })
 
+  it('a carrier’s answer is kept with the shop; without a name it is refused at once', async () => {
+    open(crate({ family: 'K2' }))
+    await heading()
+    fireEvent.click(screen.getByRole('radio', { name: 'Air' }))
+    fireEvent.click(await screen.findByRole('button', { name: 'A carrier’s answer' }))
+    fireEvent.click(screen.getByRole('button', { name: 'Keep its rules' }))
+    expect((await screen.findByRole('alert')).textContent).toBe('Whose rules? Name the carrier.')
+    fireEvent.change(screen.getByLabelText('Carrier'), { target: { value: 'Ferry air' } })
+    fireEvent.change(screen.getByLabelText('Of elbow height to length'), { target: { value: '1' } })
+    fireEvent.click(screen.getByRole('button', { name: 'Keep its rules' }))
+    await waitFor(() => expect(sent('/shop')).toHaveLength(1))
+    expect(JSON.stringify(sent('/shop')[0]?.body)).toContain('"lengthB":1')
+    expect(await screen.findByText(/length, carrier’s rule/)).toBeDefined()
+  })
+
   it('says of a car whether the crate goes in, turned as it may be, and what is not measured', async () => {
     const seats: Car['seats'] = [{ name: 'Rear', row: 'rear', outlet: { aheadMm: 0, leftMm: 200, upMm: 500 }, buckle: { aheadMm: 0, leftMm: -200, upMm: 0 }, frontSeatMm: 700, cushionMm: 480, airBag: 'none' }] // prettier-ignore
     const space: Car['space'] = { floor: [[0, 0], [1400, 0], [1400, 1200], [0, 1200]], side: [[0, 0], [1400, 0], [1400, 1000], [0, 1000]], arches: [], opening: [[0, 0], [400, 0], [400, 300], [0, 300]], floorUpMm: 500, sillMm: 0, anchors: [[50, 600, 0], [1350, 600, 0]] } // prettier-ignore

@@ -1,4 +1,5 @@
 import {
+  returnUntil,
   cautionKey,
   cautionsOf,
   isHeeded,
@@ -296,7 +297,8 @@ function ItemPart({ item, sheet }: { item: Item; sheet: TicketSheet }) {
       {choice?.kind === 'made' && <StrapList family={item.family} />}
       {choice?.kind === 'series' && (
         <p>
-          <b>Inside:</b> {choice.insideMm.map((mm) => lengthText(mm, readingStyle(settings), true)).join(' x ')}.
+          <b>Inside:</b> {choice.insideMm.map((mm) => lengthText(mm, readingStyle(settings), true)).join(' x ')}. Usually taken back until{' '}
+          {longDay(returnUntil(choice.at.slice(0, 10)))}; exchange is often longer: ask where it comes from.
         </p>
       )}
       {choice && first && (

@@ -194,9 +194,13 @@ function OnePair({ item }: { item: Item }) {
                   <span>
                     <Worded text={now.width ? `${say(now.width.mm)} wide` : 'width open'} />, <Worded text={now.length ? `${say(now.length.mm)} long` : 'length open'} />
                   </span>
+                  {sheet.dog ? (
                   <button type="button" onClick={() => setTracing(now.paw)} className="min-h-11 font-bold underline">
                     {now.tracing ? 'Trace again' : 'Trace it'}
                   </button>
+                  ) : (
+                    <span className="text-[14px] text-mute">a tracing belongs to a dog: name it under Ask</span>
+                  )}
                 </p>
               </div>
             ))}
@@ -274,6 +278,7 @@ function OnePair({ item }: { item: Item }) {
           <p className="border-l-[5px] border-chalk bg-panel px-4 py-2 text-[14.5px] leading-[18px]">
             <b>Caution.</b> Look at every paw after each outing; straps too tight swell a foot. No boots left on an unattended dog. Sizes are predicted: toes, nails,
             strap and a finger say at Try on whether they hold.
+            {sheet.ticket.traits.includes('three-legs') && ' On three legs no boot is set for the leg that is gone; the one beside it carries more, look at it more often.'}
           </p>
         </div>
       </section>
