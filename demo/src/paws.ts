@@ -57,7 +57,9 @@ export const spaces: Readonly<Record<string, CarSpace>> = {
   'Low runabout': boot(724, 982, 512, 566, 118),
 }
 
-export const crates: readonly MeasuredCrate[] = [{ label: '36', lengthMm: 886, widthMm: 579, heightMm: 641, door: { widthMm: 412, heightMm: 538 } }]
+export const crates: readonly MeasuredCrate[] = [
+  { family: 'K2', label: '36', lengthMm: 886, widthMm: 579, heightMm: 641, door: { widthMm: 412, heightMm: 538 } },
+]
 export const carriers: readonly CarrierRules[] = [
   {
     name: 'Skerry air, short hops',

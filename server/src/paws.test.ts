@@ -63,7 +63,7 @@ it('keeps a car’s load space, and what the shop knows of crates and carriers',
   expect((await send(app, 'PATCH', `/api/cars/${car}`, { changes: [{ field: 'space', from: null, to: space }] })).body).toMatchObject({ space })
   expect((await send(app, 'PATCH', `/api/cars/${car}`, { changes: [{ field: 'space', from: space, to: { ...space, floor: [[0, 0]] } }] })).status).toBe(400)
   expect(((await send(app, 'GET', '/api/cars')).body as unknown as Car[])[0]?.space).toEqual(space)
-  const crates = [{ label: '42', lengthMm: 1020, widthMm: 702, heightMm: 758, door: null }]
+  const crates = [{ family: 'K1', label: '42', lengthMm: 1020, widthMm: 702, heightMm: 758, door: null }]
   const carriers = [{ name: 'Short hops', lengthB: 1, width: null, flatFaceShare: null, refusesFlatFace: true, leastMm: {}, mostMm: { length: 1200 }, answered: '2026-09-30' }] // prettier-ignore
   for (const [field, to] of [['crates', crates], ['carriers', carriers]] as const)
     expect((await send(app, 'PATCH', '/api/shop', { changes: [{ field, from: [], to }] })).body).toMatchObject({ [field]: to })

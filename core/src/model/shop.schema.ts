@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { Id, Moment, line } from './ids.schema.ts'
+import { FamilyId, Id, Moment, line } from './ids.schema.ts'
 import { VIEW_IDS } from './lists.ts'
 
 /**
@@ -32,6 +32,8 @@ function isTimeZone(name: string): boolean {
 const Inner = z.number().min(50).max(3000)
 /** A crate of the rack somebody measured inside, mm. */
 export const MeasuredCrate = z.object({
+  /** Wire, travel or soft: a label is wider in one kind than in another. */
+  family: FamilyId,
   label: line(20).min(1),
   lengthMm: Inner,
   widthMm: Inner,

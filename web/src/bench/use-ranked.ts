@@ -85,7 +85,7 @@ export function useRanked(item: Item | undefined): RankedItem {
   const { solved } = useBenchForm()
   const pending = !solved && (sheet.readings.length > 0 || (sheet.dog?.breed ?? '') !== '')
   const grown = useGrown(item)
-  const insides = useInsides()
+  const insides = useInsides(item?.family)
   const growing = stillGrows(sheet.dog, useToday())
   const choice = item && wornFor(sheet.choices, item.id)
   const question = useMemo(() => {

@@ -93,7 +93,7 @@ function OneCrate({ item, items }: { item: Item; items: readonly Item[] }) {
   const { form: own } = useBenchForm()
   const { body: ownBody } = useSizedBody()
   const { ranked } = useRanked(item)
-  const insides = useInsides()
+  const insides = useInsides(item.family)
   const form = grown?.form ?? own
   const body = grown ? (grown.body ?? NOTHING_READ) : ownBody
   const [bedMm, setBed] = useState(0)
@@ -229,7 +229,7 @@ function OneCrate({ item, items }: { item: Item; items: readonly Item[] }) {
               />
             </p>
             {measuring ? (
-              <InsideFields key={label} label={label} inside={inside} onDone={() => setMeasuring(false)} />
+              <InsideFields key={label} family={item.family} label={label} inside={inside} onDone={() => setMeasuring(false)} />
             ) : (
               <button type="button" onClick={() => setMeasuring(true)} className="min-h-11 rounded-[2px] border border-ink bg-panel px-4 font-bold">
                 Measure its inside

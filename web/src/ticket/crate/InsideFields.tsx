@@ -1,4 +1,4 @@
-import { insideOf, type Inside, type MeasuredCrate } from '@merry-tailor/core'
+import { insideOf, type FamilyId, type Inside, type MeasuredCrate } from '@merry-tailor/core'
 import { useState } from 'react'
 import { useChangeShopMutation } from '../../api/queries'
 import { LengthEntry } from '../../length-entry'
@@ -7,7 +7,7 @@ import { useShop } from '../../state/use-shop'
 import { problemWords } from '../../words/problems'
 
 /** A crate's inside as somebody measured it: length, width, height, and its door where it has one. */
-export function InsideFields({ label, inside, onDone }: { label: string; inside: Inside; onDone: () => void }) {
+export function InsideFields({ family, label, inside, onDone }: { family: FamilyId; label: string; inside: Inside; onDone: () => void }) {
   const { crates } = useShop()
   const [change] = useChangeShopMutation()
   const once = useOnce()
@@ -33,7 +33,8 @@ export function InsideFields({ label, inside, onDone }: { label: string; inside:
       if (kept) onDone()
       return kept
     })
-  const others = crates.filter((each) => each.label !== label)
+  const isThis = (each: MeasuredCrate): boolean => each.label === label && each.family === family
+  const others = crates.filter((each) => !isThis(each))
   const usual = insideOf(label)
   return (
     <div className="space-y-2 border-2 border-ink bg-panel p-2.5">
@@ -65,12 +66,12 @@ export function InsideFields({ label, inside, onDone }: { label: string; inside:
         <button
           type="button"
           disabled={wrong.length > 0}
-          onClick={() => keep([...others, { label, ...now, door }])}
+          onClick={() => keep([...others, { family, label, ...now, door }])}
           className="min-h-11 rounded-[2px] border-2 border-ink bg-panel px-4 font-bold hover:bg-bench disabled:text-mute"
         >
           Keep it
         </button>
-        {crates.some((each) => each.label === label) && (
+        {crates.some(isThis) && (
           <button type="button" onClick={() => keep(others)} className="min-h-11 px-2 font-bold underline">
             By its label again
           </button>
