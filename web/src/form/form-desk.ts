@@ -21,6 +21,8 @@ import {
   type ShopFields,
   type SizedBody,
   type SizeTable,
+  wayIn,
+  type WayInQuestion,
 } from '@merry-tailor/core'
 import { crateBench, crateOffers, type CrateBench, type CrateBenchQuestion, type CratesAsked } from '../workers/crate-offers'
 import type { Remote } from 'comlink'
@@ -210,6 +212,14 @@ export const cratesBeside = (question: CrateBenchQuestion): Promise<CrateBench> 
     'bench',
     (work) => work.crates(question),
     () => crateBench(question),
+  )
+
+/** A way to bring a box in, in the worker, or in place without one. */
+export const wayInBeside = (question: WayInQuestion): Promise<ReturnType<typeof wayIn>> =>
+  beside(
+    'list',
+    (work) => work.wayIn(question),
+    () => wayIn(question),
   )
 
 /** Where to set the straps before it is put on, in the worker, or in place without one. */

@@ -1,7 +1,7 @@
-import type { Foretold, Offer, ForetellQuestion, Settled, SettingPlan, StartQuestion } from '@merry-tailor/core'
+import type { Foretold, Offer, ForetellQuestion, Settled, SettingPlan, StartQuestion, wayIn, WayInQuestion } from '@merry-tailor/core'
 import { useEffect, useState } from 'react'
 import type { CrateBench, CrateBenchQuestion } from '../workers/crate-offers'
-import { cratesBeside, foretellBeside, rankBeside, settleBeside, startBeside, type RankQuestion, type SettleQuestion } from './form-desk'
+import { cratesBeside, foretellBeside, rankBeside, settleBeside, startBeside, wayInBeside, type RankQuestion, type SettleQuestion } from './form-desk'
 
 /** What is worked out beside the page; the last answer stays until the next is there. `null` asks nothing yet. */
 function useBeside<Q, A>(question: Q | null, ask: (question: Q) => Promise<A>): A | null {
@@ -24,6 +24,9 @@ export const useRankAll = (question: RankQuestion | null): Offer[] | null => use
 
 /** The series of crates against one dog, and how it turns in each. */
 export const useCrates = (question: CrateBenchQuestion | null): CrateBench | null => useBeside(question, cratesBeside)
+
+/** A way to bring a box in. */
+export const useWayIn = (question: WayInQuestion | null): ReturnType<typeof wayIn> => useBeside(question, wayInBeside)
 
 /** What would settle the doubt between the sizes of one table. */
 export const useSettled = (question: SettleQuestion | null): Settled | null => useBeside(question, settleBeside)

@@ -5,6 +5,8 @@ import {
   settingPlan,
   readForm,
   typicalForm,
+  wayIn,
+  type WayInQuestion,
   type About,
   type Body,
   type FormQuestion,
@@ -47,6 +49,10 @@ const work = {
   /** The series of crates against one dog. */
   crates(question: CrateBenchQuestion): CrateBench {
     return crateBench(question)
+  },
+  /** A way to bring a box in. */
+  wayIn(question: WayInQuestion): ReturnType<typeof wayIn> {
+    return wayIn(question)
   },
   /** What would settle the doubt between the sizes of one table. */
   settle(table: SettleTable, body: SizedBody, form: Form | null, views: ShopFields['views'], growing: boolean): Settled {

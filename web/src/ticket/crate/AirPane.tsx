@@ -81,7 +81,7 @@ export function AirPane({ name, body, flatFace, kg, ageWeeks, departs, say }: Ai
   }, [day])
   return (
     <div className="quiet-scroll h-full overflow-y-auto p-4" tabIndex={0} role="group" aria-label="Air box">
-      <div className="grid max-w-[900px] gap-4 lg:grid-cols-2">
+      <div className="grid max-w-[900px] grid-cols-[minmax(0,1fr)] gap-4 lg:grid-cols-2">
         <section aria-label="The box" className="space-y-3 border-2 border-ink bg-panel p-4">
           <p className="border-l-[5px] border-chalk pl-3 text-[15px] leading-[19px]">
             <b>Caution.</b> Carrier, states and vet decide; ask in writing before anything is bought. No tranquillisers without the vet.

@@ -2,6 +2,7 @@ import { roomFor, sideBySide, strapOver, throughOpening, type Box, type Car, typ
 import { loadSpaceToJson } from '@merry-tailor/core/formats'
 import { useMemo, useState } from 'react'
 import { useCarsQuery, useChangeCarMutation } from '../../api/queries'
+import { useWayIn } from '../../form'
 import { LengthEntry } from '../../length-entry'
 import { VerdictWord } from '../../said/VerdictWord'
 import { useKeys } from '../../state/use-keys'
@@ -11,7 +12,9 @@ import { SaveText } from '../../ui/controls/SaveText'
 import { Picker } from '../../ui/controls/Picker'
 import { fixed } from '../../ui/plates/geometry'
 import { useBox } from '../../ui/use-width'
+
 import { problemWords } from '../../words/problems'
+import { wayOf } from './way-of'
 
 interface LoadPaneProps {
   label: string
@@ -63,8 +66,14 @@ export function LoadPane({ label, outer, ownerId, say }: LoadPaneProps) {
       return 'broken' as const
     }
   }, [space, outer, yaw])
-  if (!car) return <p className="p-5">No car is kept yet. Add it under the seat bench; then its load space is measured here.</p>
   const room = found && found !== 'broken' ? found.room : null
+  const [tipped, setTipped] = useState(false)
+  const asked = useMemo(
+    () => (space && room && Math.abs(Math.sin(yaw)) < 0.1 ? wayOf(space, outer, room.at[0], !tipped) : null),
+    [space, outer, room, yaw, tipped],
+  )
+  const way = useWayIn(asked)
+  if (!car) return <p className="p-5">No car is kept yet. Add it under the seat bench; then its load space is measured here.</p>
   const strap = (() => {
     if (!space || !room || space.anchors.length < 2) return null
     const [x, y] = room.at
@@ -74,9 +83,14 @@ export function LoadPane({ label, outer, ownerId, say }: LoadPaneProps) {
     return a && b ? strapOver({ x: [x - hx, x + hx], y: [y - hy, y + hy], heightMm: outer.heightMm }, [a, b]) : null
   })()
   return (
-    <div className="quiet-scroll grid h-full gap-4 overflow-y-auto p-4 lg:grid-cols-[minmax(0,1fr)_330px]" tabIndex={0} role="group" aria-label="Load space">
+    <div
+      className="quiet-scroll grid h-full grid-cols-[minmax(0,1fr)] gap-4 overflow-y-auto p-4 lg:grid-cols-[minmax(0,1fr)_330px]"
+      tabIndex={0}
+      role="group"
+      aria-label="Load space"
+    >
       <div className="min-h-[360px] border-2 border-ink bg-panel">
-        {space && <SpaceViews space={space} outer={outer} yaw={yaw} at={room?.at ?? null} label={label} />}
+        {space && <SpaceViews space={space} outer={outer} yaw={yaw} at={room?.at ?? null} ghosts={asked && way ? way.path : []} label={label} />}
         {!space && <p className="p-4">The load space of {car.name} is not measured yet.</p>}
       </div>
       <section aria-label="What it comes to" className="space-y-3 border-2 border-ink bg-panel p-4 text-[15px] leading-[19px]">
@@ -114,6 +128,16 @@ export function LoadPane({ label, outer, ownerId, say }: LoadPaneProps) {
                 </>
               )}
             </li>
+            {asked && (
+              <li>
+                <b>The way in{tipped ? ', tipped empty' : ', level'}:</b>{' '}
+                {way === null ? 'none is foretold past sill and roof' : `${say(Math.max(0, way.giveMm))} at its narrowest`}
+                <VerdictWord grade={way === null ? 'fails' : way.giveMm >= DOUBT ? 'holds' : 'doubt'} basis="predicted" size={17} />
+                <button type="button" aria-pressed={tipped} onClick={() => setTipped(!tipped)} className="block min-h-11 font-bold underline">
+                  {tipped ? 'Level, with a dog in it' : 'Tipped, while it is empty'}
+                </button>
+              </li>
+            )}
             {strap && (
               <li>
                 <b>A strap over it:</b> {say(strap.lengthMm)} from eye to eye. No strength is promised by its length.
@@ -142,7 +166,7 @@ export function LoadPane({ label, outer, ownerId, say }: LoadPaneProps) {
         </div>
         {space && (
           <SaveText name={`load-space-${car.name}.json`} type="application/json" text={() => loadSpaceToJson(car)}>
-            Its load space, JSON
+            Load space
           </SaveText>
         )}
         <SpaceFields key={car.id} car={car} say={say} />
@@ -237,14 +261,28 @@ function SpaceFields({ car, say }: { car: Car; say: (mm: number) => string }) {
   )
 }
 
-function SpaceViews({ space, outer, yaw, at, label }: { space: CarSpace; outer: Box; yaw: number; at: [number, number] | null; label: string }) {
+function SpaceViews({
+  space,
+  outer,
+  yaw,
+  at,
+  ghosts,
+  label,
+}: {
+  space: CarSpace
+  outer: Box
+  yaw: number
+  at: [number, number] | null
+  ghosts: readonly [number, number, number][]
+  label: string
+}) {
   const [ref, { width, height: tall }] = useBox<HTMLDivElement>(600, 520)
   const height = Math.max(360, tall)
   const long = Math.max(...space.floor.map((p) => p[0]), ...space.side.map((p) => p[0]))
   const wide = Math.max(...space.floor.map((p) => p[1]))
   const high = Math.max(...space.side.map((p) => p[1]), outer.heightMm)
   const reach = (Math.abs(Math.cos(yaw)) * outer.lengthMm + Math.abs(Math.sin(yaw)) * outer.widthMm) / 2
-  const [x0, x1] = [Math.min(0, (at?.[0] ?? long / 2) - reach), Math.max(long, (at?.[0] ?? long / 2) + reach)]
+  const [x0, x1] = [Math.min(0, ...ghosts.map(([gx]) => gx - outer.lengthMm / 2), (at?.[0] ?? long / 2) - reach), Math.max(long, (at?.[0] ?? long / 2) + reach)]
   const across = Math.max(wide, Math.abs(Math.sin(yaw)) * outer.lengthMm + Math.abs(Math.cos(yaw)) * outer.widthMm)
   const by = Math.min((width - 60) / (x1 - x0), (height - 110) / (high + across))
   const left = 30 - x0 * by
@@ -263,6 +301,11 @@ function SpaceViews({ space, outer, yaw, at, label }: { space: CarSpace; outer: 
       <text x={30} y={24} fontSize={14} fill="var(--ink)">
         From the side, seat back to the right
       </text>
+      {ghosts
+        .filter((_, i) => i % Math.max(1, Math.floor(ghosts.length / 6)) === 0)
+        .map(([gx, gz, turned], i) => (
+          <path key={i} d={shut(cornersAt(gx, gz, turned, outer), side)} fill="none" stroke="var(--mute)" strokeWidth={1.4} strokeDasharray="2 3" />
+        ))}
       <path d={shut(space.side, side)} fill="var(--plate-far)" stroke="var(--ink)" strokeWidth={2} />
       <path d={shut([[cx - half, 0], [cx + half, 0], [cx + half, outer.heightMm], [cx - half, outer.heightMm]], side)} fill="var(--plate)" stroke="var(--web)" strokeWidth={5} opacity={0.9} />
       <text x={30} y={floorY + 26} fontSize={14} fill="var(--ink)">
@@ -280,3 +323,7 @@ function SpaceViews({ space, outer, yaw, at, label }: { space: CarSpace; outer: 
     </div>
   ) // prettier-ignore
 }
+
+/** A box from the side at a place on its way. */
+const cornersAt = (x: number, z: number, turned: number, { lengthMm, heightMm }: Box): [number, number][] =>
+  ([[1, 1], [-1, 1], [-1, -1], [1, -1]] as const).map(([u, v]) => [x + (u * lengthMm * Math.cos(turned)) / 2 - (v * heightMm * Math.sin(turned)) / 2, z + (u * lengthMm * Math.sin(turned)) / 2 + (v * heightMm * Math.cos(turned)) / 2]) // prettier-ignore

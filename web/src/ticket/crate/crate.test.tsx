@@ -114,6 +114,8 @@ describe('other boxes', () => {
     expect(says.textContent).toMatch(/On the floor, turned 0°: .* free each side/)
     expect(says.textContent).toMatch(/Through the opening, level: .* too big each side/)
     expect(says.textContent).toContain('No strength is promised')
+    // The opening is lower than the crate: no way in.
+    await waitFor(() => expect(says.textContent).toMatch(/The way in, level: none is foretold/), { timeout: 20_000 })
     fireEvent.click(within(says).getByRole('button', { name: 'Crosswise' }))
     expect(says.textContent).toContain('turned 90°')
   })
