@@ -258,12 +258,12 @@ describe('Choose', () => {
     renderStage(
       aTicket({
         items: [anItem({ family: 'K1' })],
-        readings: [...twice('M42', 800), ...twice('M41', 560), ...twice('M39', 560), ...twice('M40', 570), ...twice('M44', 230)],
+        readings: [...twice('M42', 800), ...twice('M41', 540), ...twice('M39', 540), ...twice('M40', 550), ...twice('M44', 230)],
       }),
       'choose',
       <ChooseStage />,
     )
-    expect(await screen.findByRole('heading', { level: 1, name: /36 on Tern/ })).toBeDefined()
+    expect(await screen.findByRole('heading', { level: 1, name: /42.* on Tern/ })).toBeDefined()
   })
 
   it('warns of a dog heavier than the one a car harness was tested with', async () => {
