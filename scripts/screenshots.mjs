@@ -64,7 +64,7 @@ const views = [
   ['docket', at('Dulse', 'docket'), bench],
   ['dog', `/dogs/${spinnaker.id}`, bench],
   ['round', `/round?dogs=${['Bilberry', 'Marlin', 'Lodestar', 'Oakum'].map((name) => of(name).dog.id).join(',')}&tapes=M01,M07`, bench, 'light', walk],
-  ['crate', ofFamily('K2', 'crate'), bench, 'light', (page) => page.getByRole('button', { name: /Turn/ }).waitFor()],
+  ['crate', ofFamily('K2', 'crate'), bench, 'light', (page) => page.getByRole('img', { name: /in the crate/ }).waitFor()],
   ['paws', ofFamily('B1', 'paws'), bench, 'light', (page) => page.getByText('traced').first().waitFor()],
 ]
 const browser = await chromium.launch({
