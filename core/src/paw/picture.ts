@@ -14,17 +14,22 @@ export interface Grid {
 
 export const gridOf = (width: number, height: number): Grid => ({ width, height, values: new Float32Array(width * height) })
 
+const grey = (data: Picture['data'], k: number): number => 0.299 * (data[k] as number) + 0.587 * (data[k + 1] as number) + 0.114 * (data[k + 2] as number)
+
 /** Brightness at a place between pixels, 0 to 255; beyond the edge the edge goes on. */
 export function brightness({ width, height, data }: Picture, x: number, y: number): number {
-  const [cx, cy] = [Math.min(width - 1.001, Math.max(0, x - 0.5)), Math.min(height - 1.001, Math.max(0, y - 0.5))]
-  const [i, j] = [cx | 0, cy | 0]
-  const [fx, fy] = [cx - i, cy - j]
-  const at = (a: number, b: number): number => {
-    const k = 4 * (b * width + a)
-    return 0.299 * (data[k] as number) + 0.587 * (data[k + 1] as number) + 0.114 * (data[k + 2] as number)
-  }
-  const [right, below] = [Math.min(width - 1, i + 1), Math.min(height - 1, j + 1)]
-  return (at(i, j) * (1 - fx) + at(right, j) * fx) * (1 - fy) + (at(i, below) * (1 - fx) + at(right, below) * fx) * fy
+  const cx = Math.min(width - 1.001, Math.max(0, x - 0.5))
+  const cy = Math.min(height - 1.001, Math.max(0, y - 0.5))
+  const i = cx | 0
+  const j = cy | 0
+  const fx = cx - i
+  const fy = cy - j
+  const k = 4 * (j * width + i)
+  const right = k + (i + 1 < width ? 4 : 0)
+  const below = j + 1 < height ? 4 * width : 0
+  const top = grey(data, k) * (1 - fx) + grey(data, right) * fx
+  const low = grey(data, k + below) * (1 - fx) + grey(data, right + below) * fx
+  return top * (1 - fy) + low * fy
 }
 
 /** 1 where a number is over a limit. Plain loops: half a million cells are asked again and again. */
@@ -38,13 +43,15 @@ export function cellsOver(values: Float32Array, limit: number): Uint8Array {
 export function shrunk({ width, height, data }: Picture, longest: number): { grid: Grid; by: number } {
   const by = Math.max(1, Math.ceil(Math.max(width, height) / longest))
   const grid = gridOf(Math.floor(width / by), Math.floor(height / by))
-  const share = 1 / (by * by)
+  // Of a large block every second pixel says as much.
+  const skip = by >= 4 ? 2 : 1
+  const share = 1 / Math.ceil(by / skip) ** 2
   for (let y = 0; y < grid.height; y++)
     for (let x = 0; x < grid.width; x++) {
       let sum = 0
-      for (let b = 0; b < by; b++) {
+      for (let b = 0; b < by; b += skip) {
         let k = 4 * ((y * by + b) * width + x * by)
-        for (let a = 0; a < by; a++, k += 4) sum += 0.299 * (data[k] as number) + 0.587 * (data[k + 1] as number) + 0.114 * (data[k + 2] as number)
+        for (let a = 0; a < by; a += skip, k += 4 * skip) sum += grey(data, k)
       }
       grid.values[y * grid.width + x] = sum * share
     }

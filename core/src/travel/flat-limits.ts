@@ -61,7 +61,10 @@ export function largest(
   const consider = (x: number, y: number, g: number): void => {
     const value = gain.x * x + gain.y * y + gain.g * g
     if (!Number.isFinite(value) || (best && value <= best.value)) return
-    for (const { nx, ny, ng, most } of limits) if (nx * x + ny * y + ng * g > most + EPS * scale) return
+    for (let i = 0; i < limits.length; i++) {
+      const each = limits[i] as Limit
+      if (each.nx * x + each.ny * y + each.ng * g > each.most + EPS * scale) return
+    }
     best = { x, y, g, value }
   }
   const n = limits.length
@@ -76,18 +79,21 @@ export function largest(
       }
     return best
   }
+  // Plain numbers: a box is turned through ninety angles in a frame.
   for (let i = 0; i < n; i++) {
     const a = limits[i] as Limit
     for (let j = i + 1; j < n; j++) {
       const b = limits[j] as Limit
-      const [cx, cy, cg] = [a.ny * b.ng - a.ng * b.ny, a.ng * b.nx - a.nx * b.ng, a.nx * b.ny - a.ny * b.nx]
+      const cx = a.ny * b.ng - a.ng * b.ny
+      const cy = a.ng * b.nx - a.nx * b.ng
+      const cg = a.nx * b.ny - a.ny * b.nx
       for (let k = j + 1; k < n; k++) {
         const c = limits[k] as Limit
         const det = c.nx * cx + c.ny * cy + c.ng * cg
-        if (Math.abs(det) < 1e-9) continue
+        if (det < 1e-9 && det > -1e-9) continue
+        const g = (a.most * (b.nx * c.ny - b.ny * c.nx) - b.most * (a.nx * c.ny - a.ny * c.nx) + c.most * cg) / det
         const x = (a.most * (b.ny * c.ng - b.ng * c.ny) - b.most * (a.ny * c.ng - a.ng * c.ny) + c.most * cx) / det
         const y = (-a.most * (b.nx * c.ng - b.ng * c.nx) + b.most * (a.nx * c.ng - a.ng * c.nx) + c.most * cy) / det
-        const g = (a.most * (b.nx * c.ny - b.ny * c.nx) - b.most * (a.nx * c.ny - a.ny * c.nx) + c.most * cg) / det
         consider(x, y, g)
       }
     }
