@@ -1,7 +1,6 @@
 import { chromium } from '@playwright/test'
 import {
   bootStock,
-  chanceFrom,
   inventedPaw,
   pawSizeOf,
   planOf,
@@ -37,7 +36,7 @@ const at = (values: readonly number[], share: number): number =>
 
 const misses: { width: number; length: number }[] = []
 for (let seed = 1; seed <= 40; seed++) {
-  const by = chanceFrom(seed * 977)
+  const by = seeded(seed * 977)
   const w = 38 + 55 * by()
   const paw = inventedPaw(w, w * (1 + 0.35 * by()), 0.25 * (by() - 0.5)).map(([x, y]): [number, number] => [x, y + 5])
   const gaps = Array.from({ length: Math.floor(by() * 4) }, () => {
@@ -141,7 +140,7 @@ function flood(): number {
 
 /** Seasons played out one by one: a gamma's hardness, then each size's count. */
 function simulated(of: Readonly<Record<string, number>>, shape: number, count: number, seed: number): number {
-  const by = chanceFrom(seed + 1)
+  const by = seeded(seed + 1)
   let most = 0
   for (let i = 0; i < count; i++) {
     let hard = 0

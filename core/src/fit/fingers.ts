@@ -33,7 +33,7 @@ export function gaugeBlock(name: GaugeName, gauge: FingerGauge | null): GaugeSiz
 }
 
 /** Convex hull, counterclockwise, by Andrew's monotone chain. */
-function hullOf(points: readonly FlatPoint[]): FlatPoint[] {
+export function hullOf(points: readonly FlatPoint[]): FlatPoint[] {
   const sorted = [...points].sort((a, b) => a[0] - b[0] || a[1] - b[1])
   const turn = (o: FlatPoint, a: FlatPoint, b: FlatPoint): number => (a[0] - o[0]) * (b[1] - o[1]) - (a[1] - o[1]) * (b[0] - o[0])
   const chain = (list: readonly FlatPoint[]): FlatPoint[] => {

@@ -3,7 +3,7 @@ import jstat from 'jstat'
 import { describe, expect, it } from 'vitest'
 import { bootRate, countCdf } from './boot-counts.ts'
 import { bootDemand, bootStock } from './boot-stock.ts'
-import { chanceFrom } from './rendered-sheet.ts'
+import { seeded } from '../units/index.ts'
 
 const { jStat } = jstat
 
@@ -42,7 +42,7 @@ describe('spares', () => {
     const means = { M: 38, S: 22 }
     const { sizes, chanceShort } = bootStock({ means, shape: 6, risk: 0.05 })
     expect(chanceShort).toBeLessThanOrEqual(0.05)
-    const by = chanceFrom(7)
+    const by = seeded(7)
     const normal = (): number => Math.sqrt(-2 * Math.log(1 - by())) * Math.cos(2 * Math.PI * by())
     const gamma = (shape: number): number => {
       // Marsaglia & Tsang 2000.

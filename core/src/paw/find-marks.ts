@@ -1,4 +1,5 @@
-import { outlineHull, type OutlinePoint } from './paw-size.ts'
+import { hullOf } from '../fit/index.ts'
+import type { OutlinePoint } from './paw-size.ts'
 import { groups, shrunk, type Grid, type Picture } from './picture.ts'
 import { markCorners, TRACING_FRAME } from './tracing-frame.ts'
 import { homography, through, type SheetPoint } from './view.ts'
@@ -112,7 +113,7 @@ function patchesOf(picture: Picture): Patch[] {
     }
     dark /= cells.length
     const rim = [...rows].flatMap(([y, [left, right]]): OutlinePoint[] => [[left, y], [right + 1, y], [left, y + 1], [right + 1, y + 1]]) // prettier-ignore
-    const hull = outlineHull(rim)
+    const hull = hullOf(rim)
     const whole = areaOf(hull)
     if (hull.length < 4 || cells.length < FILLED * whole) return
     const quad = largestQuad(hull)

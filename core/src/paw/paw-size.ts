@@ -1,23 +1,7 @@
+import { hullOf } from '../fit/index.ts'
+
 /** A point of an outline, mm; y down on the sheet. */
 export type OutlinePoint = readonly [x: number, y: number]
-
-/** The convex hull, in order round. */
-export function outlineHull(points: readonly OutlinePoint[]): OutlinePoint[] {
-  const sorted = [...points].sort((a, b) => a[0] - b[0] || a[1] - b[1])
-  const chain = (row: readonly OutlinePoint[]): OutlinePoint[] => {
-    const out: OutlinePoint[] = []
-    for (const p of row) {
-      for (;;) {
-        const [a, b] = [out.at(-2), out.at(-1)]
-        if (!a || !b || (b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0]) > 0) break
-        out.pop()
-      }
-      out.push(p)
-    }
-    return out.slice(0, -1)
-  }
-  return [...chain(sorted), ...chain([...sorted].reverse())]
-}
 
 export interface PawSizeOfOutline {
   widthMm: number
@@ -46,7 +30,7 @@ export function pawSizeOf(
 ): PawSizeOfOutline {
   if (points.length < 3 || points.some((point) => !point.every(Number.isFinite))) throw new RangeError('an outline has three points or more')
   if (!(windowRad >= 0) || !Number.isFinite(toesRad)) throw new RangeError('an axis and its window are angles')
-  const hull = outlineHull(points)
+  const hull = hullOf(points)
   if (hull.length < 3) throw new RangeError('an outline encloses something')
   const extent = (at: number): number => {
     const [c, s] = [Math.cos(at), Math.sin(at)]

@@ -1,9 +1,9 @@
 import fc from 'fast-check'
 import { Mask } from 'image-js'
 import { describe, expect, it } from 'vitest'
-import { strapSlackMm } from '../fit/index.ts'
+import { hullOf, strapSlackMm } from '../fit/index.ts'
 import { breakIn } from './break-in.ts'
-import { dragOutline, outlineHull, pawSizeOf, type OutlinePoint } from './paw-size.ts'
+import { dragOutline, pawSizeOf, type OutlinePoint } from './paw-size.ts'
 import { pawReading } from './paw-reading.ts'
 import { inventedPaw } from './rendered-sheet.ts'
 import { strapPlace } from './strap-place.ts'
@@ -64,7 +64,7 @@ describe('width and length of an outline', () => {
   it('an outline of two points, or on one line, is none', () => {
     expect(() => pawSizeOf([[0, 0], [1, 1]])).toThrow(RangeError) // prettier-ignore
     expect(() => pawSizeOf([[0, 0], [1, 1], [2, 2]])).toThrow(RangeError) // prettier-ignore
-    expect(outlineHull([[0, 0], [2, 0], [2, 2], [0, 2], [1, 1]])).toHaveLength(4) // prettier-ignore
+    expect(hullOf([[0, 0], [2, 0], [2, 2], [0, 2], [1, 1]])).toHaveLength(4) // prettier-ignore
   })
 })
 

@@ -1,5 +1,6 @@
 import type { OutlinePoint } from './paw-size.ts'
 import type { Picture } from './picture.ts'
+import { seeded } from '../units/index.ts'
 import { TRACING_FRAME } from './tracing-frame.ts'
 import { mmOf, type SheetView } from './view.ts'
 
@@ -23,18 +24,6 @@ export interface Shot {
   pencilMm: number
   /** Share of the picture's shorter side that the sheet's longer one takes. */
   fill?: number
-}
-
-/** Chance from a seed (mulberry32). */
-export function chanceFrom(seed: number): () => number {
-  let state = seed >>> 0
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0
-    let t = state
-    t = Math.imul(t ^ (t >>> 15), t | 1)
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61)
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296
-  }
 }
 
 /** An invented paw's outline about the origin, toes up, mm: a pad with four toes. */
@@ -142,7 +131,7 @@ export function renderedSheet(
   const sheet = drawn(outlines, pencil, pencilMm)
   const [wide, high] = [2 * HALF_WIDE * FINE, 2 * HALF_HIGH * FINE]
   const view = viewOf(shot)
-  const chance = chanceFrom(seed)
+  const chance = seeded(seed)
   const each = 8
   const [nw, nh] = [Math.ceil(width / each) + 1, Math.ceil(height / each) + 1]
   const nodes = Array.from({ length: nw * nh }, (_, i) => mmOf(view, [(i % nw) * each, Math.floor(i / nw) * each]))

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { pawSizeOf } from './paw-size.ts'
-import { chanceFrom, inventedPaw, renderedSheet, type Shot } from './rendered-sheet.ts'
+import { inventedPaw, renderedSheet, type Shot } from './rendered-sheet.ts'
 import { tracePaws } from './trace-paws.ts'
+import { seeded } from '../units/index.ts'
 
 const SHOT: Shot = { width: 900, height: 1200, turnRad: 0.3, tiltRad: 0.25, sideRad: -0.1, lens: 0.03, light: 2.5, noise: 0.008, blurPx: 0.7, pencil: 0.5, pencilMm: 0.8, fill: 0.58 } // prettier-ignore
 const WINDOW = { windowRad: (5 / 180) * Math.PI }
@@ -9,7 +10,7 @@ const placed = (points: readonly (readonly [number, number])[], dx: number, dy: 
 
 /** What a photograph misses the drawn outline by, mm. */
 function missOf(seed: number): { width: number; length: number } | string {
-  const by = chanceFrom(seed)
+  const by = seeded(seed)
   const w = 38 + 50 * by()
   const paw = placed(inventedPaw(w, w * (1 + 0.3 * by()), 0.2 * (by() - 0.5)), 0, 5)
   const gaps = by() < 0.5 ? [] : [[40, 43 + 2 * by()] as const]

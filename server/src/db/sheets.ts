@@ -13,8 +13,8 @@ import { readingsOfTicket } from './readings.ts'
 import { recordOf, type Row } from './rows.ts'
 import { itemsOfTicket, listTickets, requireTicket, ticketsOfDog } from './tickets.ts'
 import { tryOnsOfTicket } from './try-ons.ts'
-import { outingsOfDog } from './outings.ts'
-import { bootOutingsOfDog, tracingsOfDog } from './paws.ts'
+import { outings } from './outings.ts'
+import { bootOutings, tracings } from './paws.ts'
 import { weighingsOfDog } from './weighings.ts'
 
 /** Settings made on this ticket, and those of our pieces on this dog from any other. */
@@ -41,9 +41,9 @@ function sheetOf(db: Db, ticket: Ticket): TicketSheet {
     owner: ownerId ? findOwner(db, ownerId) : null,
     dogNotes: dog ? notesOfDog(db, dog.id).filter((note) => note.over === null) : [],
     weighings: dog ? weighingsOfDog(db, dog.id) : [],
-    outings: dog ? outingsOfDog(db, dog.id) : [],
-    tracings: dog ? tracingsOfDog(db, dog.id) : [],
-    bootOutings: dog ? bootOutingsOfDog(db, dog.id) : [],
+    outings: dog ? outings.ofDog(db, dog.id) : [],
+    tracings: dog ? tracings.ofDog(db, dog.id) : [],
+    bootOutings: dog ? bootOutings.ofDog(db, dog.id) : [],
     items: itemsOfTicket(db, ticket.id),
     readings: marked(readingsOfTicket(db, ticket.id)),
     choices: marked(factsOf(db, resources.choices, ticket.id).map(choiceOf)),
@@ -76,9 +76,9 @@ export function dogSheet(db: Db, named: string): DogSheet {
     notes: notesOfDog(db, id),
     photos: photosOfDog(db, id),
     weighings: weighingsOfDog(db, id),
-    outings: outingsOfDog(db, id),
-    tracings: tracingsOfDog(db, id),
-    bootOutings: bootOutingsOfDog(db, id),
+    outings: outings.ofDog(db, id),
+    tracings: tracings.ofDog(db, id),
+    bootOutings: bootOutings.ofDog(db, id),
     joins: joinsOfDog(db, id),
   }
 }

@@ -19,8 +19,8 @@ import { bodySheetOf, takeBodySheet } from '../db/body-sheets.ts'
 import { addDogNote, changeDogNote } from '../db/dog-notes.ts'
 import { changeDogJoin, joinDogs } from '../db/dog-joins.ts'
 import { addDog, changeDog, listDogs } from '../db/dogs.ts'
-import { addOuting, changeOuting } from '../db/outings.ts'
-import { addBootOuting, addTracing, changeBootOuting, changeTracing } from '../db/paws.ts'
+import { outings } from '../db/outings.ts'
+import { bootOutings, tracings } from '../db/paws.ts'
 import { dogsPage } from '../db/dogs-page.ts'
 import { addPhoto, pictureOf, removePhoto } from '../db/photos.ts'
 import { dogSheet } from '../db/sheets.ts'
@@ -64,22 +64,22 @@ export const dogRoutes: Routes = (app, desk) => {
   )
 
   api.put('/api/dogs/:id/outings/:partId', { schema: { params: part, body: NewOuting } }, (request) =>
-    once(desk, request, () => addOuting(db, request.params.id, request.params.partId, request.body)),
+    once(desk, request, () => outings.add(db, request.params.id, request.params.partId, request.body)),
   )
   api.patch('/api/dogs/:id/outings/:partId', { schema: { params: part, body: Changes } }, (request) =>
-    once(desk, request, () => changeOuting(db, request.params.id, request.params.partId, request.body.changes)),
+    once(desk, request, () => outings.change(db, request.params.id, request.params.partId, request.body.changes)),
   )
   api.put('/api/dogs/:id/tracings/:partId', { schema: { params: part, body: NewTracing } }, (request) =>
-    once(desk, request, () => addTracing(db, request.params.id, request.params.partId, request.body)),
+    once(desk, request, () => tracings.add(db, request.params.id, request.params.partId, request.body)),
   )
   api.patch('/api/dogs/:id/tracings/:partId', { schema: { params: part, body: Changes } }, (request) =>
-    once(desk, request, () => changeTracing(db, request.params.id, request.params.partId, request.body.changes)),
+    once(desk, request, () => tracings.change(db, request.params.id, request.params.partId, request.body.changes)),
   )
   api.put('/api/dogs/:id/boot-outings/:partId', { schema: { params: part, body: NewBootOuting } }, (request) =>
-    once(desk, request, () => addBootOuting(db, request.params.id, request.params.partId, request.body)),
+    once(desk, request, () => bootOutings.add(db, request.params.id, request.params.partId, request.body)),
   )
   api.patch('/api/dogs/:id/boot-outings/:partId', { schema: { params: part, body: Changes } }, (request) =>
-    once(desk, request, () => changeBootOuting(db, request.params.id, request.params.partId, request.body.changes)),
+    once(desk, request, () => bootOutings.change(db, request.params.id, request.params.partId, request.body.changes)),
   )
 
   api.put('/api/dogs/:id/joins/:partId', { schema: { params: part, body: NewDogJoin } }, (request) =>

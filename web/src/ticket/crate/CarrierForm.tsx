@@ -1,5 +1,6 @@
 import type { CarrierRules } from '@merry-tailor/core'
 import { useState } from 'react'
+import { TickRow } from '../../ui/controls/TickRow'
 import { useChangeShopMutation } from '../../api/queries'
 import { LengthEntry, NumberEntry } from '../../length-entry'
 import { useOnce } from '../../state/use-once'
@@ -57,17 +58,9 @@ export function CarrierForm({ was, onDone }: { was: CarrierRules | null; onDone:
           />
         ))}
       </div>
-      <button
-        type="button"
-        aria-pressed={rules.refusesFlatFace}
-        onClick={() => set({ refusesFlatFace: !rules.refusesFlatFace })}
-        className="flex min-h-11 items-center gap-2 text-left"
-      >
-        <span className={`flex h-6 w-6 shrink-0 items-center justify-center border-[2.5px] border-ink ${rules.refusesFlatFace ? 'bg-ink text-panel' : ''}`}>
-          {rules.refusesFlatFace ? '✓' : ''}
-        </span>
+      <TickRow on={rules.refusesFlatFace} onChange={(refusesFlatFace) => set({ refusesFlatFace })}>
         It takes no flat faces
-      </button>
+      </TickRow>
       {problem && (
         <p role="alert" className="font-semibold text-snag">
           {problem}

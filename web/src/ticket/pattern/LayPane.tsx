@@ -1,3 +1,4 @@
+import { TickRow } from '../../ui/controls/TickRow'
 import type { GarmentPlan, PatternPiece } from '@merry-tailor/core'
 import { LengthEntry } from '../../length-entry'
 import { useBox } from '../../ui/use-width'
@@ -37,17 +38,9 @@ export function LayPane({ pieces, cloth, plan, onChange, unit, say }: LayPanePro
         <LengthEntry label="Cloth’s width" mm={widthMm} least={300} most={4000} onSet={(clothWidthMm) => onChange({ clothWidthMm })} />
         <LengthEntry label="Between pieces" mm={gapMm} least={0} most={100} onSet={(to) => onChange({ gapMm: to })} />
       </div>
-      <button
-        type="button"
-        aria-pressed={oneWay}
-        onClick={() => onChange({ oneWay: !oneWay })}
-        className="mt-1 flex min-h-11 w-full items-center gap-2 text-left text-[14.5px] leading-[18px]"
-      >
-        <span className={`flex h-6 w-6 shrink-0 items-center justify-center border-[2.5px] border-ink ${oneWay ? 'bg-ink text-panel' : ''}`}>
-          {oneWay ? '✓' : ''}
-        </span>
+      <TickRow on={oneWay} onChange={(to) => onChange({ oneWay: to })} className="mt-1 text-[14.5px] leading-[18px]">
         Nap or print runs one way: no piece is turned
-      </button>
+      </TickRow>
     </section>
   )
 }

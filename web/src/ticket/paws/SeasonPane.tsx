@@ -1,5 +1,6 @@
 import { bootDemand, bootRate, bootStock, type BootOuting, type Footing } from '@merry-tailor/core'
 import { useMemo } from 'react'
+import { TickRow } from '../../ui/controls/TickRow'
 import { NumberEntry } from '../../length-entry'
 import { useKeptDraft } from '../../state/use-kept-draft'
 
@@ -74,12 +75,9 @@ export function SeasonPane({ name, dogId, labels, footing, outings }: SeasonPane
           onSet={(onHand) => set({ onHand: Math.round(onHand) })}
         />
       </div>
-      <button type="button" aria-pressed={plan.long} onClick={() => set({ long: !plan.long })} className="flex min-h-11 items-center gap-2 text-[14.5px]">
-        <span className={`flex h-6 w-6 items-center justify-center border-[2.5px] border-ink ${plan.long ? 'bg-ink text-panel' : ''}`}>
-          {plan.long ? '✓' : ''}
-        </span>
+      <TickRow on={plan.long} onChange={(long) => set({ long })} className="text-[14.5px]">
         A long race: eight kept a dog
-      </button>
+      </TickRow>
       {stock.sizes.map(({ label, mean, spares }) => (
         <div key={label} className="text-[15px]">
           <p className="flex justify-between">

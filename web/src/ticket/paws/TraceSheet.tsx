@@ -1,6 +1,7 @@
 import { dragOutline, pawReading, PLAIN_CIRCUMSTANCES, type NewTracing, type Picture, type Traced } from '@merry-tailor/core'
 import { tracingFramePdf } from '@merry-tailor/core/formats'
 import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react'
+import { TickRow } from '../../ui/controls/TickRow'
 import { v7 as uuid } from 'uuid'
 import { useAddPhotoMutation, useAddTracingMutation } from '../../api/queries'
 import { useActs } from '../../bench'
@@ -190,10 +191,9 @@ export function TraceSheet({ dogId, paw: first, say, onDone }: TraceSheetProps) 
                 ))}
               </div>
               <NumberEntry label="Pencil outside the paw, mm a side" value={pencilMm ?? 1} least={0} most={9} problem="From 0 to 9 mm." onSet={setPencil} />
-              <button type="button" aria-pressed={lineRead} onClick={() => setLineRead(!lineRead)} className="flex min-h-11 items-center gap-2 text-left">
-                <span className={`flex h-6 w-6 shrink-0 items-center justify-center border-[2.5px] border-ink ${lineRead ? 'bg-ink text-panel' : ''}`}>{lineRead ? '✓' : ''}</span>
-                The printed line measures 100 mm
-              </button>
+              <TickRow on={lineRead} onChange={setLineRead}>
+The printed line measures 100 mm
+</TickRow>
               <button type="button" onClick={keep} className="min-h-12 w-full rounded-[2px] border-2 border-ink bg-panel px-4 text-[17px] font-bold hover:bg-bench">
                 Keep {pawName(paw).toLowerCase()}
               </button>
