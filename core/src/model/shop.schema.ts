@@ -56,6 +56,10 @@ export const CarrierRules = z.object({
 })
 export type CarrierRules = z.infer<typeof CarrierRules>
 
+/** Boots on the shop's own shelf, by table and size. */
+export const BootsHere = z.object({ tableId: line(60).min(1), label: line(40).min(1), here: z.int().min(0).max(100_000) })
+export type BootsHere = z.infer<typeof BootsHere>
+
 /** What the whole shop has agreed on; every device follows. */
 export const ShopFields = z.object({
   name: line(80),
@@ -86,6 +90,8 @@ export const ShopFields = z.object({
   /** Insides of crates, by label, that somebody measured. */
   crates: z.array(MeasuredCrate).max(60),
   carriers: z.array(CarrierRules).max(60),
+  /** Counted, size by size; what is not in it was never counted. */
+  boots: z.array(BootsHere).max(600),
 })
 export type ShopFields = z.infer<typeof ShopFields>
 

@@ -26,6 +26,8 @@ export const NewTracing = z.object({
   view: View.nullable(),
   /** The flattened picture among the dog's. */
   photoId: Id.nullable(),
+  /** The nails, as they stood when it was drawn. */
+  nails: z.enum(['short', 'long']).nullable().default(null),
   /** A hand moved the outline. */
   edited: z.boolean(),
   at: Moment,

@@ -20,11 +20,12 @@ export const tracings = resource<Tracing>({
     rmsMm: 'rms_mm',
     view: json('view'),
     photoId: 'photo_id',
+    nails: 'nails',
     edited: flag('edited'),
     removed: flag('removed'),
     at: 'at',
     by: 'by_whom',
   },
   made: 'at',
-  defaults: { removed: false },
+  defaults: { removed: false, nails: null },
 })

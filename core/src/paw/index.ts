@@ -4,6 +4,7 @@ export { mmOf, pxOf, viewFrom, type SheetPoint, type SheetView } from './view.ts
 export { dragOutline, pawSizeOf, READING_WINDOW, type OutlinePoint, type PawSizeOfOutline } from './paw-size.ts'
 export { pawReading, type PawReading } from './paw-reading.ts'
 export { frameIn, tracePaws, type Picture, type TracedPaw, type TraceFrame, type Traced } from './trace-paws.ts'
+export { besideRuler, frameByHand, KNOWN_CORNERS, pawsIn, type KnownCorners } from './by-hand.ts'
 export { strapPlace, type BootStrap, type BootStrapQuestion } from './strap-place.ts'
 export { breakIn, type BootsOn, type BreakInStep } from './break-in.ts'
 export { bootRate, countCdf } from './boot-counts.ts'

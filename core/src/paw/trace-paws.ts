@@ -1,6 +1,6 @@
 import { findMarks } from './find-marks.ts'
-import { findPaws, type TracedPaw } from './find-paws.ts'
-import { darknessOf, flattened } from './flat-sheet.ts'
+import { pawsIn } from './by-hand.ts'
+import type { TracedPaw } from './find-paws.ts'
 import type { OutlinePoint } from './paw-size.ts'
 import type { Picture } from './picture.ts'
 import { refineMark } from './refine-mark.ts'
@@ -81,7 +81,6 @@ export function frameIn(picture: Picture): TraceFrame | null {
 export function tracePaws(picture: Picture): Traced {
   const frame = frameIn(picture)
   if (!frame) return { ok: false, problem: 'no-frame' }
-  const paws = findPaws(darknessOf(flattened(picture, frame.view)))
-  if (paws.length === 0) return { ok: false, problem: 'no-outline' }
-  return { ok: true, frame, paws: paws.sort((a, b) => b.points.length - a.points.length) }
+  const paws = pawsIn(picture, frame)
+  return paws.length === 0 ? { ok: false, problem: 'no-outline' } : { ok: true, frame, paws }
 }

@@ -33,6 +33,20 @@ export function frontOf<T extends Sized>(table: T): T {
   return only(table, (bands) => Object.fromEntries(Object.entries(bands).filter(([id]) => !(id in HIND))))
 }
 
+const measuresOf = (hind: boolean): readonly MeasureId[] => (hind ? ['M34', 'M35'] : ['M32', 'M33'])
+
+/** A boot table as it sizes one paw: a chart with one width and one length sizes the hind paws by the same columns. */
+export const pawTable = (table: SizeTable, paw: Paw): SizeTable =>
+  only(table, (bands) => {
+    const kept: Record<string, [number, number]> = {}
+    for (const id of measuresOf(paw.startsWith('rear'))) {
+      const front = HIND[id]
+      const band = bands[id] ?? (front && bands[front])
+      if (band) kept[id] = band
+    }
+    return kept
+  })
+
 /**
  * The size of each paw by its own tapes; one of four may differ. A chart with one width and one length sizes the hind
  * paws by the same columns. Source: handbook 3.1, "measure each paw", from memory, unverified.
@@ -43,17 +57,8 @@ export function frontOf<T extends Sized>(table: T): T {
 export function pawSizes(table: SizeTable, body: SizedBody, views: ShopFields['views'] = {}): PawSize[] {
   if (families[table.family].shelf !== 'boot') return []
   return paws.map((paw) => {
-    const hind = paw.startsWith('rear')
-    const ids: readonly MeasureId[] = hind ? ['M34', 'M35'] : ['M32', 'M33']
-    const one = only(table, (bands) => {
-      const kept: Record<string, [number, number]> = {}
-      for (const id of ids) {
-        const front = HIND[id]
-        const band = bands[id] ?? (front && bands[front])
-        if (band) kept[id] = band
-      }
-      return kept
-    })
+    const ids = measuresOf(paw.startsWith('rear'))
+    const one = pawTable(table, paw)
     const own = Object.fromEntries(ids.map((id) => [id, body[`${id}/${paw}`]]))
     const best = rankSizes(one, own, views)[0]
     return { paw, size: best && best.grade !== 'none' ? best : null }

@@ -1,0 +1,2 @@
+-- Whether the nails were short when a paw was drawn.
+ALTER TABLE tracings ADD COLUMN nails TEXT CHECK (nails IN ('short', 'long'));
