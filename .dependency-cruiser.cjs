@@ -59,6 +59,7 @@ const webRooms = [
   ['length-entry'],
   ['rigs'],
   ['dog-record'],
+  ['boots'],
   ['bench'],
   ['drafting'],
   ['garment'],
@@ -76,6 +77,7 @@ const webRooms = [
 const webDoors = [
   'form',
   'device',
+  'boots',
   'length-entry',
   'rigs',
   'dog-record',

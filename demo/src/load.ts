@@ -23,9 +23,10 @@ import { v7 as uuid } from 'uuid'
 import { dogs, fitters, gauges, notes, owners, tickets } from './scenario.ts'
 import type { ItemStory, ReadingStory, SetUpStory, TicketStory } from './stories.ts'
 import { pieces } from './pieces.ts'
-import { bootOutings, carriers, crates, outlineOf, spaces, tracings } from './paws.ts'
+import { bootOutings, carriers, crates, sheets, shelf, spaces } from './paws.ts'
 import { cars, outings, rigs } from './rigs.ts'
 import { season } from './season.ts'
+import { tracedStory } from './sheets.ts'
 import { sizeTables } from './size-tables.ts'
 
 const DAY_MS = 86_400_000
@@ -33,7 +34,12 @@ const DAY_MS = 86_400_000
 /** Puts the whole scenario through the real API of the server at `address`. Dates are set about `now`. */
 export async function loadScenario(address: string, now: Date): Promise<{ dogs: number; owners: number; tickets: number }> {
   const put = async (path: string, body: unknown, method = 'PUT'): Promise<void> => {
-    const answer = await fetch(`${address}${path}`, { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })
+    const picture = body instanceof Uint8Array
+    const answer = await fetch(`${address}${path}`, {
+      method,
+      headers: { 'content-type': picture ? 'image/png' : 'application/json' },
+      body: picture ? Buffer.from(body) : JSON.stringify(body),
+    })
     if (!answer.ok) throw new Error(`${method} ${path} answered ${answer.status}: ${await answer.text()}`)
   }
   const dayFromNow = (days: number): string => localDay(new Date(now.getTime() + days * DAY_MS))
@@ -83,6 +89,7 @@ export async function loadScenario(address: string, now: Date): Promise<{ dogs: 
       changes: [
         { field: 'crates', from: [], to: crates },
         { field: 'carriers', from: [], to: carriers },
+        { field: 'boots', from: [], to: shelf },
       ],
     },
     'PATCH',
@@ -96,21 +103,14 @@ export async function loadScenario(address: string, now: Date): Promise<{ dogs: 
       at: new Date(now.getTime() - daysAgo * DAY_MS).toISOString(),
       by: fitters[1],
     })
-  for (const { dog, daysAgo, paw, widthMm, lengthMm, lean } of tracings)
-    await put(`/api/dogs/${idOf(dog)}/tracings/${uuid()}`, {
-      paw,
-      points: outlineOf(widthMm, lengthMm, lean),
-      toesRad: -Math.PI / 2,
-      closedMm: 0,
-      pencilMm: 1.2,
-      lineRead: true,
-      rmsMm: 0.08,
-      view: null,
-      photoId: null,
-      edited: false,
-      at: new Date(now.getTime() - daysAgo * DAY_MS).toISOString(),
-      by: fitters[0],
-    })
+  for (const [i, story] of sheets.entries()) {
+    const { png, tracings } = tracedStory(story, 40 + i)
+    const [photoId, by] = [png && uuid(), fitters[0]]
+    const drawnAt = new Date(now.getTime() - story.daysAgo * DAY_MS + i * 240_000).toISOString()
+    const about = new URLSearchParams({ view: 'paw', at: drawnAt, by }).toString()
+    if (png) await put(`/api/dogs/${idOf(story.dog)}/photos/${photoId}?${about}`, png)
+    for (const tracing of tracings) await put(`/api/dogs/${idOf(story.dog)}/tracings/${uuid()}`, { ...tracing, photoId, at: drawnAt, by })
+  }
   for (const { dog, daysAgo, rig, loadKg, note, ...outing } of outings)
     await put(`/api/dogs/${idOf(dog)}/outings/${uuid()}`, {
       ...outing,

@@ -1,4 +1,4 @@
-import { inventedPaw, type CarrierRules, type CarSpace, type MeasuredCrate, type NewBootOuting, type NewTracing } from '@merry-tailor/core'
+import type { BootsHere, CarrierRules, CarSpace, MeasuredCrate, NewBootOuting, NewTracing } from '@merry-tailor/core'
 
 /** Outings in boots of two team dogs, half a season of them: what came back, paw by paw. Invented. */
 export interface BootStory {
@@ -31,15 +31,30 @@ export const bootOutings: readonly BootStory[] = [
   { dog: 'lodestar', daysAgo: 11, km: 18.6, minutes: 84, paws: all({ 'front-left': lost }) },
 ]
 
-/** Traced paws of one of them: the right front one is the odd one. Drawn from our own outline. */
-export const tracings: readonly (Pick<NewTracing, 'paw'> & { dog: string; daysAgo: number; widthMm: number; lengthMm: number; lean: number })[] = [
-  { dog: 'bilberry', daysAgo: 23, paw: 'front-left', widthMm: 60.6, lengthMm: 74.2, lean: 0.03 },
-  { dog: 'bilberry', daysAgo: 23, paw: 'front-right', widthMm: 65.8, lengthMm: 77.1, lean: -0.04 },
-  { dog: 'bilberry', daysAgo: 23, paw: 'rear-left', widthMm: 54.3, lengthMm: 69.4, lean: 0.02 },
-  { dog: 'bilberry', daysAgo: 23, paw: 'rear-right', widthMm: 54.9, lengthMm: 70.2, lean: -0.01 },
+/** A sheet with two paws of a pair drawn on it. */
+export interface SheetStory {
+  dog: string
+  daysAgo: number
+  pencilMm: number
+  nails: NewTracing['nails']
+  paws: readonly { paw: NewTracing['paw']; widthMm: number; lengthMm: number; lean: number }[]
+  /** How it lay before the camera; `null`: only the outline was kept. */
+  shot: { turn: number; tilt: number; light: number } | null
+}
+
+/** Traced paws of one of them, both fore paws twice: the right front one is the odd one. Drawn from our own outline. */
+export const sheets: readonly SheetStory[] = [
+  { dog: 'bilberry', daysAgo: 23, pencilMm: 1.2, nails: 'short', shot: null, paws: [{ paw: 'front-left', widthMm: 58.9, lengthMm: 72.2, lean: 0.05 }, { paw: 'front-right', widthMm: 64.6, lengthMm: 75.6, lean: -0.02 }] },
+  { dog: 'bilberry', daysAgo: 23, pencilMm: 1.2, nails: 'short', shot: { turn: -0.12, tilt: -0.16, light: 1.4 }, paws: [{ paw: 'front-left', widthMm: 58.2, lengthMm: 71.8, lean: 0.03 }, { paw: 'front-right', widthMm: 63.4, lengthMm: 74.7, lean: -0.04 }] },
+  { dog: 'bilberry', daysAgo: 23, pencilMm: 1.2, nails: 'short', shot: { turn: 0.05, tilt: 0.12, light: 2.3 }, paws: [{ paw: 'rear-left', widthMm: 51.9, lengthMm: 67, lean: 0.02 }, { paw: 'rear-right', widthMm: 52.5, lengthMm: 67.8, lean: -0.01 }] },
+] // prettier-ignore
+
+/** Boots counted on the shelf. */
+export const shelf: readonly BootsHere[] = [
+  { tableId: 'tidewrack-team-booties', label: 'Cockle', here: 14 },
+  { tableId: 'tidewrack-team-booties', label: 'Razor', here: 9 },
+  { tableId: 'tidewrack-team-booties', label: 'Oyster', here: 3 },
 ]
-export const outlineOf = (widthMm: number, lengthMm: number, lean: number): [number, number][] =>
-  inventedPaw(widthMm, lengthMm, lean).map(([x, y]) => [Math.round(x * 100) / 100, Math.round(y * 100) / 100])
 
 const boot = (long: number, wide: number, high: number, top: number, arch: number): CarSpace => ({
   floor: [[0, 0], [long, 0], [long, wide], [0, wide]],

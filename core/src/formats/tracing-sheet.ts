@@ -38,3 +38,25 @@ export const bootOutingsToCsv = (outings: readonly BootOuting[]): string =>
         ]),
       ),
   ])
+
+/** A boot as it is ordered: whose paw, what it measures, which size. Lengths mm. */
+export interface BootRow {
+  paw: string
+  widthMm: number | null
+  lengthMm: number | null
+  label: string
+  /** Where the strap lies above the ground, and how long it is. */
+  strap: { at: string; fromMm: number; toMm: number; lengthMm: number | null } | null
+  nails: string
+}
+
+const mm = (value: number | null | undefined): string => (value == null ? '' : num(Math.round(value * 10) / 10))
+
+/** Boots of a dog, one row a paw (docs/formats.md). */
+export const bootsToCsv = (rows: readonly BootRow[]): string =>
+  writeCsv([
+    ['paw', 'width mm', 'length mm', 'size', 'strap', 'strap from mm', 'strap to mm', 'strap long mm', 'nails'],
+    ...rows.map(({ paw, widthMm, lengthMm, label, strap, nails }) => [
+      paw, mm(widthMm), mm(lengthMm), label, strap?.at ?? '', mm(strap?.fromMm), mm(strap?.toMm), mm(strap?.lengthMm), nails,
+    ]),
+  ]) // prettier-ignore

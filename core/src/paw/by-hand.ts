@@ -4,7 +4,7 @@ import type { OutlinePoint } from './paw-size.ts'
 import type { Picture } from './picture.ts'
 import type { TraceFrame } from './trace-paws.ts'
 import { TRACING_FRAME } from './tracing-frame.ts'
-import { mmOf, viewFrom, type SheetPoint, type SheetView } from './view.ts'
+import { mmOf, pxOf, viewFrom, type SheetPoint, type SheetView } from './view.ts'
 
 type Four = readonly [SheetPoint, SheetPoint, SheetPoint, SheetPoint]
 const around = (wide: number, high: number): Four => [
@@ -64,26 +64,24 @@ export function frameByHand(
   if (!view) return null
   const middle: SheetPoint = pawPx ? mmOf(view, pawPx) : [0, 0]
   const own = about(view, middle)
-  const ends = ([[-SPAN / 2, 0], [SPAN / 2, 0], [0, -SPAN / 2], [0, SPAN / 2]] as const).map(([x, y]) => pxThrough(own, [x, y])) // prettier-ignore
-  const spans = (of: SheetView): [number, number] => {
-    const [a, b, c, d] = ends.map((end) => mmOf(of, end)) as [OutlinePoint, OutlinePoint, OutlinePoint, OutlinePoint]
-    return [Math.hypot(b[0] - a[0], b[1] - a[1]), Math.hypot(d[0] - c[0], d[1] - c[1])]
-  }
+  const end = (x: number, y: number): OutlinePoint => pxOf(own, [x, y])
+  const pairs = [
+    [end(-SPAN / 2, 0), end(SPAN / 2, 0)],
+    [end(0, -SPAN / 2), end(0, SPAN / 2)],
+  ] as const
+  const spans = (of: SheetView): number[] =>
+    pairs.map(([from, to]) => {
+      const [a, b] = [mmOf(of, from), mmOf(of, to)]
+      return Math.hypot(b[0] - a[0], b[1] - a[1])
+    })
   let off = 0
   for (let i = 0; i < 8; i++) {
     const nudged = px.map(([x, y], k): [number, number] => [x + (i === 2 * k ? handPx : 0), y + (i === 2 * k + 1 ? handPx : 0)])
     const other = seen(nudged)
     if (!other) return null
-    const [wide, long] = spans(other)
-    off += Math.max((wide - SPAN) ** 2, (long - SPAN) ** 2)
+    off += Math.max(...spans(other).map((mm) => (mm - SPAN) ** 2))
   }
   return { view: own, marks: 0, rmsMm: Math.sqrt(off), mirrored: turns[0] !== undefined && turns[0] < 0, flat: true }
-}
-
-const pxThrough = (view: SheetView, [x, y]: SheetPoint): [number, number] => {
-  const [a, b, c, d, e, f, g, h, i] = view.h as [number, number, number, number, number, number, number, number, number]
-  const w = g * x + h * y + i
-  return [view.middle[0] + (view.half * (a * x + b * y + c)) / w, view.middle[1] + (view.half * (d * x + e * y + f)) / w]
 }
 
 /** Closed outlines on a sheet whose view is known, the longest line first; none where no line closes. */

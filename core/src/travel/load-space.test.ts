@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { roomFor, sideBySide, type LoadSpace } from './load-space.ts'
+import { placesBeside, roomFor, sideBySide, type LoadSpace } from './load-space.ts'
+import { spaceProblem } from './space-problem.ts'
 import { strapOver } from './strap-over.ts'
 import { throughOpening } from './through-opening.ts'
 import { clearanceOf, wayIn } from './way-in.ts'
@@ -78,6 +79,55 @@ describe('room in a load space', () => {
     // Only the narrow one passes beside the arch: the order counts.
     const arched: LoadSpace = { ...plain, arches: [{ xMm: [0, 900], yMm: [0, 100], heightMm: 300 }] }
     expect(sideBySide(arched, box, { ...box, widthMm: 400 }, { yawRad: [0, 0], along: 'y' })).toBeCloseTo(100, 6)
+  })
+  it('two beside each other stand where they are said to: each in the space, so much between them', () => {
+    const other = { ...box, widthMm: 400, lengthMm: 600 }
+    for (const along of ['x', 'y'] as const) {
+      const wide: LoadSpace = { ...plain, floor: rect(1500, 1100), side: rect(1500, 800) }
+      const found = placesBeside(wide, box, other, { yawRad: [0, 0], along })
+      const k = along === 'x' ? 0 : 1
+      const [a, b] = found?.at ?? [
+        [0, 0],
+        [0, 0],
+      ]
+      const half = ((along === 'x' ? box.lengthMm : box.widthMm) + (along === 'x' ? other.lengthMm : other.widthMm)) / 2
+      expect(Math.abs(a[k] - b[k]) - half).toBeCloseTo(found?.betweenMm ?? NaN, 6)
+      for (const [[x, y], { lengthMm, widthMm }] of [
+        [a, box],
+        [b, other],
+      ] as const) {
+        expect(x).toBeGreaterThanOrEqual(lengthMm / 2 - 1e-6)
+        expect(x).toBeLessThanOrEqual(1500 - lengthMm / 2 + 1e-6)
+        expect(y).toBeGreaterThanOrEqual(widthMm / 2 - 1e-6)
+        expect(y).toBeLessThanOrEqual(1100 - widthMm / 2 + 1e-6)
+      }
+    }
+  })
+  it('says what is wrong with a space: a crossing floor, a side folded in, an arch outside', () => {
+    expect(spaceProblem(plain)).toBeNull()
+    expect(
+      spaceProblem({
+        ...plain,
+        floor: [
+          [0, 0],
+          [900, 1100],
+          [900, 0],
+          [0, 1100],
+        ],
+      }),
+    ).toBe('floor-crosses')
+    expect(
+      spaceProblem({
+        ...plain,
+        side: [
+          [0, 0],
+          [900, 0],
+          [300, 300],
+          [0, 800],
+        ],
+      }),
+    ).toBe('side-crosses')
+    expect(spaceProblem({ ...plain, arches: [{ xMm: [300, 700], yMm: [1100, 1250], heightMm: 300 }] })).toBe('arch-outside')
   })
 })
 

@@ -105,25 +105,46 @@ export function roomFor(space: LoadSpace, box: Box, yawRad: number): { roomMm: n
   return found && found.g > -Math.min(box.lengthMm, box.widthMm) / 2 && found.g > -box.heightMm ? { roomMm: found.g, at: [found.x, found.y] } : null
 }
 
+interface Beside {
+  yawRad: readonly [a: number, b: number]
+  /** The line they stand along. */
+  along: 'x' | 'y'
+}
+
 /**
- * What is left between two boxes beside each other, in the better order, negative where they do not both go in.
+ * Two boxes beside each other in the better order, each against its own end: what is left between, negative where they do
+ * not both go in, and where their middles stand.
  *
- * @param yawRad of either; @param along the line they stand along
- * @returns mm; `null` where one of them does not go in alone
+ * @returns `null` where one of them does not go in alone
+ * @throws RangeError for a space or a box that is none
  */
-export function sideBySide(space: LoadSpace, a: Box, b: Box, { yawRad, along }: { yawRad: readonly [a: number, b: number]; along: 'x' | 'y' }): number | null {
+export function placesBeside(
+  space: LoadSpace,
+  a: Box,
+  b: Box,
+  { yawRad, along }: Beside,
+): { betweenMm: number; at: [[x: number, y: number], [x: number, y: number]] } | null {
   for (const box of [a, b]) askBox(box)
   const ends = ([a, b] as const).map((box, i) => {
     const yaw = yawRad[i] as number
     const [limits, arches] = [limitsOf(space, box, yaw), archesOf(space, box, yaw)]
-    const to = (sign: 1 | -1): number | null => best(limits, arches, { x: along === 'x' ? sign : 0, y: along === 'y' ? sign : 0, g: 0 }, 0)?.value ?? null
+    const to = (sign: 1 | -1) => best(limits, arches, { x: along === 'x' ? sign : 0, y: along === 'y' ? sign : 0, g: 0 }, 0)
     const [c, s] = [Math.abs(Math.cos(yaw)), Math.abs(Math.sin(yaw))]
     const half = along === 'x' ? (c * box.lengthMm + s * box.widthMm) / 2 : (s * box.lengthMm + c * box.widthMm) / 2
     const [high, low] = [to(1), to(-1)]
-    return high === null || low === null ? null : { high, low: -low, half }
+    return high === null || low === null ? null : { high, low, half }
   })
   const [one, two] = ends
   if (!one || !two) return null
-  const gap = (lower: typeof one, upper: typeof one): number => upper.high - upper.half - (lower.low + lower.half)
-  return Math.max(gap(one, two), gap(two, one))
+  const gap = (lower: typeof one, upper: typeof one): number => upper.high.value - upper.half - (-lower.low.value + lower.half)
+  const spot = ({ x, y }: { x: number; y: number }): [number, number] => [x, y]
+  const [first, other] = [gap(one, two), gap(two, one)]
+  return first >= other ? { betweenMm: first, at: [spot(one.low), spot(two.high)] } : { betweenMm: other, at: [spot(one.high), spot(two.low)] }
 }
+
+/**
+ * What is left between two boxes beside each other, in the better order, negative where they do not both go in.
+ *
+ * @returns mm; `null` where one of them does not go in alone
+ */
+export const sideBySide = (space: LoadSpace, a: Box, b: Box, how: Beside): number | null => placesBeside(space, a, b, how)?.betweenMm ?? null

@@ -33,6 +33,7 @@ import { DogPhotos } from './DogPhotos'
 import { FormByDate } from './FormByDate'
 import { GearWorn } from './GearWorn'
 import { MeasureHistory } from './MeasureHistory'
+import { InBoots } from './InBoots'
 import { Ladder } from './Ladder'
 import { DogForm } from '../dog-record'
 import { useForm } from '../form'
@@ -68,6 +69,7 @@ function DogRoom({ sheet }: { sheet: DogSheet }) {
   const { dog, owner, tickets, notes, photos, weighings, outings, joins } = sheet
   // A dog that draws, or has begun to learn it.
   const draws = outings.length > 0 || tickets.some(({ items }) => items.some((item) => !item.removed && families[item.family].shelf === 'drafting'))
+  const wearsBoots = sheet.bootOutings.length > 0 || tickets.some(({ items }) => items.some((item) => !item.removed && families[item.family].shelf === 'boot'))
   const rules = useShop()
   const openTicket = useNewTicket()
   const open = (): void => void openTicket({ dogId: dog.id })
@@ -109,6 +111,7 @@ function DogRoom({ sheet }: { sheet: DogSheet }) {
       </section>
       <section aria-label="Readings by date" className="quiet-scroll min-h-0 bg-panel max-lg:border-t-2 max-lg:border-ink">
         {draws && <Ladder dog={dog} outings={outings} />}
+        {wearsBoots && <InBoots dog={dog} outings={sheet.bootOutings} />}
         {weights.length > 1 && (
           <section aria-label="Weight" className="border-b-2 border-ink px-4 pt-2">
             <h2 className="text-[19px] leading-6">Weight</h2>

@@ -1,12 +1,12 @@
-import type { Picture } from '@merry-tailor/core'
+import type { Picture, TraceFrame } from '@merry-tailor/core'
 import { expose, transfer } from 'comlink'
 import { tracedPhoto, type TracedPhoto } from './traced-photo'
 
 /** Traces photographs beside the page. */
 const work = {
-  trace(picture: Picture): TracedPhoto {
-    const out = tracedPhoto(picture)
-    return out.flat ? transfer(out, [out.flat.data.buffer as ArrayBuffer]) : out
+  trace(picture: Picture, byHand: TraceFrame | null): TracedPhoto | null {
+    const out = tracedPhoto(picture, byHand)
+    return out && transfer(out, [out.flat.data.buffer as ArrayBuffer])
   },
 }
 export type PawWork = typeof work

@@ -1,26 +1,16 @@
-import {
-  bootsFor,
-  families,
-  gaugeBlock,
-  predictedOf,
-  proposedChoice,
-  RULES_VERSION,
-  type Footing,
-  type Item,
-  type Offer,
-  type PawSize,
-} from '@merry-tailor/core'
-import { bootOutingsToCsv, tracingsToJson, tracingSvg } from '@merry-tailor/core/formats'
+import { bootsFor, families, predictedOf, proposedChoice, RULES_VERSION, type Footing, type Item } from '@merry-tailor/core'
+import { differenceInCalendarDays, parseISO } from 'date-fns'
 import { useMemo, useState } from 'react'
-import { Link, useNavigate } from 'react-router'
-import { ItemsInHand, NoItem, useActs, useBenchForm, useGauge, useItemInHand, useOpenTicket, useRanked } from '../../bench'
+import { useNavigate } from 'react-router'
+import { ItemsInHand, NoItem, useActs, useItemInHand, useOpenTicket, useSizedBody } from '../../bench'
+import { BackFromOuting } from '../../boots'
 import { VerdictWord } from '../../said/VerdictWord'
-import { readingStyle } from '../../state/settings'
+import { valueStyle } from '../../state/settings'
 import { useAppSelector } from '../../state/store'
 import { useKeys } from '../../state/use-keys'
 import { useOnce } from '../../state/use-once'
+import { useToday } from '../../state/use-today'
 import { KeyCap } from '../../ui/controls/KeyCap'
-import { SaveText } from '../../ui/controls/SaveText'
 import { Segmented } from '../../ui/controls/Segmented'
 import { lengthText } from '../../ui/length/length-text'
 import { Worded } from '../../ui/length/Worded'
@@ -30,12 +20,16 @@ import { reasonWords } from '../../words/kinds'
 import { pawName } from '../../words/measuring'
 import { problemWords } from '../../words/problems'
 import { familyName } from '../../words/stages'
-import { BackFromOuting } from './BackFromOuting'
 import { LegCell } from './LegCell'
-import { isHind, lengthOf, pawNow, PAWS, widthOf, type PawId } from './paw-data'
-import { PawPlate } from './PawPlate'
+import { oddPaw } from './odd-paw'
+import { lengthOf, PAWS, widthOf, type PawId, type TapeId } from './paw-data'
+import { PawCell } from './PawCell'
 import { SeasonPane } from './SeasonPane'
+import { ShelfPane, useBootsHere } from './ShelfPane'
+import { SizeCell } from './SizeCell'
+import { TakeOut } from './TakeOut'
 import { TraceSheet } from './TraceSheet'
+import { useBoots } from './use-boots'
 
 const FOOTINGS: readonly { value: Footing; label: string }[] = [
   { value: 'snow', label: 'Snow, ice' },
@@ -44,7 +38,6 @@ const FOOTINGS: readonly { value: Footing; label: string }[] = [
   { value: 'salt', label: 'Salt' },
   { value: 'indoor', label: 'Indoors' },
 ]
-const NO_SIZES: readonly PawSize[] = []
 const RANKS = {
   first: ['holds', 'First'],
   works: ['holds', 'Works'],
@@ -52,6 +45,10 @@ const RANKS = {
   wrong: ['fails', 'Wrong here'],
   pointless: ['fails', 'No use here'],
 } as const
+/** A key moves a tape's end by an eighth of an inch. */
+const STEP_MM = 25.4 / 8
+/** A season is on while the newest outing is no older, days. Ours. */
+const IN_SEASON = 45
 
 /** Boots for a dog: each paw as it was traced, the size it asks, where its strap lies, and what a season uses up. */
 export function PawsRoom() {
@@ -67,40 +64,39 @@ export function PawsRoom() {
       onPick={setItem}
       className="min-h-0 flex-1 max-md:flex max-md:flex-col max-md:overflow-y-auto max-md:pb-24 md:grid md:grid-cols-[minmax(0,1fr)_344px]"
     >
-      <OnePair key={item.id} item={item} />
+      <OneSet key={item.id} item={item} />
     </ItemsInHand>
   )
 }
 
-function OnePair({ item }: { item: Item }) {
+function OneSet({ item }: { item: Item }) {
   const { sheet, name } = useOpenTicket()
   const navigate = useNavigate()
   const acts = useActs()
   const once = useOnce()
-  const { form } = useBenchForm()
-  const gauge = useGauge()
-  const { ranked, body } = useRanked(item)
+  const { body } = useSizedBody()
+  const { offer, labels, paws, rows } = useBoots(item)
+  const here = useBootsHere(offer?.table ?? null)
+  const on = useToday()
   const settings = useAppSelector((state) => state.settings)
-  const style = { ...readingStyle(settings), unit: settings.unit }
-  const say = (mm: number): string => lengthText(mm, style, true)
+  const look = { ...valueStyle(settings), unit: settings.unit }
+  const say = (mm: number): string => lengthText(mm, look, true)
   const phone = useMedia('(max-width: 767px)')
   const [footing, setFooting] = useState<Footing>(sheet.ticket.footing[0] ?? 'snow')
   const [live, setLive] = useState<PawId>('front-left')
+  const [tape, setTape] = useState<TapeId>('W')
+  const [tried, setTried] = useState<{ paw: PawId; measure: string; mm: number } | null>(null)
   const [tracing, setTracing] = useState<PawId | null>(null)
+  const [back, setBack] = useState(false)
   const [problem, setProblem] = useState<string | null>(null)
   const [ref, box] = useBox<HTMLDivElement>(900, 300)
-  const paws = useMemo(() => PAWS.map((paw) => pawNow(paw, sheet.tracings, body, form)), [sheet.tracings, body, form])
-  const { offer, labels } = useMemo(() => {
-    const found = ranked.find((each) => each.kind === 'paws')
-    return { offer: found, labels: labelsOf(found) }
-  }, [ranked])
-  const sizes = offer?.kind === 'paws' ? offer.paws : NO_SIZES
-  const sizeOf = (paw: PawId) => sizes.find((each) => each.paw === paw)?.size ?? null
   const kinds = useMemo(() => bootsFor({ footing }), [footing])
   const proposed = offer ? proposedChoice([offer], null, null, body) : null
   const counted = Object.entries(Object.values(labels).reduce<Record<string, number>>((sum, label) => ({ ...sum, [label]: (sum[label] ?? 0) + 1 }), {}))
     .map(([label, n]) => `${n} ${label}`)
     .join(', ')
+  const newest = sheet.bootOutings.find((each) => !each.removed)
+  const inSeason = newest !== undefined && differenceInCalendarDays(parseISO(on), parseISO(newest.on)) <= IN_SEASON
   const choose = (): void => {
     const settlement = proposed?.settlement
     if (!settlement || !offer) return
@@ -117,50 +113,76 @@ function OnePair({ item }: { item: Item }) {
       return !error
     })
   }
+  const pick = (paw: PawId): void => {
+    setLive(paw)
+    setTried(null)
+  }
+  const hold = (which: TapeId): void => {
+    setTape(which)
+    setTried(null)
+  }
+  /** The live tape's end moved by keys: tried, not read. */
+  const nudge = (by: 1 | -1): void => {
+    const measure = tape === 'W' ? widthOf(live) : lengthOf(live)
+    const own = paws.find(({ now }) => now.paw === live)?.now
+    const mm = tried?.measure === measure ? tried.mm : (tape === 'W' ? own?.width : own?.length)?.mm
+    if (mm !== undefined) setTried({ paw: live, measure, mm: Math.max(10, mm + by * STEP_MM) })
+  }
   useKeys(
     tracing
       ? {}
       : {
-          Enter: choose,
-          r: () => setTracing(live),
+          Enter: inSeason ? () => setBack(true) : choose,
+          r: () => sheet.dog && setTracing(live),
           o: () => setFooting(FOOTINGS[(FOOTINGS.findIndex(({ value }) => value === footing) + 1) % FOOTINGS.length]?.value ?? 'snow'),
-          ...Object.fromEntries(PAWS.map((paw, i) => [String(i + 1), () => setLive(paw)])),
+          w: () => hold('W'),
+          l: () => hold('L'),
+          Escape: () => setTried(null),
+          ArrowRight: () => nudge(1),
+          ArrowUp: () => nudge(1),
+          ArrowLeft: () => nudge(-1),
+          ArrowDown: () => nudge(-1),
+          ...Object.fromEntries(PAWS.map((paw, i) => [String(i + 1), () => pick(paw)])),
         },
   )
-  const shown = phone ? paws.filter(({ paw }) => paw === live) : paws
+  const shown = phone ? paws.filter(({ now }) => now.paw === live) : paws
   const cellW = Math.max(150, box.width / shown.length)
-  const by = Math.min(
-    ...paws.map(({ outline }) =>
-      Math.min(
-        (cellW - 40) / (Math.max(...outline.map(([x]) => x)) - Math.min(...outline.map(([x]) => x))),
-        190 / (Math.max(...outline.map(([, y]) => y)) - Math.min(...outline.map(([, y]) => y))),
-      ),
-    ),
-  )
-  const odd = oddPaw(paws.map(({ paw, width }) => ({ paw, mm: width?.from === 'read' ? width.mm : null })))
-  const one = gaugeBlock('one', gauge)
-  const dewclawOf = (paw: PawId): boolean => {
-    const read = sheet.readings.findLast((each) => !each.struck && each.measure === 'M37' && each.place === paw)
-    return read ? read.dewclaw !== 'none' : !isHind(paw)
-  }
-  if (tracing && sheet.dog)
+  const plateH = phone ? 290 : 196
+  const span = (points: readonly (readonly [number, number])[], k: 0 | 1): number => Math.max(...points.map((p) => p[k])) - Math.min(...points.map((p) => p[k]))
+  const by = Math.min(...paws.map(({ now: { outline } }) => Math.min((cellW - 76) / span(outline, 0), (plateH - 14) / span(outline, 1))))
+  const columns = { gridTemplateColumns: `repeat(${shown.length}, minmax(0, 1fr))` }
+  const odd = oddPaw(paws.map(({ now: { paw, width } }) => ({ paw, mm: width?.from === 'read' ? width.mm : null })))
+  const oddOne = odd && paws.find(({ now }) => now.paw === odd.paw)
+  if (tracing && sheet.dog) {
+    const own = paws.find(({ now }) => now.paw === tracing)?.now
     return (
       <div className="mat flex min-h-0 flex-col md:col-span-2">
-        <TraceSheet dogId={sheet.dog.id} paw={tracing} say={say} onDone={() => setTracing(null)} />
+        <TraceSheet dogId={sheet.dog.id} paw={tracing} usual={{ widthMm: own?.width?.mm ?? 55, lengthMm: own?.length?.mm ?? 65 }} say={say} onDone={() => setTracing(null)} />
       </div>
     )
+  } // prettier-ignore
+  const quiet =
+    'flex min-h-[52px] w-full items-center justify-between rounded-[2px] border-2 border-ink px-4 text-left disabled:opacity-50 max-md:min-w-0 max-md:px-2.5'
+  const loud = `${quiet} bg-tape text-tape-ink`
+  const setOf4 = proposed?.settlement ? `${counted === '' ? proposed.labels.join(', ') : counted}, ${familyName(item.family).toLowerCase()}` : 'waits for paws that are read' // prettier-ignore
   return (
     <>
       <section aria-label="Paws" className="flex min-h-0 min-w-0 flex-col max-md:shrink-0">
         <header className="flex shrink-0 flex-wrap items-center justify-between gap-x-4 gap-y-1 border-b-2 border-ink bg-bench px-4 py-2">
           <h1 className="text-[23px] leading-7">Boots for {name}</h1>
-          <div className="max-w-full overflow-x-auto">
+          <div className="flex max-w-full items-center gap-3 overflow-x-auto">
+            <span className="text-[14.5px] text-mute max-bench:hidden">
+              Footing <KeyCap>O</KeyCap>
+            </span>
             <Segmented label="Footing" value={footing} options={[...FOOTINGS]} onChange={setFooting} />
           </div>
         </header>
         <ul className="grid shrink-0 border-b-2 border-ink sm:grid-cols-3" aria-label="Kinds for this footing">
           {kinds.map((kind) => (
-            <li key={kind.family} className={`border-r border-rule px-4 py-1.5 text-[14.5px] leading-[18px] ${kind.family === item.family ? 'bg-bench shadow-[inset_0_-4px_0_var(--ink)]' : 'bg-panel'}`}>
+            <li
+              key={kind.family}
+              className={`border-r border-rule px-4 py-1.5 text-[14.5px] leading-[18px] ${kind.family === item.family ? 'bg-bench shadow-[inset_0_-4px_0_var(--ink)]' : 'bg-panel'}`}
+            >
               <span className="flex flex-wrap items-center justify-between gap-x-2">
                 <b>{familyName(kind.family)}</b>
                 <VerdictWord grade={RANKS[kind.rank][0]} basis="predicted" size={16} word={RANKS[kind.rank][1]} />
@@ -172,152 +194,119 @@ function OnePair({ item }: { item: Item }) {
         <div className="quiet-scroll min-h-0 flex-1 overflow-y-auto" tabIndex={0} role="group" aria-label="Each paw">
           {phone && (
             <div className="grid grid-cols-4 border-b border-ink" role="group" aria-label="Which paw">
-              {PAWS.map((paw) => (
-                <button key={paw} type="button" aria-pressed={paw === live} onClick={() => setLive(paw)} className="min-h-14 border-r border-rule bg-panel px-1 text-[14px] leading-[17px] font-semibold aria-pressed:bg-ink aria-pressed:text-panel">
+              {paws.map(({ now: { paw }, size }) => (
+                <button
+                  key={paw}
+                  type="button"
+                  aria-pressed={paw === live}
+                  onClick={() => pick(paw)}
+                  className="min-h-14 border-r border-rule bg-panel px-1 text-[14px] leading-[17px] font-semibold aria-pressed:bg-ink aria-pressed:text-panel"
+                >
                   {pawName(paw)}
-                  <b className="block text-[17px]">{sizeOf(paw)?.label ?? '?'}</b>
+                  <b className="block text-[17px]">{size?.label ?? '?'}</b>
                 </button>
               ))}
             </div>
           )}
-          <div ref={ref} className="mat grid" style={{ gridTemplateColumns: `repeat(${shown.length}, minmax(0, 1fr))` }}>
-            {shown.map((now) => (
-              <div key={now.paw} className="border-r border-rule">
-                <p className="flex items-baseline justify-between gap-2 px-2.5 pt-1.5 text-[15.5px]">
-                  <b>{pawName(now.paw)}</b>
-                  <span className="text-[14px]">{now.tracing ? 'traced' : now.width?.from === 'read' ? 'by tape' : 'guessed'}</span>
-                </p>
-                <button type="button" onClick={() => setLive(now.paw)} aria-pressed={now.paw === live} aria-label={`${pawName(now.paw)}, its tapes`} className="block w-full">
-                  <PawPlate now={now} by={by} width={Math.floor(cellW) - 2} height={216} live={now.paw === live} label={`${pawName(now.paw)} from below, ${now.width ? say(now.width.mm) : 'width not read'} wide, ${now.length ? say(now.length.mm) : 'length not read'} long`} />
-                </button>
-                <p className="flex flex-wrap items-center justify-between gap-x-2 px-2.5 pb-1 text-[15px]">
-                  <span>
-                    <Worded text={now.width ? `${say(now.width.mm)} wide` : 'width open'} />, <Worded text={now.length ? `${say(now.length.mm)} long` : 'length open'} />
-                  </span>
-                  {sheet.dog ? (
-                  <button type="button" onClick={() => setTracing(now.paw)} className="min-h-11 font-bold underline">
-                    {now.tracing ? 'Trace again' : 'Trace it'}
-                  </button>
-                  ) : (
-                    <span className="text-[14px] text-mute">a tracing belongs to a dog: name it under Ask</span>
-                  )}
-                </p>
-              </div>
+          <div ref={ref} className="mat grid" style={columns}>
+            {shown.map(({ now }) => (
+              <PawCell
+                key={now.paw}
+                now={now}
+                by={by}
+                width={Math.floor(cellW) - 2}
+                height={plateH}
+                live={now.paw === live}
+                tape={tape}
+                tried={tried?.paw === now.paw ? tried : null}
+                named={sheet.dog !== null}
+                look={look}
+                say={say}
+                onPick={() => pick(now.paw)}
+                onTrace={() => setTracing(now.paw)}
+              />
             ))}
           </div>
-          <div className="grid border-y-2 border-ink bg-panel" style={{ gridTemplateColumns: `repeat(${shown.length}, minmax(0, 1fr))` }}>
-            {shown.map(({ paw }) => {
-              const size = sizeOf(paw)
-              const length = size?.perMeasure.find(({ measure }) => measure === lengthOf(paw))
-              const width = size?.perMeasure.find(({ measure }) => measure === widthOf(paw))
-              return (
-                <div key={paw} className={`border-r border-rule px-2.5 py-1.5 text-[14.5px] leading-[18px] ${odd?.paw === paw ? 'bg-chalk-bg' : ''}`}>
-                  {size ? (
-                    <>
-                      <p className="flex flex-wrap items-center justify-between gap-x-2">
-                        <b className="text-[25px] leading-8">{size.grade === 'fails' ? `past ${size.label}` : size.label}</b>
-                        <VerdictWord grade={size.grade} basis="predicted" size={16} />
-                      </p>
-                      {width?.mm != null && (
-                        <p>
-                          <Worded text={`Width ${say(width.fromMm)} to ${say(width.toMm)}`} />
-                        </p>
-                      )}
-                      {length?.mm != null && (
-                        <p>
-                          <Worded text={`Length ${say(length.mm)}: ${length.grade === 'holds' ? `${size.label} too` : (length.byMm ?? 0) > 0 ? 'long for it' : (length.byMm ?? 0) < 0 ? 'short for it' : 'near its end'}`} />
-                        </p>
-                      )}
-                    </>
-                  ) : (
-                    <p className="text-mute">
-                      No size yet. <Link className="inline-flex min-h-11 items-center font-bold text-ink underline" to={`/tickets/${sheet.ticket.id}/measure?tape=${encodeURIComponent(`${widthOf(paw)}/${paw}`)}`}>Take it</Link>
-                    </p>
-                  )}
-                </div>
-              )
-            })}
+          <div className="grid border-y-2 border-ink bg-panel" style={columns}>
+            {shown.map(({ now, size, table }) => (
+              <SizeCell
+                key={now.paw}
+                now={now}
+                table={table}
+                size={size}
+                tried={tried?.paw === now.paw ? tried : null}
+                odd={odd?.paw === now.paw}
+                live={now.paw === live}
+                takeAt={`/tickets/${sheet.ticket.id}/measure?tape=${encodeURIComponent(`${widthOf(now.paw)}/${now.paw}`)}`}
+                look={look}
+                say={say}
+              />
+            ))}
           </div>
-          <div className="mat grid" style={{ gridTemplateColumns: `repeat(${shown.length}, minmax(0, 1fr))` }}>
-            {shown.map(({ paw }) => (
-              <div key={paw} className="border-r border-rule">
-                <LegCell paw={paw} body={body} form={form} gauge={one} dewclaw={dewclawOf(paw)} say={say} />
+          <div className="mat grid" style={columns}>
+            {shown.map(({ now, leg, dewclaw }) => (
+              <div key={now.paw} className="min-w-0 border-r border-rule">
+                <LegCell leg={leg} dewclaw={dewclaw} say={say} bare={(mm) => lengthText(mm, look)} />
               </div>
             ))}
           </div>
           {odd && (
             <p className="border-t-2 border-ink bg-panel px-4 py-2 text-[15.5px] leading-[20px]">
-              <b>{pawName(odd.paw)} is the odd paw:</b> <Worded text={`${say(Math.abs(odd.byMm))} ${odd.byMm > 0 ? 'wider' : 'narrower'} than its pair. One size for both would turn on one or squeeze the other.`} />
+              <b>{pawName(odd.paw)} is the odd paw:</b>{' '}
+              <Worded
+                text={`${say(Math.abs(odd.byMm))} ${odd.byMm > 0 ? 'wider' : 'narrower'} than its pair. One size for both would turn on one or squeeze the other.${oddOne?.size && counted.includes(',') ? ` So ${counted}.` : ''}`}
+              />
             </p>
           )}
-          {(paws.some((now) => now.tracing) || sheet.bootOutings.length > 0) && (
-          <p className="flex flex-wrap items-center gap-2 bg-panel px-4 py-2 text-[14.5px]">
-            <b>Take out:</b>
-            {paws.some((now) => now.tracing) && (
-              <>
-                <SaveText name={`paws-${sheet.ticket.number}.json`} type="application/json" text={() => tracingsToJson(sheet.tracings.filter((each) => !each.removed))}>
-                  Outlines
-                </SaveText>
-                {(() => {
-                  const own = paws.find(({ paw }) => paw === live)?.tracing
-                  return own ? (
-                    <SaveText name={`paw-${live}.svg`} type="image/svg+xml" text={() => tracingSvg(own)}>
-                      {`${pawName(live)} 1:1`}
-                    </SaveText>
-                  ) : null
-                })()}
-              </>
-            )}
-            {sheet.bootOutings.length > 0 && (
-              <SaveText name={`boots-${name}.csv`} type="text/csv" text={() => bootOutingsToCsv(sheet.bootOutings)}>
-                Outings
-              </SaveText>
-            )}
+          <p className="border-t border-rule border-l-[5px] border-l-chalk bg-panel px-4 py-2 text-[14.5px] leading-[18px]">
+            <b>Caution.</b> Look at every paw after each outing; straps too tight swell a foot. No boots left on an unattended dog. Sizes are predicted: toes,
+            nails, strap and a finger say at Try on whether they hold. Hind dewclaws, where there are any, are said under Measure.
+            {sheet.ticket.traits.includes('three-legs') &&
+              ' On three legs no boot is set for the leg that is gone; the one beside it carries more, look at it more often.'}
           </p>
-          )}
-          <p className="border-l-[5px] border-chalk bg-panel px-4 py-2 text-[14.5px] leading-[18px]">
-            <b>Caution.</b> Look at every paw after each outing; straps too tight swell a foot. No boots left on an unattended dog. Sizes are predicted: toes, nails,
-            strap and a finger say at Try on whether they hold.
-            {sheet.ticket.traits.includes('three-legs') && ' On three legs no boot is set for the leg that is gone; the one beside it carries more, look at it more often.'}
-          </p>
+          <TakeOut live={paws.find(({ now }) => now.paw === live)?.now.tracing ?? null} itemId={item.id} rows={rows} />
         </div>
       </section>
-      <section aria-label="Stock and season" className="flex min-h-0 flex-col bg-panel max-md:shrink-0 max-md:border-t-2 max-md:border-ink md:border-l-2 md:border-ink">
-        <div className="quiet-scroll min-h-0 flex-1" tabIndex={0} role="group" aria-label="Season and outings">
-          {sheet.dog && <SeasonPane name={name} dogId={sheet.dog.id} labels={labels} footing={footing} outings={sheet.bootOutings} />}
-          {sheet.dog && <BackFromOuting dogId={sheet.dog.id} footing={footing} outings={sheet.bootOutings} />}
+      <section
+        aria-label="Stock and season"
+        className="flex min-h-0 flex-col bg-panel max-md:shrink-0 max-md:border-t-2 max-md:border-ink md:border-l-2 md:border-ink"
+      >
+        <div className="quiet-scroll min-h-0 flex-1" tabIndex={0} role="group" aria-label="Shelf, season and outings">
+          {back && sheet.dog && <BackFromOuting dogId={sheet.dog.id} footing={footing} outings={sheet.bootOutings} open onOpen={setBack} />}
+          {offer && <ShelfPane table={offer.table} labels={labels} />}
+          {sheet.dog && <SeasonPane name={name} dogId={sheet.dog.id} labels={labels} footing={footing} outings={sheet.bootOutings} here={here} />}
+          {!back && sheet.dog && <BackFromOuting dogId={sheet.dog.id} footing={footing} outings={sheet.bootOutings} open={false} onOpen={setBack} />}
         </div>
-        <div className="border-t-2 border-ink bg-panel p-3 max-md:fixed max-md:inset-x-0 max-md:bottom-0 max-md:z-10">
+        <div className="space-y-2 border-t-2 border-ink bg-panel p-3 max-md:flex max-md:gap-2 max-md:space-y-0 max-md:fixed max-md:inset-x-0 max-md:bottom-0 max-md:z-10">
           {problem && (
-            <p role="alert" className="pb-1 font-semibold text-snag">
+            <p role="alert" className="font-semibold text-snag">
               {problem}
             </p>
           )}
-          <button type="button" disabled={!proposed?.settlement} onClick={choose} className="flex min-h-[56px] w-full items-center justify-between rounded-[2px] border-2 border-ink bg-tape px-4 text-left text-tape-ink disabled:opacity-50">
+          {inSeason && !back && (
+            <button type="button" onClick={() => setBack(true)} className={loud}>
+              <span>
+                <b className="block text-[19px] leading-6 max-md:text-[16px] max-md:leading-5">Back from an outing</b>
+                <span className="text-[14.5px] font-semibold max-md:hidden">four taps, and what was seen</span>
+              </span>
+              <span className="max-md:hidden">
+                <KeyCap tone="tape">Enter</KeyCap>
+              </span>
+            </button>
+          )}
+          <button type="button" disabled={!proposed?.settlement} onClick={choose} className={inSeason || back ? `${quiet} bg-panel` : loud}>
             <span>
               <b className="block text-[19px] leading-6">Set of 4</b>
-              <span className="text-[14.5px] font-semibold">{proposed?.settlement ? `${counted === '' ? proposed.labels.join(', ') : counted}, ${familyName(item.family).toLowerCase()}` : 'waits for paws that are read'}</span>
+              <span className="text-[14.5px] font-semibold max-md:block max-md:text-[13.5px] max-md:leading-4">{setOf4}</span>
             </span>
-            <KeyCap tone="tape">Enter</KeyCap>
+            {!inSeason && !back && (
+              <span className="max-md:hidden">
+                <KeyCap tone="tape">Enter</KeyCap>
+              </span>
+            )}
           </button>
         </div>
       </section>
     </>
-  ) // prettier-ignore
+  )
 }
-
-/** The size of each paw that has one. */
-const labelsOf = (offer: Offer | undefined): Record<string, string> =>
-  offer?.kind === 'paws' ? Object.fromEntries(offer.paws.flatMap(({ paw, size }) => (size && size.grade !== 'fails' ? [[paw, size.label] as const] : []))) : {}
-
-/** Of two paws of a pair that differ by over 3 mm, the one farther from the other pair’s mean. */
-function oddPaw(widths: readonly { paw: PawId; mm: number | null }[]): { paw: PawId; byMm: number } | null {
-  const of = (paw: PawId): number | null => widths.find((each) => each.paw === paw)?.mm ?? null
-  const pairs = [['front-left', 'front-right'], ['rear-left', 'rear-right']] as const
-  const found = pairs.flatMap(([a, b]) => {
-    const [left, right] = [of(a), of(b)]
-    if (left === null || right === null || Math.abs(left - right) < 3) return []
-    return [{ paw: right > left ? b : a, byMm: Math.abs(right - left) }]
-  })
-  return found.sort((a, b) => b.byMm - a.byMm)[0] ?? null
-} // prettier-ignore

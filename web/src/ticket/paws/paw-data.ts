@@ -6,9 +6,14 @@ export const isHind = (paw: PawId): boolean => paw.startsWith('rear')
 export const widthOf = (paw: PawId): 'M32' | 'M34' => (isHind(paw) ? 'M34' : 'M32')
 export const lengthOf = (paw: PawId): 'M33' | 'M35' => (isHind(paw) ? 'M35' : 'M33')
 
+/** Which of a paw's two tapes is in hand. */
+export type TapeId = 'W' | 'L'
+
 export interface PawNow {
   paw: PawId
+  /** The newest of its tracings, and all of them. */
   tracing: Tracing | null
+  tracings: readonly Tracing[]
   /** Outline to draw, mm, its middle about the origin: traced, or of the usual shape. */
   outline: [number, number][]
   axisRad: number
@@ -26,7 +31,7 @@ export function readOf(tracing: Tracing): PawReading | null {
   }
 }
 
-const centred = (points: readonly (readonly [number, number])[]): [number, number][] => {
+export const centred = (points: readonly (readonly [number, number])[]): [number, number][] => {
   const middle = (k: 0 | 1): number => (Math.min(...points.map((p) => p[k])) + Math.max(...points.map((p) => p[k]))) / 2
   const [mx, my] = [middle(0), middle(1)]
   return points.map(([x, y]) => [x - mx, y - my])
@@ -34,11 +39,12 @@ const centred = (points: readonly (readonly [number, number])[]): [number, numbe
 
 /** A paw as it stands: by its newest tracing, else by its tapes, else as its build has it. */
 export function pawNow(paw: PawId, tracings: readonly Tracing[], body: SizedBody, form: Form): PawNow {
-  const tracing = tracings.find((each) => each.paw === paw && !each.removed) ?? null
+  const own = tracings.filter((each) => each.paw === paw && !each.removed)
+  const tracing = own[0] ?? null
   const traced = tracing && readOf(tracing)
   const known = (id: string): PawNow['width'] => {
-    const own = body[`${id}/${paw}`]
-    if (own?.mm != null && !own.guess) return { mm: own.mm, sigmaMm: own.sigmaMm ?? 2, from: 'read' }
+    const read = body[`${id}/${paw}`]
+    if (read?.mm != null && !read.guess) return { mm: read.mm, sigmaMm: read.sigmaMm ?? 2, from: 'read' }
     const guess = form.measures[id]
     return guess ? { mm: guess.mm, sigmaMm: guess.sigmaMm, from: 'guess' } : null
   }
@@ -46,6 +52,7 @@ export function pawNow(paw: PawId, tracings: readonly Tracing[], body: SizedBody
   return {
     paw,
     tracing,
+    tracings: own,
     outline: tracing ? centred(tracing.points) : inventedPaw(width?.mm ?? 55, length?.mm ?? 65),
     axisRad: traced?.axisRad ?? -Math.PI / 2,
     width,

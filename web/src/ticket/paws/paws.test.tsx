@@ -18,7 +18,7 @@ const paw = (place: 'front-left' | 'front-right' | 'rear-left' | 'rear-right', w
   return [width, width + 0.4].flatMap((mm) => [aReading(hind ? 'M34' : 'M32', mm, { place, method: 'tracing' }), aReading(hind ? 'M35' : 'M33', length, { place, method: 'tracing' })])
 } // prettier-ignore
 const aTracing = (over: Partial<Tracing> = {}): Tracing => ({
-  id: nextId(), paw: 'front-left', points: inventedPaw(62, 74), toesRad: -Math.PI / 2, closedMm: 0, pencilMm: 1, lineRead: true, rmsMm: 0.1, view: null, photoId: null, edited: false, removed: false, at: AT, by: 'Ylva', ...over,
+  id: nextId(), paw: 'front-left', points: inventedPaw(62, 74), toesRad: -Math.PI / 2, closedMm: 0, pencilMm: 1, lineRead: true, rmsMm: 0.1, view: null, photoId: null, edited: false, nails: null, removed: false, at: AT, by: 'Ylva', ...over,
 }) // prettier-ignore
 const open = (more: Partial<Parameters<typeof aTicket>[0]> = {}) => {
   const dog = aDog({ sex: 'female', breed: 'Siberian Husky' })
@@ -84,7 +84,7 @@ describe('a season of boots', () => {
   it('less is asked of fewer outings; what was used up is weighed in', async () => {
     open()
     const season = await screen.findByRole('region', { name: 'The season' }, { timeout: 20_000 })
-    const asked = (): number => [...season.textContent.matchAll(/(\d+) spare asked/g)].reduce((sum, [, n]) => sum + Number(n), 0)
+    const asked = (): number => [...season.textContent.matchAll(/(\d+) boots asked/g)].reduce((sum, [, n]) => sum + Number(n), 0)
     await waitFor(() => expect(asked()).toBeGreaterThan(4))
     const before = asked()
     fireEvent.change(within(season).getByLabelText('Outings'), { target: { value: '4' } })

@@ -1,4 +1,4 @@
-import type { Picture } from '@merry-tailor/core'
+import type { Picture, TraceFrame } from '@merry-tailor/core'
 import { deskOf } from '../../workers/desk'
 import type { PawWork } from '../../workers/paw-worker'
 import type { TracedPhoto } from '../../workers/traced-photo'
@@ -28,9 +28,9 @@ export function fileOf({ width, height, data }: Picture): Promise<Blob | null> {
   return new Promise((done) => canvas.toBlob(done, 'image/webp', 0.85))
 }
 
-/** The sheet and its paws, traced beside the page. */
-export const traceBeside = (picture: Picture): Promise<TracedPhoto> =>
+/** The sheet and its paws, traced beside the page; as a hand set it, where it did. */
+export const traceBeside = (picture: Picture, byHand: TraceFrame | null): Promise<TracedPhoto | null> =>
   desk.beside(
-    (work) => work.trace(picture),
-    async () => (await import('../../workers/traced-photo')).tracedPhoto(picture),
+    (work) => work.trace(picture, byHand),
+    async () => (await import('../../workers/traced-photo')).tracedPhoto(picture, byHand),
   )

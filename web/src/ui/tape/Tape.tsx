@@ -68,7 +68,7 @@ export function Tape({
         <Bands scale={scale} y={headRoom + height + bandGap} bands={bands} crossed={spread ? [scale.x(spread.fromMm), scale.x(spread.toMm)] : []} />
       )}
       {spread && <Spread scale={scale} y={headRoom + height} spread={spread} throughBands={bands.length > 0} open={pins.some((pin) => pin.kind === 'open')} />}
-      {bracket && <Bracket scale={scale} y={headRoom} bracket={bracket} />}
+      {bracket && <Bracket scale={scale} y={headRoom} bracket={bracket} pins={pins.map(({ mm }) => scale.x(mm))} />}
       {pins.map((pin, i) => (
         <Pin key={i} scale={scale} y={headRoom} height={height} pin={pin} look={look} />
       ))}
@@ -212,14 +212,27 @@ function Spread({ scale, y, spread, throughBands, open }: SpreadProps) {
   )
 }
 
-function Bracket({ scale, y, bracket }: { scale: TapeScale; y: number; bracket: { fromMm: number; toMm: number; label?: string } }) {
+function Bracket({
+  scale,
+  y,
+  bracket,
+  pins,
+}: {
+  scale: TapeScale
+  y: number
+  bracket: { fromMm: number; toMm: number; label?: string }
+  pins: readonly number[]
+}) {
   const from = Math.max(1, scale.x(bracket.fromMm))
   const to = Math.min(scale.width - 1, scale.x(bracket.toMm))
+  const middle = Math.min(Math.max((from + to) / 2, 34), scale.width - 34)
+  // A pin's head in the middle pushes the word to the bracket's left end.
+  const x = pins.some((pin) => Math.abs(pin - middle) < 44) && from + 68 < to ? from + 30 : middle
   return (
     <g>
       <path d={`M${from} ${y - 1}v-9H${to}v9`} fill="none" stroke="var(--ink)" strokeWidth={2} />
       {bracket.label && (
-        <text x={Math.min(Math.max((from + to) / 2, 34), scale.width - 34)} y={y - 15} textAnchor="middle" fontSize={13.5} fontWeight={600} fill="var(--ink)">
+        <text x={x} y={y - 15} textAnchor="middle" fontSize={13.5} fontWeight={600} fill="var(--ink)">
           {bracket.label}
         </text>
       )}

@@ -1,15 +1,17 @@
-import { breakIn, symptomsFor, type BootOuting, type BootSeen, type Footing, type SymptomId } from '@merry-tailor/core'
-import { useMemo, useState } from 'react'
+import { paws as PAWS, symptomsFor, type BootOuting, type BootSeen, type Footing, type SymptomId } from '@merry-tailor/core'
+import { useState } from 'react'
 import { v7 as uuid } from 'uuid'
-import { useAddBootOutingMutation, useChangeBootOutingMutation } from '../../api/queries'
-import { NumberEntry } from '../../length-entry'
-import { useAppSelector } from '../../state/store'
-import { today } from '../../state/today'
-import { useOnce } from '../../state/use-once'
-import { Picker } from '../../ui/controls/Picker'
-import { pawName } from '../../words/measuring'
-import { problemWords } from '../../words/problems'
-import { PAWS } from './paw-data'
+import { useAddBootOutingMutation, useChangeBootOutingMutation } from '../api/queries'
+import { NumberEntry } from '../length-entry'
+import { useAppSelector } from '../state/store'
+import { today } from '../state/today'
+import { useKeys } from '../state/use-keys'
+import { useOnce } from '../state/use-once'
+import { GettingUsed } from './GettingUsed'
+import { KeyCap } from '../ui/controls/KeyCap'
+import { Picker } from '../ui/controls/Picker'
+import { pawName } from '../words/measuring'
+import { problemWords } from '../words/problems'
 
 type Came = 'fine' | 'worn' | 'lost'
 const NEXT: Readonly<Record<Came, Came>> = { fine: 'worn', worn: 'lost', lost: 'fine' }
@@ -21,21 +23,29 @@ const SEEN: readonly { value: SymptomId | 'none'; label: string }[] = [
 ]
 
 /** Back from an outing: four taps, how far, and what was seen; and what comes next in getting used to boots. */
-export function BackFromOuting({ dogId, footing, outings }: { dogId: string; footing: Footing; outings: readonly BootOuting[] }) {
+export function BackFromOuting({
+  dogId,
+  footing,
+  outings,
+  open,
+  onOpen,
+}: {
+  dogId: string
+  footing: Footing
+  outings: readonly BootOuting[]
+  open: boolean
+  onOpen: (open: boolean) => void
+}) {
   const by = useAppSelector((state) => state.settings.fitter)
   const [add] = useAddBootOutingMutation()
   const [change] = useChangeBootOutingMutation()
   const once = useOnce()
-  const [open, setOpen] = useState(false)
+  useKeys({ b: () => onOpen(true) })
   const [km, setKm] = useState(8)
   const [minutes, setMinutes] = useState(40)
   const [came, setCame] = useState<Readonly<Record<string, Came>>>({})
   const [seen, setSeen] = useState<Readonly<Record<string, SymptomId | 'none'>>>({})
   const [problem, setProblem] = useState<string | null>(null)
-  const next = useMemo(() => {
-    const rounds = outings.filter((each) => !each.removed).toReversed()
-    return breakIn(rounds.map((each) => ({ minutes: each.minutes ?? 0, seen: Object.values(each.paws).flatMap((paw) => paw.seen) })))
-  }, [outings])
   const keep = (): void =>
     void once(async () => {
       const paws: Record<string, BootSeen> = {}
@@ -46,7 +56,7 @@ export function BackFromOuting({ dogId, footing, outings }: { dogId: string; foo
       const answer = await add({ dogId, id: uuid(), body: { on: today(), km, footing, minutes, paws, note: '', at: new Date().toISOString(), by } })
       setProblem(answer.error ? `Not kept. ${problemWords(answer.error)}` : null)
       if (!answer.error) {
-        setOpen(false)
+        onOpen(false)
         setCame({})
         setSeen({})
       }
@@ -55,15 +65,7 @@ export function BackFromOuting({ dogId, footing, outings }: { dogId: string; foo
   const last = outings.find((each) => !each.removed)
   return (
     <section aria-label="Outings in boots" className="space-y-2 border-t-2 border-ink px-4 py-3 text-[15px] leading-[19px]">
-      {next.stop && (
-        <p role="alert" className="border-l-[5px] border-snag bg-snag-bg px-3 py-2 font-semibold">
-          Stop: {SEEN.find(({ value }) => value === next.stop)?.label.toLowerCase()}. Boots off, look at the paw; if it goes on, ask the vet.
-        </p>
-      )}
-      <p>
-        <b>Getting used to them, step {next.step} of 4:</b> {next.paws === 'one-pair' ? 'one pair' : 'all four'}, {next.where},{' '}
-        {next.minutes[0] === next.minutes[1] ? next.minutes[0] : `${next.minutes[0]} to ${next.minutes[1]}`} min. High steps fade; straps again after a minute.
-      </p>
+      <GettingUsed outings={outings} />
       {open ? (
         <div className="space-y-2 border-2 border-ink p-2.5">
           <div className="grid grid-cols-2 gap-2">
@@ -107,10 +109,10 @@ export function BackFromOuting({ dogId, footing, outings }: { dogId: string; foo
       ) : (
         <button
           type="button"
-          onClick={() => setOpen(true)}
-          className="min-h-12 w-full rounded-[2px] border-2 border-ink bg-panel px-4 text-left text-[17px] font-bold"
+          onClick={() => onOpen(true)}
+          className="flex min-h-12 w-full items-center justify-between rounded-[2px] border-2 border-ink bg-panel px-4 text-left text-[17px] font-bold"
         >
-          Back from an outing
+          Back from an outing <KeyCap>B</KeyCap>
         </button>
       )}
       {last && !open && (
