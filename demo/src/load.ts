@@ -1,6 +1,7 @@
 import {
   bodyOf,
   foretell,
+  insideOf,
   measures,
   offerKey,
   parseLength,
@@ -190,6 +191,13 @@ async function loadTicket(story: TicketStory, now: Date, put: Put, idOf: (key: s
     if (item.choice && table) {
       const chosen = chosenFrom(table, item.choice.labels, story)
       await put(`${base}/choices/${choiceId}`, { ...chosen, itemId, overruled: item.choice.overruled ?? null, at: next(), by })
+    }
+    if (item.crate) {
+      const { lengthMm, widthMm, heightMm } = insideOf(item.crate)
+      const insideMm = [lengthMm, widthMm, heightMm]
+      await put(`${base}/choices/${choiceId}`, {
+        kind: 'series', family: item.family, label: item.crate, insideMm, itemId, predicted: [], rulesVersion: RULES_VERSION, overruled: null, at: next(), by,
+      }) // prettier-ignore
     }
     if (item.piece)
       await put(`${base}/choices/${choiceId}`, {

@@ -68,7 +68,7 @@ const boot = (long: number, wide: number, high: number, top: number, arch: numbe
 
 /** Load spaces: one a high crate goes into, one too low for it. */
 export const spaces: Readonly<Record<string, CarSpace>> = {
-  'Green estate': boot(1192, 1124, 862, 1012, 94),
+  'Green estate': boot(1254, 1302, 905, 1120, 42),
   'Low runabout': boot(724, 982, 512, 566, 118),
 }
 

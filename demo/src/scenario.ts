@@ -1126,6 +1126,21 @@ export const tickets: readonly TicketStory[] = [
       { measure: 'M41', typed: '60,6' },
     ],
   },
+  // The other dog of that house: its crate rides beside the first.
+  {
+    dog: 'samphire',
+    daysAgo: 28,
+    clock: '16:10',
+    activities: ['car'],
+    needed: 39,
+    unit: 'cm',
+    items: [{ family: 'K2', way: 'stock', crate: '30' }],
+    readings: [
+      { measure: 'M42', typed: '58,6' },
+      { measure: 'M44', typed: '16,1' },
+      { measure: 'M39', typed: '36,2' },
+    ],
+  },
   // A rug and boots of two sizes on the same dog, tried before the autumn rains.
   {
     dog: 'lodestar',

@@ -58,6 +58,8 @@ export interface ItemStory {
   school?: School
   /** A piece of the shop's own, by its tag. */
   piece?: string
+  /** A crate of the usual series, by its label. */
+  crate?: string
   choice?: { table: string; labels: string[]; overruled?: { advised: string; why: string } }
   rounds?: RoundStory[]
   /** How it is cut or knitted, as it was kept. */

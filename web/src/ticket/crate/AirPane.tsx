@@ -1,77 +1,37 @@
-import { airBox, airPapers, type AirPaper, type AirRefusal, type CarrierRules, type SizedBody } from '@merry-tailor/core'
+import { airPapers } from '@merry-tailor/core'
+import { daysToIcs } from '@merry-tailor/core/formats'
 import { format, parseISO } from 'date-fns'
 import { useMemo, useState } from 'react'
+import { Link } from 'react-router'
 import { LengthEntry, NumberEntry } from '../../length-entry'
-import { daysToIcs } from '@merry-tailor/core/formats'
-import { SaveText } from '../../ui/controls/SaveText'
-import { CarrierForm } from './CarrierForm'
+import { useKeptDraft } from '../../state/use-kept-draft'
 import { useShop } from '../../state/use-shop'
-import { Mark } from '../../ui/marks/Mark'
 import { Picker } from '../../ui/controls/Picker'
+import { SaveText } from '../../ui/controls/SaveText'
+import { Mark } from '../../ui/marks/Mark'
+import { COMMON, isAirState, noFlight, type AirState } from './air-state'
+import { AIR_CAUTION, PAPERS, REFUSALS } from './air-words'
+import { CarrierForm } from './CarrierForm'
+import { useAirBox, type AirDog } from './use-air-box'
+import { VentPane } from './VentPane'
 
-const REFUSALS: Readonly<Record<AirRefusal, string>> = {
-  'under-8-weeks': 'Under 8 weeks no dog is flown.',
-  'over-14-kg-alone': 'Over 14 kg each dog travels alone.',
-  'too-many': 'Too many for one box: two grown dogs, three of one litter.',
-  'flat-face-refused': 'This carrier takes no flat faces.',
-  'too-large-length': 'Longer than this carrier takes.',
-  'too-large-width': 'Wider than this carrier takes.',
-  'too-large-height': 'Higher than this carrier takes.',
-}
-const PAPERS: Readonly<Record<AirPaper, string>> = {
-  'ask-the-carrier': 'Carrier’s written answer: size, breed, weather',
-  'ask-the-states': 'Rules of both countries and any between',
-  'crate-at-home': 'Box stands open at home, meals inside',
-  'identity-and-vaccines': 'Chip, vaccinations and their waiting times: ask the vet',
-  'vet-certificate': 'Vet’s certificate',
-  'label-and-dishes': 'Labels, arrows, dishes filled from outside, wheels off',
-  'no-food-before': 'Light meal long before, water, a walk',
-}
-
-interface AirPaneProps {
+interface AirPaneProps extends AirDog {
   name: string
-  body: SizedBody
-  flatFace: boolean
-  kg: number | null
-  ageWeeks: number | null
+  ticketId: string
   departs: string | null
   say: (mm: number) => string
 }
 
 /** The box a flight asks: by the common rule or the carrier's own; carrier, law and vet decide. */
-export function AirPane({ name, body, flatFace, kg, ageWeeks, departs, say }: AirPaneProps) {
+export function AirPane({ name, ticketId, departs, say, ...dog }: AirPaneProps) {
   const { carriers } = useShop()
-  const [carrierName, setCarrier] = useState('common')
-  const [animals, setAnimals] = useState(1)
-  const [bedMm, setBed] = useState(20)
-  const [day, setDay] = useState(departs ?? '')
+  const [first] = useState(() => noFlight(departs ?? ''))
+  const [flight, setFlight] = useKeptDraft<AirState>(`air-${ticketId}`, first, isAirState)
+  const set = (over: Partial<AirState>): void => setFlight((was) => ({ ...was, ...over }))
+  const { animals, bedMm, day } = flight
   const [writing, setWriting] = useState<'no' | 'new' | 'again'>('no')
-  const carrier = carriers.find(({ name: own }) => own === carrierName)
-  const [a, b, c] = (['M42', 'M43', 'M44'] as const).map((id) => body[id]?.mm ?? null)
-  const d = Math.max(body.M39?.mm ?? 0, body.M40?.mm ?? 0)
-  const guessed = ['M42', 'M43', 'M44', 'M39', 'M40'].some((id) => body[id]?.guess)
-  const box = useMemo(() => {
-    if (!a || !b || !c || d <= 0) return null
-    try {
-      return airBox(
-        {
-          aMm: a,
-          bMm: b,
-          cMm: c,
-          dMm: d,
-          bedMm,
-          flatFace,
-          animals,
-          ...(kg === null ? {} : { heaviestKg: kg }),
-          ...(ageWeeks === null ? {} : { ageWeeks }),
-          young: ageWeeks !== null && ageWeeks <= 26,
-        },
-        carrier ? rulesOf(carrier) : {},
-      )
-    } catch {
-      return null
-    }
-  }, [a, b, c, d, bedMm, flatFace, animals, kg, ageWeeks, carrier])
+  const { box, carrier, guessed } = useAirBox(flight, dog)
+  const { flatFace } = dog
   const papers = useMemo(() => {
     try {
       return day === '' ? [] : airPapers(day)
@@ -84,13 +44,13 @@ export function AirPane({ name, body, flatFace, kg, ageWeeks, departs, say }: Ai
       <div className="grid max-w-[900px] grid-cols-[minmax(0,1fr)] gap-4 lg:grid-cols-2">
         <section aria-label="The box" className="space-y-3 border-2 border-ink bg-panel p-4">
           <p className="border-l-[5px] border-chalk pl-3 text-[15px] leading-[19px]">
-            <b>Caution.</b> Carrier, states and vet decide; ask in writing before anything is bought. No tranquillisers without the vet.
+            <b>Caution.</b> {AIR_CAUTION}
           </p>
           <Picker
             label="Whose rules"
-            value={carrierName}
-            options={[{ value: 'common', label: 'The common rule' }, ...carriers.map((each) => ({ value: each.name, label: each.name, note: each.answered }))]}
-            onChange={setCarrier}
+            value={carrier?.name ?? COMMON}
+            options={[{ value: COMMON, label: 'The common rule' }, ...carriers.map((each) => ({ value: each.name, label: each.name, note: each.answered }))]}
+            onChange={(name) => set({ carrier: name })}
             className="w-full"
           />
           {writing === 'no' ? (
@@ -107,16 +67,16 @@ export function AirPane({ name, body, flatFace, kg, ageWeeks, departs, say }: Ai
           ) : (
             <CarrierForm
               key={writing}
-              was={writing === 'again' ? (carrier ?? null) : null}
+              was={writing === 'again' ? carrier : null}
               onDone={(kept) => {
-                setCarrier(kept)
+                set({ carrier: kept })
                 setWriting('no')
               }}
             />
           )}
           <div className="grid grid-cols-2 gap-3">
-            <NumberEntry label="Animals in it" value={animals} least={1} most={6} problem="From 1 to 6." onSet={(n) => setAnimals(Math.round(n))} />
-            <LengthEntry label="Bedding" mm={bedMm} least={0} most={200} onSet={setBed} />
+            <NumberEntry label="Animals in it" value={animals} least={1} most={6} problem="From 1 to 6." onSet={(n) => set({ animals: Math.round(n) })} />
+            <LengthEntry label="Bedding" mm={bedMm} least={0} most={200} onSet={(mm) => set({ bedMm: mm })} />
           </div>
           {box ? (
             <>
@@ -156,7 +116,7 @@ export function AirPane({ name, body, flatFace, kg, ageWeeks, departs, say }: Ai
             <input
               type="date"
               value={day}
-              onChange={(event) => setDay(event.target.value)}
+              onChange={(event) => set({ day: event.target.value })}
               className="mt-1 block min-h-11 rounded-[2px] border-2 border-ink bg-panel px-3 text-[16px] text-ink"
             />
           </label>
@@ -183,17 +143,15 @@ export function AirPane({ name, body, flatFace, kg, ageWeeks, departs, say }: Ai
               Days
             </SaveText>
           )}
+          <p>
+            <Link className="inline-flex min-h-11 items-center font-bold underline" to={`/tickets/${ticketId}/crate/air`}>
+              Air sheet on paper
+            </Link>
+          </p>
           <p className="text-[14px] leading-[18px] text-mute">Days are usual, from memory, unverified: what carrier, states and vet say goes before them.</p>
         </section>
+        {box && <VentPane box={box.orderMm} walls={flight.walls} onWalls={(walls) => set({ walls })} />}
       </div>
     </div>
   )
 }
-
-const rulesOf = ({ lengthB, width, flatFaceShare, refusesFlatFace, leastMm, mostMm }: CarrierRules) => ({
-  factors: { ...(lengthB === null ? {} : { lengthB }), ...(width === null ? {} : { width }) },
-  ...(flatFaceShare === null ? {} : { flatFaceShare }),
-  refusesFlatFace,
-  leastMm,
-  mostMm,
-})

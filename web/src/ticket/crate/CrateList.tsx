@@ -35,7 +35,7 @@ export function CrateList({ choices, current, first, onPick }: CrateListProps) {
               type="button"
               aria-pressed={key === current}
               onClick={() => onPick(key)}
-              className="grid min-h-[54px] w-full grid-cols-[82px_1fr] items-center gap-2 border-l-[5px] border-transparent px-2.5 text-left aria-pressed:border-ink aria-pressed:bg-bench"
+              className="grid min-h-[54px] w-full grid-cols-[84px_1fr] items-center gap-1 border-l-[5px] border-transparent pr-1 pl-2.5 text-left aria-pressed:border-ink aria-pressed:bg-bench"
             >
               <span>
                 <b className="block text-[17px] leading-5 whitespace-nowrap">
@@ -43,7 +43,7 @@ export function CrateList({ choices, current, first, onPick }: CrateListProps) {
                 </b>
                 <span className="text-[13.5px] leading-4 text-mute">{measured ? 'measured' : 'by its label'}</span>
               </span>
-              <span className="flex flex-wrap gap-x-0.5 gap-y-0.5">
+              <span className="flex flex-wrap gap-y-0.5">
                 {marksOf({ checks, opening }).map(({ name, grade: each }) => (
                   <span key={name} title={`${name}: ${verdictWord(each, 'predicted')}`}>
                     <Mark grade={each} basis="predicted" size={14} />

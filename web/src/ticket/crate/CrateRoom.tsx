@@ -241,11 +241,24 @@ function OneCrate({ item, items }: { item: Item; items: readonly Item[] }) {
             />
           )}
           {tab === 'puppy' && grown && ageWeeks !== null && (
-            <PuppyPane name={name} label={label} inside={inside} grown={grown} ageWeeks={ageWeeks} on={on} now={ownBody.M42} look={look} say={say} />
+            <PuppyPane
+              name={name}
+              label={label}
+              inside={inside}
+              grown={grown}
+              ageWeeks={ageWeeks}
+              on={on}
+              itemId={item.id}
+              ticketId={sheet.ticket.id}
+              now={ownBody.M42}
+              look={look}
+              say={say}
+            />
           )}
           {tab === 'air' && (
             <AirPane
               name={name}
+              ticketId={sheet.ticket.id}
               body={ownBody}
               flatFace={sheet.dog?.flatFace === true}
               kg={ownBody.M00?.mm ?? sheet.dog?.weightKg ?? null}

@@ -1,12 +1,14 @@
-import { dividerByMonth, type DividerRow, type Inside, type SizedBody } from '@merry-tailor/core'
+import type { Inside, SizedBody } from '@merry-tailor/core'
 import { daysToIcs } from '@merry-tailor/core/formats'
 import { addDays, format, parseISO } from 'date-fns'
-import { useMemo, useState } from 'react'
+import { useState } from 'react'
+import { Link } from 'react-router'
 import type { GrownDog } from '../../bench'
 import { LengthEntry } from '../../length-entry'
 import { SaveText } from '../../ui/controls/SaveText'
 import { Tape } from '../../ui/tape/Tape'
 import type { valueStyle } from '../../state/settings'
+import { PITCH, useDivider } from './use-divider'
 
 interface PuppyPaneProps {
   name: string
@@ -17,24 +19,16 @@ interface PuppyPaneProps {
   /** The day its age is of. */
   on: string
   now: SizedBody['M42']
+  itemId: string
+  ticketId: string
   look: ReturnType<typeof valueStyle> & { unit: 'in' | 'cm' }
   say: (mm: number) => string
 }
 
-/** Wires of crates stand about so far apart, mm. Ours. */
-const PITCH = 25.4
-
 /** Where a puppy's divider stands, month by month. */
-export function PuppyPane({ name, label, inside, grown, ageWeeks, on, now, look, say }: PuppyPaneProps) {
+export function PuppyPane({ name, label, inside, grown, ageWeeks, on, now, itemId, ticketId, look, say }: PuppyPaneProps) {
   const [pitchMm, setPitch] = useState(PITCH)
-  const length = grown.body?.M42
-  const kg = grown.adult?.kg ?? grown.body?.M00?.mm ?? null
-  const rows = useMemo((): DividerRow[] => {
-    if (!length?.mm || !kg) return []
-    const read = now?.mm && !now.guess ? { mm: now.mm, sigmaMm: now.sigmaMm ?? 5 } : undefined
-    return dividerByMonth({ adult: { mm: length.mm, sigmaMm: length.sigmaMm ?? 60 }, adultKg: kg, ageWeeks, now: read, insideMm: inside.lengthMm, pitchMm })
-      .rows
-  }, [length, kg, now, ageWeeks, inside.lengthMm, pitchMm])
+  const { rows, kg } = useDivider(grown, ageWeeks, now, inside.lengthMm, pitchMm)
   if (rows.length === 0)
     return <p className="p-5">Say the breed under Ask, or weigh {name}: then its grown length, and where the divider stands, can be foretold.</p>
   const first = rows[0]
@@ -80,6 +74,12 @@ export function PuppyPane({ name, label, inside, grown, ageWeeks, on, now, look,
             ))}
           </tbody>
         </table>
+        <Link
+          className="mr-4 inline-flex min-h-11 items-center font-bold underline"
+          to={`/tickets/${ticketId}/crate/divider?${new URLSearchParams({ item: itemId, label, pitch: String(pitchMm) }).toString()}`}
+        >
+          Divider on paper
+        </Link>
         <SaveText
           name={`divider-${name}.ics`}
           type="text/calendar"

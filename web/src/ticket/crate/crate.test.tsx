@@ -1,7 +1,10 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import type { Car, Item } from '@merry-tailor/core'
-import { AT, aDog, anItem, aReading, aTicket, bornMonthsAgo, nextId, renderStage, testShop, withTestShop } from '../../test/shop'
+import { AT, aDog, anItem, aReading, aTicket, bornMonthsAgo, nextId, renderStage, testShop, wideScreen, withTestShop } from '../../test/shop'
+import { AirSheet } from './AirSheet'
+import { CarSheet } from './CarSheet'
+import { DividerSheet } from './DividerSheet'
 import { CrateRoom } from './CrateRoom'
 
 withTestShop()
@@ -118,5 +121,122 @@ describe('other boxes', () => {
     await waitFor(() => expect(says.textContent).toMatch(/The way in, level: none is foretold/), { timeout: 20_000 })
     fireEvent.click(within(says).getByRole('button', { name: 'Crosswise' }))
     expect(says.textContent).toContain('turned 90°')
+  })
+})
+
+const rect = (x: number, y: number): [number, number][] => [[0, 0], [x, 0], [x, y], [0, y]] // prettier-ignore
+const aVan = (over: Partial<Car> = {}): Car => ({
+  id: nextId(), createdAt: AT, name: 'Wide van', ownerId: null, notes: '',
+  seats: [{ name: 'Rear', row: 'rear', outlet: { aheadMm: 0, leftMm: 200, upMm: 500 }, buckle: { aheadMm: 0, leftMm: -200, upMm: 0 }, frontSeatMm: 700, cushionMm: 480, airBag: 'none' }],
+  space: { floor: rect(1400, 1600), side: rect(1400, 1000), arches: [{ xMm: [500, 900], yMm: [1500, 1600], heightMm: 300 }], opening: rect(1400, 800), floorUpMm: 500, sillMm: 0, anchors: [[50, 700, 0], [1350, 700, 0], [50, 100, 0]] },
+  ...over,
+}) // prettier-ignore
+
+describe('other kinds, the car’s opening, one clearance at a time', () => {
+  it('a travel crate somebody measured stands among the wire ones; chosen, the item becomes one', async () => {
+    testShop().shop = { ...testShop().shop, crates: [{ family: 'K2', label: '42', lengthMm: 1010, widthMm: 680, heightMm: 790, door: null }] }
+    const { item } = open()
+    await heading()
+    fireEvent.click(await screen.findByRole('button', { name: /^Travel 42/ }))
+    fireEvent.click(screen.getByRole('button', { name: /^Choose crate/ }))
+    await waitFor(() => expect(sent('/choices/')).toHaveLength(1))
+    expect(sent('/choices/')[0]?.body).toMatchObject({ family: 'K2', label: '42', insideMm: [1010, 680, 790], itemId: item.id })
+    expect(JSON.stringify(sent(`/items/${item.id}`)[0]?.body)).toContain('"to":"K2"')
+  })
+
+  it('the owner’s car is asked too: what is higher than its opening misses it, with both on one tape', async () => {
+    testShop().answers['GET /cars'] = () => Response.json([aVan()])
+    open()
+    await heading()
+    // 48: 33 in inside and 25 mm of walls are 863 mm, over 800.
+    const high = await screen.findByRole('button', { name: /^Wire 48.*Car opening likely misses/ })
+    fireEvent.click(high)
+    expect((await screen.findByRole('region', { name: 'Car opening' })).textContent).toMatch(/Into Wide van, level: .* too high/)
+    fireEvent.click(screen.getByRole('button', { name: /^Wire 36/ }))
+    expect(screen.getByRole('region', { name: 'Car opening' }).textContent).toMatch(/over it/)
+  })
+
+  it('on a phone one clearance is shown, and Next goes on to each', async () => {
+    wideScreen(true)
+    open()
+    await heading()
+    const names: string[] = []
+    for (let i = 0; i < 8; i++) {
+      names.push(screen.getByText(new RegExp(`^[12345678] of 8$`)).textContent)
+      fireEvent.click(screen.getByRole('button', { name: 'Next' }))
+    }
+    expect(new Set(names).size).toBe(8)
+    expect(screen.queryByRole('list', { name: 'Clearances' })).toBeNull()
+    expect(screen.getAllByRole('button', { name: /^(Wire|Travel)/ }).length).toBeLessThanOrEqual(4)
+    wideScreen(false)
+  })
+
+  it('openings are asked by both rules: a closed side, and what is missing', async () => {
+    open(crate({ family: 'K2' }))
+    await heading()
+    fireEvent.click(screen.getByRole('radio', { name: 'Air' }))
+    const region = await screen.findByRole('region', { name: 'Openings' })
+    const type = (name: string, value: string) => fireEvent.change(within(region).getByRole('textbox', { name: new RegExp(`^${name}`) }), { target: { value } })
+    for (const side of ['front', 'right', 'left']) {
+      type(`${side}, open across`, '45 cm')
+      type(`${side}, open up`, '40 cm')
+    }
+    await waitFor(() => expect(region.textContent).toMatch(/too little: back/))
+    expect(region.textContent).toContain('the carrier decides')
+    expect(within(region).getByText(/^Carriers/).closest('li')?.textContent).toContain('Likely misses')
+    // Three well opened sides are enough by the law of one country (9 CFR 3.14, value from memory).
+    expect(within(region).getByText(/^The law of one/).closest('li')?.textContent).toContain('Should hold')
+  })
+
+  it('two crates beside each other, a strap between the eyes chosen, corners moved by keys; what crosses is said and not kept', async () => {
+    testShop().answers['GET /cars'] = () => Response.json([aVan()])
+    open()
+    await heading()
+    fireEvent.click(screen.getByRole('radio', { name: 'Load space' }))
+    const says = await screen.findByRole('region', { name: 'What it comes to' })
+    const long = /A strap over it: (.*?) from eye/.exec(says.textContent)?.[1]
+    expect(long).toBeDefined()
+    fireEvent.click(within(says).getByRole('combobox', { name: 'Strap to' }))
+    fireEvent.click(await screen.findByRole('option', { name: 'Eye 3' }))
+    expect(/A strap over it: (.*?) from eye/.exec(says.textContent)?.[1]).not.toBe(long)
+    fireEvent.click(within(says).getByRole('combobox', { name: 'One more crate' }))
+    fireEvent.click(await screen.findByRole('option', { name: 'the same again' }))
+    expect(says.textContent).toMatch(/With the same again: .* between them/)
+    fireEvent.click(within(says).getByRole('button', { name: 'One behind the other' }))
+    expect(says.textContent).toMatch(/too long together/)
+    fireEvent.click(within(says).getByRole('button', { name: /^Measure it again/ }))
+    const corner = screen.getByRole('slider', { name: 'Floor, corner 3' })
+    fireEvent.focus(corner)
+    for (let i = 0; i < 30; i++) fireEvent.keyDown(corner, { key: 'ArrowDown' })
+    // 150 mm narrower at one corner: the arch at the left side stands outside no more than the floor's widest place.
+    expect(within(says).queryByRole('alert')).toBeNull()
+    const left = screen.getByRole('slider', { name: 'Floor, corner 4' })
+    fireEvent.focus(left)
+    for (let i = 0; i < 30; i++) fireEvent.keyDown(left, { key: 'ArrowDown' })
+    expect((await within(says).findByRole('alert')).textContent).toBe('An arch lies outside the floor.')
+    expect(within(says).getByRole<HTMLButtonElement>('button', { name: 'Keep it' }).disabled).toBe(true)
+  }) // prettier-ignore
+})
+
+describe('on paper', () => {
+  it('a divider by month with a place to write, an air box with its tapes and days, a crate in a car', async () => {
+    const dog = aDog({ breed: 'Golden Retriever', sex: 'female', born: bornMonthsAgo(4), weightKg: 11.3 })
+    renderStage(aTicket({ dog, items: [crate()], readings: [aReading('M42', 521)] }), 'divider', <DividerSheet />)
+    const divider = await screen.findByRole('region', { name: 'Divider by month' }, { timeout: 20_000 })
+    expect(within(divider).getAllByRole('row').length).toBeGreaterThan(4)
+    expect(divider.textContent).toContain('no forecast of a breed')
+
+    renderStage(aTicket({ dog: aDog({ breed: 'Pug', flatFace: true }), items: [crate({ family: 'K2' })], readings: TAPES.map(([id, mm]) => aReading(id, mm)), ticket: { neededOn: '2027-03-01' } }), 'air', <AirSheet />) // prettier-ignore
+    const air = await screen.findByRole('region', { name: 'Air box' }, { timeout: 20_000 })
+    expect(air.textContent).toContain('Carrier, states and vet decide')
+    // A 782, B 286: A and half of B are 925 mm, a tenth more 1017.5, ordered in whole cm.
+    expect(air.textContent).toContain('102 cm')
+    expect(air.textContent).toContain('Before the')
+
+    testShop().answers['GET /cars'] = () => Response.json([aVan()])
+    renderStage(aTicket({ dog: aDog(), items: [crate()] }), 'car', <CarSheet />)
+    const car = await screen.findByRole('region', { name: 'Crate in the car' }, { timeout: 20_000 })
+    expect(car.textContent).toMatch(/Through the opening, level.*free each side/)
+    expect(car.textContent).toContain('Never left in a parked car')
   })
 })
