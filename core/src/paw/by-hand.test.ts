@@ -13,7 +13,7 @@ const placed = (points: readonly (readonly [number, number])[], dx: number, dy: 
 const paw = placed(inventedPaw(60, 72), 4, 8)
 /** Corners where they truly are, as a careful hand sets them. */
 const set = (what: keyof typeof KNOWN_CORNERS, shot = SHOT, dx = 0, dy = 0) =>
-  KNOWN_CORNERS[what].map(([x, y]) => pxOf(viewOf(shot), [x + dx, y + dy])) as [number, number][]
+  KNOWN_CORNERS[what].map(([x, y]) => pxOf(viewOf(shot), [x + dx, y + dy]))
 
 describe('corners set by hand', () => {
   it('on the sheet’s squares, the paper or a card beside the paw, the paw reads as it was drawn', () => {
@@ -26,7 +26,7 @@ describe('corners set by hand', () => {
       expect(Math.abs(read.widthMm - 60), what).toBeLessThan(0.7)
       expect(Math.abs(read.lengthMm - 72), what).toBeLessThan(0.9)
       // Its middle is where the hand set it.
-      expect(Math.hypot(...(mmOf(frame?.view ?? viewOf(SHOT), pawPx) as [number, number]))).toBeLessThan(1e-6)
+      expect(Math.hypot(...mmOf(frame?.view ?? viewOf(SHOT), pawPx))).toBeLessThan(1e-6)
     }
   }, 30_000) // prettier-ignore
 

@@ -1,8 +1,8 @@
 import { findPaws, type TracedPaw } from './find-paws.ts'
 import { darknessOf, flattened } from './flat-sheet.ts'
+import type { TraceFrame } from './frame-in.ts'
 import type { OutlinePoint } from './paw-size.ts'
 import type { Picture } from './picture.ts'
-import type { TraceFrame } from './trace-paws.ts'
 import { TRACING_FRAME } from './tracing-frame.ts'
 import { mmOf, pxOf, viewFrom, type SheetPoint, type SheetView } from './view.ts'
 

@@ -1,4 +1,4 @@
-import { besideRuler, frameByHand, type KnownCorners, type OutlinePoint, type Picture, type TraceFrame } from '@merry-tailor/core'
+import { besideRuler, frameByHand, KNOWN_CORNERS, pxOf, type KnownCorners, type OutlinePoint, type Picture, type TraceFrame } from '@merry-tailor/core'
 import { useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react'
 import { LengthEntry } from '../../length-entry'
 import { Worded } from '../../ui/length/Worded'
@@ -18,6 +18,8 @@ const HAND = 2
 interface CornersByHandProps {
   picture: Picture
   url: string
+  /** The sheet as it was found, where it was: the points begin on it. */
+  found: TraceFrame | null
   busy: boolean
   say: (mm: number) => string
   onFrame: (frame: TraceFrame, what: KnownCorners) => void
@@ -26,10 +28,10 @@ interface CornersByHandProps {
 }
 
 /** Where the marks are not found: corners set on the picture by hand, each under a glass; or a ruler, for a note. */
-export function CornersByHand({ picture: { width, height }, url, busy, say, onFrame, onNote }: CornersByHandProps) {
+export function CornersByHand({ picture: { width, height }, url, found, busy, say, onFrame, onNote }: CornersByHandProps) {
   const [what, setWhat] = useState<SetOn>('frame')
   const [rulerMm, setRuler] = useState(100)
-  const [points, setPoints] = useState<readonly OutlinePoint[]>(() => begun(width, height))
+  const [points, setPoints] = useState<readonly OutlinePoint[]>(() => begun(width, height, found))
   const [held, setHeld] = useState<number | null>(null)
   const [wide, setWide] = useState(600)
   const ref = useRef<SVGSVGElement>(null)
@@ -155,10 +157,12 @@ export function CornersByHand({ picture: { width, height }, url, busy, say, onFr
   ) // prettier-ignore
 }
 
-/** Four corners a fifth in from the picture's edge, and its middle. */
-function begun(width: number, height: number): OutlinePoint[] {
+/** On the marks as they were found; else a fifth in from the picture's edge. The last is the picture's middle. */
+function begun(width: number, height: number, found: TraceFrame | null): OutlinePoint[] {
+  const middle: OutlinePoint = [width / 2, height / 2]
+  if (found && found.marks > 0) return [...KNOWN_CORNERS.frame.map((mm) => pxOf(found.view, mm)), middle]
   const [x, y] = [0.2 * width, 0.2 * height]
-  return [[x, y], [width - x, y], [width - x, height - y], [x, height - y], [width / 2, height / 2]] // prettier-ignore
+  return [[x, y], [width - x, y], [width - x, height - y], [x, height - y], middle] // prettier-ignore
 }
 
 /** The place under the finger, four times as large, in the corner farthest from it. */

@@ -188,7 +188,7 @@ export function TraceSheet({ dogId, paw: first, usual, say, onDone }: TraceSheet
       <div className="grid max-w-[980px] grid-cols-[minmax(0,1fr)] gap-4 lg:grid-cols-[minmax(0,1fr)_320px]">
         <div className="border-2 border-ink bg-panel">
           {byHand && shot ? (
-            <CornersByHand picture={shot.picture} url={shot.url} busy={busy} say={say} onFrame={(frame, what) => void trace(shot.picture, frame, what)} onNote={note} />
+            <CornersByHand picture={shot.picture} url={shot.url} found={laid?.frame ?? null} busy={busy} say={say} onFrame={(frame, what) => void trace(shot.picture, frame, what)} onNote={note} />
           ) : laid ? (
             <Outline
               url={laid.url}
