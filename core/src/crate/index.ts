@@ -10,6 +10,6 @@ export { AIR_REFUSALS, airBox, type AirBox, type AirQuestion, type AirRefusal, t
 export { ventilation, type VentedWall, type VentRule } from './ventilation.ts'
 export { airPapers, type AirPaper } from './air-papers.ts'
 export { returnUntil } from './return-days.ts'
-export { housingFloor, penHeight, penRoom } from './housing.ts'
+export { housingFloor, PEN_HEIGHTS, penHeight, penRoom } from './housing.ts'
 export { adultFrom, smoothShare } from './adult-from.ts'
 export { dividerByMonth, type DividerQuestion, type DividerRow } from './divider.ts'

@@ -30,11 +30,10 @@ function ChartNote({ offer }: { offer: OfferOf<'series'> }) {
 /** From a crate's sizes to its bench. */
 function ToBench({ offer }: { offer: OfferOf<'series'> }) {
   const { sheet } = useOpenTicket()
-  if (offer.family === 'K4') return null
   return (
     <p className="mb-3">
       <Link className="inline-flex min-h-11 items-center font-bold underline" to={`/tickets/${sheet.ticket.id}/crate`}>
-        Look at the dog in it: stand, turn, lie; puppy, air, car
+        {offer.family === 'K4' ? 'Its floor by panels, its height for jumpers' : 'Look at the dog in it: stand, turn, lie; puppy, air, car'}
       </Link>
     </p>
   )

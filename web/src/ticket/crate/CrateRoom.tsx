@@ -23,8 +23,10 @@ import { isCrate, KINDS, outerOf } from './crate-kinds'
 import { CrateList } from './CrateList'
 import { DISC } from './CrateViews'
 import { HomePane } from './HomePane'
+import { TakenBack } from './TakenBack'
 import { InsideFields } from './InsideFields'
 import { LoadPane } from './LoadPane'
+import { PenPane } from './PenPane'
 import { PuppyPane } from './PuppyPane'
 import { useCrateChoices } from './use-crate-choices'
 import { useTurning } from './use-turning'
@@ -36,9 +38,9 @@ const NOTHING_READ: SizedBody = {}
 export function CrateRoom() {
   const { sheet, name } = useOpenTicket()
   const items = sheet.items.filter((item) => !item.removed)
-  const [item, setItem] = useItemInHand(items, items.find(({ family }) => isCrate(family))?.id)
-  if (!item || !isCrate(item.family))
-    return <NoItem title="Which crate?">{`Choose a wire, travel or soft crate for ${name} under Ask; then its clearances are looked at here.`}</NoItem>
+  const [item, setItem] = useItemInHand(items, items.find(({ family }) => isCrate(family) || family === 'K4')?.id)
+  if (!item || (!isCrate(item.family) && item.family !== 'K4'))
+    return <NoItem title="Which crate?">{`Choose a crate or a pen for ${name} under Ask; then its clearances are looked at here.`}</NoItem>
   return (
     <ItemsInHand
       items={items}
@@ -46,7 +48,7 @@ export function CrateRoom() {
       onPick={setItem}
       className="min-h-0 flex-1 max-md:flex max-md:flex-col max-md:overflow-y-auto max-md:pb-24 md:grid md:grid-cols-[316px_minmax(0,1fr)]"
     >
-      <OneCrate key={item.id} item={item} items={items} />
+      {item.family === 'K4' ? <PenPane key={item.id} item={item} /> : <OneCrate key={item.id} item={item} items={items} />}
     </ItemsInHand>
   )
 }
@@ -152,6 +154,7 @@ function OneCrate({ item, items }: { item: Item; items: readonly Item[] }) {
   )
   const facts = (
     <>
+      {known && <TakenBack name={name} label={known.kind === 'series' ? known.label : ''} chosenOn={known.on ?? known.at.slice(0, 10)} />}
       <h3 className="text-[17px] leading-6">
         Inside <Worded text={`${say(inside.lengthMm)} × ${say(inside.widthMm)} × ${say(inside.heightMm)}`} />
       </h3>

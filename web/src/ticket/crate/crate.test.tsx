@@ -183,9 +183,17 @@ describe('other kinds, the car’s opening, one clearance at a time', () => {
     }
     await waitFor(() => expect(region.textContent).toMatch(/too little: back/))
     expect(region.textContent).toContain('the carrier decides')
-    expect(within(region).getByText(/^Carriers/).closest('li')?.textContent).toContain('Likely misses')
+    expect(
+      within(region)
+        .getByText(/^Carriers/)
+        .closest('li')?.textContent,
+    ).toContain('Likely misses')
     // Three well opened sides are enough by the law of one country (9 CFR 3.14, value from memory).
-    expect(within(region).getByText(/^The law of one/).closest('li')?.textContent).toContain('Should hold')
+    expect(
+      within(region)
+        .getByText(/^The law of one/)
+        .closest('li')?.textContent,
+    ).toContain('Should hold')
   })
 
   it('two crates beside each other, a strap between the eyes chosen, corners moved by keys; what crosses is said and not kept', async () => {
@@ -238,5 +246,25 @@ describe('on paper', () => {
     const car = await screen.findByRole('region', { name: 'Crate in the car' }, { timeout: 20_000 })
     expect(car.textContent).toMatch(/Through the opening, level.*free each side/)
     expect(car.textContent).toContain('Never left in a parked car')
+  })
+})
+
+describe('a pen', () => {
+  it('asks a height by head and withers, more of a jumper, its floor by panels, and is chosen once', async () => {
+    const { item } = open(crate({ family: 'K4' }))
+    expect((await heading()).textContent).toMatch(/^A pen for/)
+    const heights = await screen.findByRole('list', { name: 'Heights' })
+    // Ears at 664 and 50 mm of room: 30 in are 762 mm.
+    await waitFor(() => expect(within(heights).getByRole('button', { name: /^30 in/ }).textContent).toContain('Should hold'))
+    expect(within(heights).getByRole('button', { name: /^24 in/ }).textContent).toContain('Likely misses')
+    const pen = screen.getByRole('region', { name: 'Pen' })
+    // Eight panels of 24 in: 8 x 0.6096² / (4 tan 22.5°) = 1.79 m² = 19.3 sq ft.
+    expect(pen.textContent).toMatch(/Floor (19\.3 sq ft|1\.79 m²)/)
+    fireEvent.click(within(pen).getByRole('button', { name: /jumps$/ }))
+    // Twice the withers of 512 mm: 1024, so 42 in.
+    expect(within(heights).getByRole('button', { name: /^30 in/ }).textContent).not.toContain('Should hold')
+    fireEvent.click(within(pen).getByRole('button', { name: /^Choose pen/ }))
+    await waitFor(() => expect(sent('/choices/')).toHaveLength(1))
+    expect(sent('/choices/')[0]?.body).toMatchObject({ kind: 'series', family: 'K4', label: '42 high', itemId: item.id })
   })
 })
