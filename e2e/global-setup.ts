@@ -8,7 +8,7 @@ import { loadScenario } from '../demo/src/load.ts'
 export default async function setUp(): Promise<() => Promise<void>> {
   const folder = mkdtempSync(join(tmpdir(), 'merry-e2e-'))
   const child = spawn(process.execPath, ['--import', 'tsx', join(import.meta.dirname, '..', 'server', 'src', 'main.ts')], {
-    env: { ...process.env, MERRY_DATABASE: join(folder, 'shop.sqlite'), MERRY_PORT: '0', MERRY_SUPPLIER: 'stand-in' },
+    env: { ...process.env, MERRY_DATABASE: join(folder, 'shop.sqlite'), MERRY_PORT: '0', MERRY_SUPPLIER: 'stand-in', MERRY_DEVICES: 'stand-in' },
     stdio: ['ignore', 'pipe', 'inherit'],
   })
   const address = await new Promise<string>((resolve, reject) => {

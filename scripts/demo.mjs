@@ -13,7 +13,7 @@ build()
 // A load that was cut short is no data to keep: without the mark it starts over.
 if (process.argv.includes('--fresh') || !existsSync(loaded)) rmSync(folder, { recursive: true, force: true })
 mkdirSync(folder, { recursive: true })
-const { child, address } = serve({ MERRY_DATABASE: database, MERRY_SUPPLIER: 'stand-in' }, { quiet: true })
+const { child, address } = serve({ MERRY_DATABASE: database, MERRY_SUPPLIER: 'stand-in', MERRY_DEVICES: 'stand-in' }, { quiet: true })
 stayWith(child)
 const url = await address.catch(() => process.exit(1))
 if (!existsSync(loaded)) {

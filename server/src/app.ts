@@ -16,9 +16,13 @@ import { openDatabase, type Db } from './db/open.ts'
 import { indexIfEmpty } from './db/search.ts'
 import { answeredBefore } from './db/writes.ts'
 import type { Desk } from './desk.ts'
+import { guard } from './access/guard.ts'
+import { Keeper } from './access/keeper.ts'
+import { Tries } from './access/tries.ts'
 import { allowedHosts, type HostRule } from './hosts.ts'
 import { NewsBoard } from './news.ts'
 import { ProblemError, problemOf, type ProblemCode } from './problems.ts'
+import { accessRoutes } from './routes/access.ts'
 import { bookRoutes } from './routes/book.ts'
 import { carRoutes } from './routes/cars.ts'
 import { dogRoutes } from './routes/dogs.ts'
@@ -42,6 +46,12 @@ export interface AppOptions {
   /** Further host names this server answers to, besides loopback. */
   hosts?: readonly string[]
   log?: boolean
+  /** Who is let in; of the file beside the book where none is given. */
+  keeper?: Keeper
+  /** Where other devices find this server, and where they learn to trust it. */
+  lan?: { addresses: readonly { url: string; secure: boolean }[]; trustAt: string; fingerprint: string }
+  /** Simulated devices answer. */
+  standIns?: boolean
   /** Who sells us pieces; without one nothing is known of shelves. */
   supplier?: Supplier
   /** The clock; the machine's own where none is given. */
@@ -56,6 +66,11 @@ declare module 'fastify' {
     desk: Desk
   }
 }
+
+/** So long a request may take to arrive. */
+const SILENT_MS = 30_000
+/** Who is let in is kept beside the book, never in it: a copy of the book lets nobody in. */
+export const accessFile = (database: string): string | null => (database === ':memory:' ? null : join(dirname(database), 'access.json'))
 
 /** One request may hold this much; a whole size table is far below. */
 const BODY_LIMIT = 512 * 1024
@@ -74,7 +89,9 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
   const head = readHead(db)
   const desk: Desk = { db, head, news: new NewsBoard(head.seq), day: new DayBoard(db), copies: new Copies(db, options.database, now), now }
   const stopCopies = keepCopies(db, desk.copies, () => head.seq)
-  const app = Fastify({ bodyLimit: BODY_LIMIT, logger: options.log ? { level: 'warn' } : false })
+  const keeper = options.keeper ?? new Keeper(accessFile(options.database), now)
+  // A device that falls silent in the middle of a request holds nothing up for longer.
+  const app = Fastify({ bodyLimit: BODY_LIMIT, logger: options.log ? { level: 'warn' } : false, requestTimeout: SILENT_MS, forceCloseConnections: 'idle' })
   app.setValidatorCompiler(validatorCompiler)
   app.setSerializerCompiler(serializerCompiler)
   if (options.onRoute) app.addHook('onRoute', options.onRoute)
@@ -99,6 +116,11 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
   app.addHook('onRequest', (request, _reply, done) => {
     done(rule(request.headers.host ?? '') ? undefined : new ProblemError('wrong-host', 'Ask for this server by the address it prints at start.'))
   })
+  const isIn = guard(keeper)
+  app.decorateRequest('device', null)
+  app.addHook('onRequest', (request, _reply, done) => {
+    done(isIn(request) ?? undefined)
+  })
   app.addHook('onRequest', (request, reply, done) => {
     if (!request.url.startsWith('/api/')) return done()
     const problem = otherBook(request, head)
@@ -115,6 +137,10 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
   })
   app.addHook('onSend', (request, reply, _payload, done) => {
     if (request.url.startsWith('/api/')) {
+      // What the shop says is kept by nobody between, and by no browser that is locked out later.
+      if (!reply.hasHeader('cache-control')) reply.header('cache-control', 'no-store')
+      // Whoever is not in does not learn which book is open.
+      if (reply.statusCode === 401) return done()
       const id = writeId(request)
       reply.headers({
         'merry-book': head.book,
@@ -194,8 +220,10 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
       return { seq: head.seq, news: desk.news.after(after) }
     })
     inner.get('/api/openapi.json', () => app.swagger())
-    for (const routes of [ticketRoutes, dogRoutes, ownerRoutes, sizeTableRoutes, findRoutes, shopRoutes, pieceRoutes, rigRoutes, carRoutes, standInRoutes])
+    for (const routes of [ticketRoutes, dogRoutes, ownerRoutes, sizeTableRoutes, findRoutes, shopRoutes, pieceRoutes, rigRoutes, carRoutes])
       routes(inner, desk)
+    if (options.standIns) standInRoutes(inner, desk)
+    accessRoutes(inner, { keeper, tries: new Tries(), lan: options.lan ?? null, standIns: options.standIns === true })
     bookRoutes(inner, desk, options.database)
     supplyRoutes(inner, db, options.supplier ?? null)
     done()
@@ -215,7 +243,7 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
 }
 
 /** Refusals that are no word on the write itself. */
-const UNKEPT: ReadonlySet<ProblemCode> = new Set(['other-book', 'wrong-host', 'cannot-keep-now'])
+const UNKEPT: ReadonlySet<ProblemCode> = new Set(['other-book', 'wrong-host', 'wrong-origin', 'who-are-you', 'wrong-passphrase', 'too-many-tries', 'cannot-keep-now'])
 const WRITE_ID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i
 
 /** A device that means another book, or this one as it was before it was brought back, is told so; nothing is taken. */

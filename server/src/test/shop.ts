@@ -9,7 +9,7 @@ import { buildApp } from '../app.ts'
 export async function openTestShop(): Promise<{ app: FastifyInstance; file: string; close: () => Promise<void> }> {
   const folder = mkdtempSync(join(tmpdir(), 'merry-'))
   const file = join(folder, 'shop.sqlite')
-  const app = await buildApp({ database: file })
+  const app = await buildApp({ database: file, standIns: true })
   return {
     app,
     file,

@@ -367,6 +367,7 @@ export function withTestShop(): void {
     }
     seeded.clear()
     app = await buildApp({
+      standIns: true,
       database: ':memory:',
       supplier: { ask: () => (shop.supply.length > 0 ? Promise.resolve(shop.supply) : Promise.reject(new Error('away'))) },
     })
