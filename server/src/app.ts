@@ -220,8 +220,7 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
       return { seq: head.seq, news: desk.news.after(after) }
     })
     inner.get('/api/openapi.json', () => app.swagger())
-    for (const routes of [ticketRoutes, dogRoutes, ownerRoutes, sizeTableRoutes, findRoutes, shopRoutes, pieceRoutes, rigRoutes, carRoutes])
-      routes(inner, desk)
+    for (const routes of [ticketRoutes, dogRoutes, ownerRoutes, sizeTableRoutes, findRoutes, shopRoutes, pieceRoutes, rigRoutes, carRoutes]) routes(inner, desk)
     if (options.standIns) standInRoutes(inner, desk)
     accessRoutes(inner, { keeper, tries: new Tries(), lan: options.lan ?? null, standIns: options.standIns === true })
     bookRoutes(inner, desk, options.database)
@@ -243,7 +242,15 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
 }
 
 /** Refusals that are no word on the write itself. */
-const UNKEPT: ReadonlySet<ProblemCode> = new Set(['other-book', 'wrong-host', 'wrong-origin', 'who-are-you', 'wrong-passphrase', 'too-many-tries', 'cannot-keep-now'])
+const UNKEPT: ReadonlySet<ProblemCode> = new Set([
+  'other-book',
+  'wrong-host',
+  'wrong-origin',
+  'who-are-you',
+  'wrong-passphrase',
+  'too-many-tries',
+  'cannot-keep-now',
+])
 const WRITE_ID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i
 
 /** A device that means another book, or this one as it was before it was brought back, is told so; nothing is taken. */

@@ -1,20 +1,21 @@
 import Papa from 'papaparse'
 
-/** A cell that a spreadsheet would take for a formula. */
-const FORMULA = /^[=+\-@\t\r]/
-/** A cell that was guarded, or that looks as if it was. */
-const GUARDED = /^'+[=+\-@\t\r]/
+/** Where a spreadsheet would begin a formula: at a cell's start, or after what it may split cells at; full-width signs too. */
+const SIGNS = '=+\\-@＝＋－＠\\t\\r'
+const BEGINS = new RegExp(`(?<=^|[;\\t|])(?='*[${SIGNS}])`, 'g')
+/** The apostrophe a guard put there. */
+const GUARD = new RegExp(`(?<=^|[;\\t|])'(?='*[${SIGNS}])`, 'g')
 /** Plain negative numbers are no formulas; they stay numbers. */
 const NUMBER = /^-?\d+(?:[.,]\d+)?$/
 
 /**
- * Keeps a spreadsheet from running a cell: one apostrophe before anything that begins like a formula.
+ * Keeps a spreadsheet from running a cell: one apostrophe before anything that begins like a formula, inside a cell as well.
  * Source: OWASP, CSV Injection (value from memory).
  */
-export const guardCell = (cell: string): string => (!NUMBER.test(cell) && (FORMULA.test(cell) || GUARDED.test(cell)) ? `'${cell}` : cell)
+export const guardCell = (cell: string): string => (NUMBER.test(cell) ? cell : cell.replaceAll(BEGINS, "'"))
 
 /** Takes the guard off again, so that what goes out comes back. */
-export const unguardCell = (cell: string): string => (GUARDED.test(cell) ? cell.slice(1) : cell)
+export const unguardCell = (cell: string): string => cell.replaceAll(GUARD, '')
 
 /** Rows as CSV, RFC 4180: commas, CRLF, doubled quotes; formulas guarded. */
 export const writeCsv = (rows: readonly (readonly string[])[]): string =>

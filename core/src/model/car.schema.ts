@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { Id, Moment, line } from './ids.schema.ts'
+import { Id, Moment, line, notes } from './ids.schema.ts'
 import { AIR_BAGS, CAR_ROWS } from './lists.ts'
 
 /** A place of a belt: ahead of the seat's fold, to the left of the seat's middle, above the cushion at the fold, mm. */
@@ -39,7 +39,7 @@ export const CarFields = z.object({
   name: line(60).min(1),
   ownerId: Id.nullable(),
   seats: z.array(CarSeat).min(1).max(12),
-  notes: line(300),
+  notes: notes(300),
   space: CarSpace.nullable().default(null),
 })
 export type CarFields = z.infer<typeof CarFields>

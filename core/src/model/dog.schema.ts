@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { Day, Id, Moment, line } from './ids.schema.ts'
+import { Day, Id, Moment, line, notes } from './ids.schema.ts'
 import { COAT_CLASSES, SEXES } from './lists.ts'
 
 export const CoatClass = z.enum(COAT_CLASSES)
@@ -25,7 +25,7 @@ export const DogFields = z.object({
   flatFace: z.boolean().nullable(),
   /** Injury, stitches or pregnancy: no measuring stress, no pulling (handbook 5.6). */
   sparing: z.boolean(),
-  notes: line(2000),
+  notes: notes(2000),
   ownerId: Id.nullable(),
 })
 export type DogFields = z.infer<typeof DogFields>

@@ -19,5 +19,25 @@ export const Day = z.iso.date()
 /** Date and time with an offset, ISO 8601. */
 export const Moment = z.iso.datetime({ offset: true })
 
-/** A name or short line as typed: trimmed, at most `longest` characters. */
-export const line = (longest: number) => z.string().trim().max(longest)
+/**
+ * Signs that turn the order of what follows, and controls: one of them in a name turns a docket's numbers round.
+ * Source: UAX #9, explicit directional formatting characters (value from memory).
+ */
+// eslint-disable-next-line no-control-regex -- controls are what is dropped
+const UNSEEN = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f-\u009f\u061c\u200e\u200f\u202a-\u202e\u2066-\u2069]/g
+
+/** A name or short line as typed: on one line, nothing unseen in it, trimmed, at most `longest` characters. */
+export const line = (longest: number) =>
+  z
+    .string()
+    .overwrite((text) => text.replaceAll(UNSEEN, '').replaceAll(/[\t\r\n\u2028\u2029]+/g, ' '))
+    .trim()
+    .max(longest)
+
+/** Notes as typed: like a line, and its line ends stay. */
+export const notes = (longest: number) =>
+  z
+    .string()
+    .overwrite((text) => text.replaceAll(UNSEEN, ''))
+    .trim()
+    .max(longest)

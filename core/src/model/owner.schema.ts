@@ -1,7 +1,7 @@
 import { z } from 'zod'
-import { Id, Moment, line } from './ids.schema.ts'
+import { Id, Moment, line, notes } from './ids.schema.ts'
 
-export const OwnerFields = z.object({ name: line(80).min(1), contact: line(200), notes: line(1000) })
+export const OwnerFields = z.object({ name: line(80).min(1), contact: line(200), notes: notes(1000) })
 export type OwnerFields = z.infer<typeof OwnerFields>
 
 export const NewOwner = OwnerFields.partial().required({ name: true }).extend({ at: Moment })

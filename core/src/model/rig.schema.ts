@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { Id, Moment, line } from './ids.schema.ts'
+import { Id, Moment, line, notes } from './ids.schema.ts'
 import { RIG_KINDS } from './lists.ts'
 
 /** A cart, a wagon, runners or a drag. */
@@ -41,7 +41,7 @@ export const RigFields = z.object({
   /** Where loads lie: from behind to ahead, and how high its floor is. */
   bed: z.object({ fromMm: Along, toMm: Along, heightMm: Height }),
   brake: z.boolean(),
-  notes: line(300),
+  notes: notes(300),
 })
 export type RigFields = z.infer<typeof RigFields>
 

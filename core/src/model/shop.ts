@@ -1,7 +1,19 @@
 import type { Fitter, ShopFields } from './shop.schema.ts'
 import { flag, json, resource } from './resource.ts'
 
-export type { BootsHere, Fitter, FitterFields, FingerGauge, LineBands, CarrierRules, MeasuredCrate, NewFitter, RepeatRule, ShopFields, ViewId } from './shop.schema.ts'
+export type {
+  BootsHere,
+  Fitter,
+  FitterFields,
+  FingerGauge,
+  LineBands,
+  CarrierRules,
+  MeasuredCrate,
+  NewFitter,
+  RepeatRule,
+  ShopFields,
+  ViewId,
+} from './shop.schema.ts'
 
 /** Source: handbook 4.3 and 4.7 program defaults, from memory, unverified. */
 export const USUAL_SHOP: ShopFields = {

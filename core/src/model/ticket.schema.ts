@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { Day, FamilyId, Id, Moment, SymptomId, line } from './ids.schema.ts'
+import { Day, FamilyId, Id, Moment, SymptomId, line, notes } from './ids.schema.ts'
 import { ACTIVITIES, FOOTINGS, ITEM_WAYS, NEEDS, TEAM_PLACES, TICKET_KINDS, TRAITS } from './lists.ts'
 import { Strike } from './reading.schema.ts'
 import { School } from './school.schema.ts'
@@ -49,7 +49,7 @@ export const NewAcknowledgement = z.object({
   kind: z.enum(['caution', 'stop', 'finding']),
   code: line(200).min(1),
   /** The text as it stood on the screen. */
-  text: line(1000).min(1),
+  text: notes(1000).min(1),
   /** Typed reason; needed to overrule a stop. */
   reason: line(500),
   at: Moment,
@@ -90,7 +90,7 @@ export const TicketFields = z.object({
   neededOn: Day.nullable(),
   promisedOn: Day.nullable(),
   nextLookOn: Day.nullable(),
-  notes: line(2000),
+  notes: notes(2000),
   /** The complete body sheet is wanted, whatever the items need. */
   wholeBody: z.boolean(),
   state: z.enum(['open', 'closed']),

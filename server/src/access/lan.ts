@@ -26,7 +26,7 @@ const listening = (server: Server, host: string, port: number): Promise<void> =>
 
 const TRUST_PAGE = (cert: string, shop: string): string => `<!doctype html>
 <html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1"><title>Trust this shop</title>
-<style>body{font:17px/1.45 system-ui,sans-serif;max-width:34em;margin:2em auto;padding:0 1em;color:#0f2322}a{display:inline-block;padding:.8em 1.2em;border:2px solid;background:#ffd21f;color:#0f2322;font-weight:700;text-decoration:none}li{margin:.5em 0}</style></head>
+<style>body{font:17px/1.45 system-ui,sans-serif;max-width:34em;margin:2em auto;padding:0 1em;color:#0f2322}a{display:inline-block;padding:.8em 1.2em;border:2px solid;background:#ffd21f;color:#0f2322;font-weight:700;text-decoration:none}li{margin:.5em 0}small{overflow-wrap:anywhere}</style></head>
 <body><h1>Trust this shop</h1>
 <p>Merry Tailor made a certificate of its own for this shop. Once this device trusts it, the bench opens here even while the shop’s computer is away.</p>
 <p><a href="/merry-tailor.crt">The shop’s certificate</a></p>

@@ -51,6 +51,8 @@ export function openDatabase(file: string, folder: string = FOLDER, beforeMigrat
   migrate(db, known, folder === FOLDER ? WITH_CODE : {}, beforeMigration)
   // A shop of years stays in memory while it is read, KiB.
   db.pragma('cache_size = -32000')
+  // What was taken out is overwritten.
+  db.pragma('secure_delete = ON')
   db.pragma('foreign_keys = ON')
   keepStatements(db)
   return db

@@ -1,4 +1,4 @@
-import { PHOTO_BYTES } from '@merry-tailor/core'
+import { dayIn, PHOTO_BYTES } from '@merry-tailor/core'
 import {
   Changes,
   Id,
@@ -24,8 +24,9 @@ import { bootOutings, tracings } from '../db/paws.ts'
 import { dogsPage } from '../db/dogs-page.ts'
 import { addPhoto, pictureOf, removePhoto } from '../db/photos.ts'
 import { dogSheet } from '../db/sheets.ts'
+import { readShop } from '../db/shop.ts'
 import { addWeighing } from '../db/weighings.ts'
-import { fileName, solvedForm } from '../dog-form.ts'
+import { attachment, solvedForm } from '../dog-form.ts'
 import { ProblemError } from '../problems.ts'
 import { once, typed, type Routes } from './typed.ts'
 
@@ -91,27 +92,29 @@ export const dogRoutes: Routes = (app, desk) => {
 
   api.get('/api/dogs/:id/body-sheet.json', { schema: { params } }, (request, reply) => {
     const sheet = bodySheetOf(db, request.params.id)
-    reply.header('content-disposition', `attachment; filename="${fileName(sheet.dog.name)}-body-sheet.json"`).type('application/json; charset=utf-8')
+    reply
+      .header('content-disposition', attachment(sheet.dog.name, 'body-sheet.json', dayIn(readShop(db).timeZone, desk.now())))
+      .type('application/json; charset=utf-8')
     return reply.send(bodySheetToJson(sheet))
   })
   api.get('/api/dogs/:id/body-sheet.csv', { schema: { params } }, (request, reply) => {
     const sheet = bodySheetOf(db, request.params.id)
-    reply.header('content-disposition', `attachment; filename="${fileName(sheet.dog.name)}-body-sheet.csv"`).type('text/csv; charset=utf-8')
+    reply.header('content-disposition', attachment(sheet.dog.name, 'body-sheet.csv', dayIn(readShop(db).timeZone, desk.now()))).type('text/csv; charset=utf-8')
     return reply.send(bodySheetToCsv(sheet))
   })
   api.get('/api/dogs/:id/form.json', { schema: { params } }, (request, reply) => {
-    const { form, head, file } = solvedForm(db, request.params.id)
-    reply.header('content-disposition', `attachment; filename="${file}.json"`).type('application/json; charset=utf-8')
+    const { form, head, name } = solvedForm(db, request.params.id)
+    reply.header('content-disposition', attachment(name, 'form.json', head.on)).type('application/json; charset=utf-8')
     return reply.send(formSheetToJson(form, head))
   })
   api.get('/api/dogs/:id/form.csv', { schema: { params } }, (request, reply) => {
-    const { form, head, file } = solvedForm(db, request.params.id)
-    reply.header('content-disposition', `attachment; filename="${file}.csv"`).type('text/csv; charset=utf-8')
+    const { form, head, name } = solvedForm(db, request.params.id)
+    reply.header('content-disposition', attachment(name, 'form.csv', head.on)).type('text/csv; charset=utf-8')
     return reply.send(formSheetToCsv(form, head))
   })
   api.get('/api/dogs/:id/side-plate.svg', { schema: { params } }, (request, reply) => {
-    const { form, head, file } = solvedForm(db, request.params.id)
-    reply.header('content-disposition', `attachment; filename="${file}.svg"`).type('image/svg+xml; charset=utf-8')
+    const { form, head, name } = solvedForm(db, request.params.id)
+    reply.header('content-disposition', attachment(name, 'form.svg', head.on)).type('image/svg+xml; charset=utf-8')
     return reply.send(sidePlateSvg(form, head))
   })
 
@@ -133,19 +136,23 @@ export const dogRoutes: Routes = (app, desk) => {
       return once(desk, request, () => addPhoto(db, request.params.id, request.params.partId, request.query, body))
     },
   )
-  api.delete('/api/dogs/:id/photos/:partId', { schema: { params: part } }, (request) =>
-    once(desk, request, () => {
+  api.delete('/api/dogs/:id/photos/:partId', { schema: { params: part } }, async (request, reply) => {
+    const answer = await once(desk, request, () => {
       removePhoto(db, request.params.id, request.params.partId)
       return { ok: true }
-    }),
-  )
+    })
+    // Out of the file as well: its bytes are overwritten, and what waited beside the file with them.
+    db.pragma('wal_checkpoint(TRUNCATE)')
+    reply.header('clear-site-data', '"cache"')
+    return answer
+  })
   api.get('/api/photos/:id', { schema: { params } }, (request, reply) => {
     const { type, picture } = pictureOf(db, request.params.id)
+    const tag = `"${request.params.id}"`
+    // Asked for each time: a picture taken out is gone from every browser that saw it.
+    reply.header('cache-control', 'private, no-cache').header('etag', tag)
+    if (request.headers['if-none-match'] === tag) return reply.code(304).send()
     // No script in a picture can run, whatever its bytes are.
-    return reply
-      .header('cache-control', 'private, max-age=31536000, immutable')
-      .header('content-security-policy', "sandbox; default-src 'none'")
-      .type(type)
-      .send(picture)
+    return reply.header('content-security-policy', "sandbox; default-src 'none'").type(type).send(picture)
   })
 }

@@ -1,4 +1,5 @@
 import type { BaseQueryFn, FetchBaseQueryError } from '@reduxjs/toolkit/query'
+import { whoIsAsked } from './access'
 import { deviceBook, isOfBook } from './book-mark'
 import { deviceStore } from './device-store'
 import { asToday } from './of-before'
@@ -58,6 +59,7 @@ const away: FetchBaseQueryError = { status: 'FETCH_ERROR', error: 'the server do
 async function fetched(path: string): Promise<Answer | null> {
   const answer = await fetch(`/api${path}`, { headers: meant(deviceBook.mark), signal: AbortSignal.timeout(TIMEOUT_MS) }).catch(() => null)
   const told = answer && toldBy(answer.headers)
+  if (answer?.status === 401) whoIsAsked()
   if (!answer || !told) {
     outbox.reached(false)
     return null

@@ -1,4 +1,5 @@
 import type { Problem } from '@merry-tailor/core'
+import { whoIsAsked } from './access'
 import type { BookMark, WaitingWrite, WriteRequest } from './kept'
 
 /** What a server said beside its answer: which book, how many writes it has taken, its clock. */
@@ -47,6 +48,10 @@ export async function post(write: Pick<WaitingWrite, 'id' | 'request'>, book: Bo
     })
   } catch {
     return { kind: 'away', why: 'The server does not answer.' }
+  }
+  if (answer.status === 401) {
+    whoIsAsked()
+    return { kind: 'away', why: 'The shop asks for its passphrase.' }
   }
   const told = toldBy(answer.headers)
   if (!told) return { kind: 'away', why: 'Something else answers in the server’s place.' }

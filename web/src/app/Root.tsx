@@ -1,9 +1,13 @@
 import { useEffect, useState } from 'react'
 import { Outlet, useLocation, useNavigate } from 'react-router'
+import { useIsAsked } from '../api/access'
+import { outbox } from '../api/outbox'
 import { useDayQuery, useSizeTablesQuery } from '../api/queries'
+import { shopApi } from '../api/shop-api'
 import { prepareForms } from '../form'
 import { LetterKeys } from '../ui/controls/KeyCap'
 import { KeysDialog } from '../frame/KeysDialog'
+import { SignIn } from '../frame/SignIn'
 import { settingsChanged } from '../state/settings'
 import { useAppDispatch, useAppSelector } from '../state/store'
 import { useKeys } from '../state/use-keys'
@@ -20,6 +24,11 @@ export function Root() {
   const { theme, unit, letterKeys } = useAppSelector((state) => state.settings)
   const [keysOpen, setKeysOpen] = useState(false)
   const openTicket = useNewTicket()
+  const asked = useIsAsked()
+  const onIn = (): void => {
+    dispatch(shopApi.util.resetApiState())
+    void outbox.drain()
+  }
 
   useEffect(prepareForms, [])
   useEffect(() => {
@@ -42,6 +51,7 @@ export function Root() {
     true,
   )
 
+  if (asked) return <SignIn onIn={onIn} />
   return (
     <LetterKeys value={letterKeys}>
       <Outlet />

@@ -4,6 +4,7 @@ import { gear } from '../gear'
 import { round } from '../round'
 import { settings } from '../settings'
 import { tables } from '../tables'
+import { lazyRoom } from '../state/lazy-room'
 import { ticket } from '../ticket'
 import { today } from '../today'
 import { Root } from './Root'
@@ -11,6 +12,7 @@ import { RouteProblem } from './RouteProblem'
 
 /** Today and the tape come with the first load; every other room when its door is opened. */
 export const router = createBrowserRouter([
+  { path: '/pair', lazy: lazyRoom(() => import('../frame/PairRoom'), 'PairRoom'), HydrateFallback: () => null },
   {
     element: <Root />,
     errorElement: <RouteProblem />,

@@ -1,5 +1,6 @@
 import { formatLength, formatWeight, parseLength, parseWeight } from '@merry-tailor/core'
 import { useState } from 'react'
+import { useAccess } from '../api/access'
 import { readingStyle } from '../state/settings'
 import { useAppSelector } from '../state/store'
 import { Button } from '../ui/controls/Button'
@@ -15,6 +16,7 @@ export function DevicePanel({ device, waitsFor }: { device: Device; waitsFor: st
   const { port, frame, noise, problem } = device
   const simulated = port?.name.startsWith('Simulated') === true
   const value = frame ? valueOf(frame) : null
+  const standIns = useAccess().access?.standIns === true
   return (
     <section aria-label="Digital tape and scale" className="border-b border-rule px-[18px] pt-2.5 pb-3">
       <div className="flex items-center justify-between gap-2">
@@ -28,12 +30,19 @@ export function DevicePanel({ device, waitsFor }: { device: Device; waitsFor: st
       {!port && (
         <div className="mt-2 flex flex-wrap gap-2">
           {hasSerial() && <Button onClick={() => device.connect(cablePort)}>On a cable</Button>}
-          <Button tone="quiet" onClick={() => device.connect(standInPort('tape'))}>
-            Simulated tape
-          </Button>
-          <Button tone="quiet" onClick={() => device.connect(standInPort('scale'))}>
-            Simulated scale
-          </Button>
+          {standIns && (
+            <>
+              <Button tone="quiet" onClick={() => device.connect(standInPort('tape'))}>
+                Simulated tape
+              </Button>
+              <Button tone="quiet" onClick={() => device.connect(standInPort('scale'))}>
+                Simulated scale
+              </Button>
+            </>
+          )}
+          {!hasSerial() && !standIns && (
+            <p className="text-mute">This browser opens no cable. One that does, on the shop’s own computer or by its secure address, can.</p>
+          )}
         </div>
       )}
       {problem && (

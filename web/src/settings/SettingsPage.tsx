@@ -17,6 +17,7 @@ import { Fitters } from './Fitters'
 import { LineBands } from './LineBands'
 import { Predicted } from './Predicted'
 import { Views } from './Views'
+import { WhoGetsIn } from './WhoGetsIn'
 import { Drawer } from './Drawer'
 import { WholeBook } from './WholeBook'
 
@@ -185,6 +186,7 @@ export function SettingsPage() {
             value={shop.copyFolder}
             onSave={(typed) => saveText('copyFolder', typed)}
           />
+          <WhoGetsIn />
           <h2 className="border-t-2 border-ink pt-3 text-[19px] leading-6">This device</h2>
           <Line label="Unit here">
             <Segmented
