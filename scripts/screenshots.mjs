@@ -10,7 +10,10 @@ install()
 needChromium()
 build()
 const folder = mkdtempSync(join(tmpdir(), 'merry-shots-'))
-const { child, address } = serve({ MERRY_DATABASE: join(folder, 'demo.sqlite'), MERRY_PORT: '0', MERRY_SUPPLIER: 'stand-in', MERRY_DEVICES: 'stand-in' }, { quiet: true })
+const { child, address } = serve(
+  { MERRY_DATABASE: join(folder, 'demo.sqlite'), MERRY_PORT: '0', MERRY_SUPPLIER: 'stand-in', MERRY_DEVICES: 'stand-in' },
+  { quiet: true },
+)
 const url = await address
 node('node_modules/tsx/dist/cli.mjs', ['demo/src/load.ts', url])
 const sheets = await (await fetch(`${url}/api/tickets?state=open`)).json()

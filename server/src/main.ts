@@ -1,4 +1,5 @@
 import { X509Certificate } from 'node:crypto'
+import { createServer } from 'node:http'
 import { chmodSync, existsSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import type { FastifyInstance } from 'fastify'
@@ -8,6 +9,7 @@ import { isLoopback, lanNames, openToLan } from './access/lan.ts'
 import { isPassphrase, keptPassphrase, LEAST_LENGTH } from './access/passphrase.ts'
 import { accessFile, buildApp } from './app.ts'
 import { NewerDatabaseError } from './db/open.ts'
+import { UnreadableBookError } from './db/open-eyes.ts'
 import { markOpen, openElsewhere } from './one-at-a-time.ts'
 import { httpSupplier } from './ports/supplier.ts'
 import { standInSupplier } from './stand-ins/supplier.ts'
@@ -137,7 +139,19 @@ async function listen(): Promise<void> {
   process.stdout.write(`Merry Tailor is open at ${address}\n${tls ? `For other devices: ${shop}\n` : ''}`)
 }
 
+/** A book that cannot be opened is said at the address it is looked for, too: whoever comes with a browser reads what to do. */
+function tellAtTheDoor(error: UnreadableBookError): void {
+  const words = error.message.replace(/[&<>]/g, (sign) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;' })[sign] ?? sign)
+  const page = `<!doctype html><html lang="en"><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>Merry Tailor</title><style>body{font:18px/1.5 system-ui,sans-serif;max-width:36em;margin:3em auto;padding:0 1em;overflow-wrap:anywhere}</style><h1>The book cannot be opened</h1><p>${words}</p></html>`
+  createServer((_, reply) => reply.writeHead(503, { 'content-type': 'text/html; charset=utf-8', 'content-security-policy': "default-src 'none'; style-src 'unsafe-inline'" }).end(page)).listen({ host: '127.0.0.1', port: portOf('MERRY_PORT', usualPort) }) // prettier-ignore
+}
+
 listen().catch((error: unknown) => {
+  if (error instanceof UnreadableBookError) {
+    process.stderr.write(`${error.message}\n`)
+    process.exitCode = 1
+    return tellAtTheDoor(error)
+  }
   const known = error instanceof NewerDatabaseError || error instanceof CannotStart
   process.stderr.write(`${known ? error.message : String(error)}\n`)
   process.exit(1)

@@ -28,7 +28,7 @@ it('keeps a tracing and an outing in boots once however often they are sent, tak
     expect((await send(app, 'PUT', `/api/dogs/${dog}/boot-outings/${two}`, outing)).status).toBe(200)
   }
   const kept = await sheetOf(dog)
-  expect(kept.tracings).toEqual([{ ...tracing, id: one, removed: false }])
+  expect(kept.tracings).toEqual([{ ...tracing, nails: null, id: one, removed: false }])
   expect(kept.bootOutings).toEqual([{ ...outing, id: two, removed: false }])
   for (const [where, id] of [['tracings', one], ['boot-outings', two]] as const)
     for (const [from, to] of [[false, true], [true, false]] as const)

@@ -12,8 +12,7 @@ const WINDOW = { windowRad: READING_WINDOW }
 const placed = (points: readonly (readonly [number, number])[], dx: number, dy: number): [number, number][] => points.map(([x, y]) => [x + dx, y + dy])
 const paw = placed(inventedPaw(60, 72), 4, 8)
 /** Corners where they truly are, as a careful hand sets them. */
-const set = (what: keyof typeof KNOWN_CORNERS, shot = SHOT, dx = 0, dy = 0) =>
-  KNOWN_CORNERS[what].map(([x, y]) => pxOf(viewOf(shot), [x + dx, y + dy]))
+const set = (what: keyof typeof KNOWN_CORNERS, shot = SHOT, dx = 0, dy = 0) => KNOWN_CORNERS[what].map(([x, y]) => pxOf(viewOf(shot), [x + dx, y + dy]))
 
 describe('corners set by hand', () => {
   it('on the sheet’s squares, the paper or a card beside the paw, the paw reads as it was drawn', () => {

@@ -3,6 +3,7 @@ import { existsSync, mkdirSync, readFileSync, readdirSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { run as ground } from './migrations/0004-ground.ts'
+import { lookBeforeOpening, lookThrough, OURS } from './open-eyes.ts'
 
 export type Db = Database.Database
 
@@ -35,13 +36,19 @@ function migrations(folder: string): Migration[] {
  *
  * @param beforeMigration told before an older database is changed: a copy is made then
  * @throws NewerDatabaseError when the file's version is beyond the newest migration; the file is not touched
+ * @throws UnreadableBookError for a damaged or emptied file, or another program's; it is not touched
  */
 export function openDatabase(file: string, folder: string = FOLDER, beforeMigration: (db: Db) => void = () => undefined): Db {
   const known = migrations(folder)
   const newest = known.at(-1)?.version ?? 0
   if (file !== ':memory:') {
     mkdirSync(dirname(file), { recursive: true })
-    if (existsSync(file)) refuseNewer(file, newest)
+    if (existsSync(file)) {
+      if (folder === FOLDER) {
+        refuseUnreadable(file, newest)
+        lookThrough(file)
+      } else refuseNewer(file, newest)
+    }
   }
   const db = new Database(file)
   db.pragma('journal_mode = WAL')
@@ -51,6 +58,7 @@ export function openDatabase(file: string, folder: string = FOLDER, beforeMigrat
   migrate(db, known, folder === FOLDER ? WITH_CODE : {}, beforeMigration)
   // A shop of years stays in memory while it is read, KiB.
   db.pragma('cache_size = -32000')
+  if (folder === FOLDER && db.pragma('application_id', { simple: true }) !== OURS) db.pragma(`application_id = ${OURS}`)
   // What was taken out is overwritten.
   db.pragma('secure_delete = ON')
   db.pragma('foreign_keys = ON')
@@ -113,6 +121,17 @@ function keepStatements(db: Db): void {
 }
 
 const versionOf = (db: Db): number => Number(db.pragma('user_version', { simple: true }))
+
+/** A newer book is told as such, before anything else is asked of it. */
+function refuseUnreadable(file: string, newest: number): void {
+  try {
+    refuseNewer(file, newest)
+  } catch (error) {
+    if (error instanceof NewerDatabaseError) throw error
+    // No database at all: said below.
+  }
+  lookBeforeOpening(file)
+}
 
 function refuseNewer(file: string, newest: number): void {
   const probe = new Database(file, { readonly: true })
