@@ -28,7 +28,7 @@ async function newTicket(): Promise<{ id: string; dog: string }> {
 test('the server is killed in mid-session and thirty readings typed in the gap arrive once, in order', async ({ page, context }) => {
   const { id, dog } = await newTicket()
   await page.goto(`${server.address}/tickets/${id}/measure`)
-  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
+  await page.waitForSelector('html[data-shell=kept]', { state: 'attached' })
   const field = page.locator('#length-entry')
   await field.fill('11 1/8')
   await field.press('Enter')
@@ -108,7 +108,7 @@ test('the server is killed in mid-session and thirty readings typed in the gap a
 
 test('a dog and its ticket are opened with the server away, and arrive when it is back', async ({ page }) => {
   await page.goto(`${server.address}/`)
-  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
+  await page.waitForSelector('html[data-shell=kept]', { state: 'attached' })
   await expect(page.getByText('The book is empty')).toBeVisible()
   await server.kill()
   await page.getByRole('button', { name: 'Open the first ticket' }).click()

@@ -4,6 +4,7 @@ import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
 import { Provider } from 'react-redux'
 import { RouterProvider } from 'react-router'
+import { keepShell } from './app/keep-shell'
 import { router } from './app/router'
 import { startStore, store } from './state/store'
 import './app/theme.css'
@@ -13,7 +14,7 @@ startStore()
 const root = document.getElementById('root')
 if (!root) throw new Error('the page has no root')
 // The shell opens with the server gone; while developing, the server's own files are wanted.
-if (import.meta.env.PROD && 'serviceWorker' in navigator) void navigator.serviceWorker.register('/sw.js')
+if (import.meta.env.PROD) keepShell()
 
 createRoot(root).render(
   <StrictMode>
