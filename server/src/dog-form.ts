@@ -12,7 +12,7 @@ const plainName = (name: string): string =>
 
 /** What a dog's document is called: plainly for old programs, and with the name as it is written (RFC 6266, RFC 8187). */
 export function attachment(name: string, what: string, on: string): string {
-  const kept = [...name.normalize('NFC').replace(/[\p{C}\s/\\:*?"<>|]+/gu, ' ').trim()].slice(0, 60).join('') || 'dog' // prettier-ignore
+  const kept = Array.from(name.normalize('NFC').replace(/[\p{C}\s/\\:*?"<>|]+/gu, ' ').trim()).slice(0, 60).join('') || 'dog' // prettier-ignore
   const full = encodeURIComponent(`${kept} ${on} ${what}`).replace(/['()*]/g, (sign) => `%${sign.charCodeAt(0).toString(16).toUpperCase()}`)
   return `attachment; filename="${plainName(name)}-${what}"; filename*=UTF-8''${full}`
 }

@@ -31,8 +31,8 @@ function start(env: Record<string, string>, folder = mkdtempSync(join(tmpdir(), 
   })
   started.push(child)
   let text = ''
-  child.stdout?.on('data', (bytes: Buffer) => (text += bytes.toString()))
-  child.stderr?.on('data', (bytes: Buffer) => (text += bytes.toString()))
+  child.stdout.on('data', (bytes: Buffer) => (text += bytes.toString()))
+  child.stderr.on('data', (bytes: Buffer) => (text += bytes.toString()))
   return { child, folder, said: () => text, ended: new Promise((resolve) => child.once('exit', (code) => resolve(code))) }
 }
 async function opened(server: Started): Promise<number> {

@@ -30,7 +30,7 @@ const call = async (method: 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE', url: st
     ...(over.payload === undefined ? {} : { payload: over.payload }),
   })
   const setCookie = answer.headers['set-cookie']
-  return { status: answer.statusCode, body: answer.body === '' ? null : (answer.json() as Record<string, unknown>), cookie: typeof setCookie === 'string' ? setCookie : '', headers: answer.headers } // prettier-ignore
+  return { status: answer.statusCode, body: answer.body === '' ? null : answer.json<Record<string, unknown>>(), cookie: typeof setCookie === 'string' ? setCookie : '', headers: answer.headers } // prettier-ignore
 }
 const own = { remoteAddress: '127.0.0.1', headers: { host: 'localhost' } }
 const carried = (setCookie: string): string => setCookie.split(';')[0] ?? ''

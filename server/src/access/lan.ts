@@ -53,12 +53,16 @@ export async function openToLan(
     if (request.url === '/merry-tailor.crt') return void reply.writeHead(200, { 'content-type': 'application/x-x509-ca-cert', 'content-disposition': 'attachment; filename="merry-tailor.crt"' }).end(tls.authority)
     return void reply.writeHead(200, { 'content-type': 'text/html; charset=utf-8' }).end(TRUST_PAGE(fingerprint, shop))
   })
-  await listening(secure as unknown as Server, host, port)
+  await listening(secure, host, port)
   await listening(trust, host, trustPort)
   const end = (server: Server): Promise<void> =>
     new Promise((resolve) => {
       server.close(() => resolve())
       server.closeAllConnections()
     })
-  return { close: async () => void (await Promise.all([end(secure as unknown as Server), end(trust)])) }
+  return {
+    close: async () => {
+      await Promise.all([end(secure), end(trust)])
+    },
+  }
 } // prettier-ignore

@@ -1,7 +1,6 @@
 import Database from 'better-sqlite3'
 import { closeSync, copyFileSync, existsSync, openSync, readdirSync, readSync, renameSync, rmSync, statSync } from 'node:fs'
 import { dirname, join } from 'node:path'
-import type { Db } from './open.ts'
 
 /** What the book's file says it is: "MTLR". */
 export const OURS = 0x4d544c52
@@ -73,7 +72,7 @@ export function lookBeforeOpening(file: string): void {
   }
 }
 
-const isWhole = (db: Db): boolean => {
+const isWhole = (db: Database.Database): boolean => {
   try {
     return db.pragma('quick_check(1)', { simple: true }) === 'ok'
   } catch {
@@ -82,7 +81,7 @@ const isWhole = (db: Db): boolean => {
 }
 
 /** Indexes are forgotten, not read: what is left is copied row by row, and they are made anew of it. */
-function withFreshIndexes(db: Db): void {
+function withFreshIndexes(db: Database.Database): void {
   const indexes = db.prepare<[], { sql: string }>("SELECT sql FROM sqlite_schema WHERE type = 'index' AND sql IS NOT NULL").all()
   db.unsafeMode(true)
   try {

@@ -1,4 +1,4 @@
-import { useState, type FormEvent, type ReactNode } from 'react'
+import { useState, type SyntheticEvent, type ReactNode } from 'react'
 import { access, type Told } from '../api/access'
 import { useOnce } from '../state/use-once'
 import { TextField } from '../ui/controls/TextField'
@@ -20,7 +20,7 @@ export function SignIn({ code = '', onIn }: SignInProps) {
   const [secret, setSecret] = useState(code)
   const [name, setName] = useState(usualName)
   const [problem, setProblem] = useState<{ at: 'secret' | 'name' | null; text: string } | null>(null)
-  const enter = (event: FormEvent): void => {
+  const enter = (event: SyntheticEvent): void => {
     event.preventDefault()
     if (secret.trim() === '' || name.trim() === '') {
       setProblem(secret.trim() === '' ? { at: 'secret', text: by === 'code' ? 'Type the code.' : 'Type the passphrase.' } : { at: 'name', text: 'Call it something, so that it can be locked out.' }) // prettier-ignore

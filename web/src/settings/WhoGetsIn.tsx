@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useState, type FormEvent } from 'react'
+import { useCallback, useEffect, useState, type SyntheticEvent } from 'react'
 import { access, useAccess, type Access, type AccessDevice } from '../api/access'
 import { longDay } from '../state/today'
 import { useOnce } from '../state/use-once'
@@ -48,7 +48,7 @@ function Passphrase({ now, onDone }: { now: Access; onDone: () => void }) {
   const [twice, setTwice] = useState('')
   const [problem, setProblem] = useState<{ at: 'old' | 'typed' | 'twice' | null; text: string } | null>(null)
   const [done, setDone] = useState(false)
-  const keep = (event: FormEvent): void => {
+  const keep = (event: SyntheticEvent): void => {
     event.preventDefault()
     if (typed !== twice) return setProblem({ at: 'twice', text: 'Not the same twice.' })
     void once(async () => {
@@ -207,7 +207,7 @@ function Everywhere({ now, onDone }: { now: Access; onDone: () => void }) {
   const [asking, setAsking] = useState(false)
   const [typed, setTyped] = useState('')
   const [problem, setProblem] = useState<string | null>(null)
-  const set = (event: FormEvent): void => {
+  const set = (event: SyntheticEvent): void => {
     event.preventDefault()
     void once(async () => {
       const told = await access.setEverywhere(!now.everywhere, typed)
