@@ -105,7 +105,8 @@ describe('stripPhoto', () => {
   it('takes place, camera and comment out of a JPEG and leaves the picture', () => {
     const picture = join(
       [0xff, 0xd8],
-      segment(0xe0, 'JFIF\0'),
+      segment(0xe0, 'JFIF\0\u0001\u0001\0\0\u0001\0\u0001\u0002\u0002a thumbnail'),
+      segment(0xe0, 'anything at all'),
       segment(0xe1, 'Exif\0\0GPSLatitude'),
       segment(0xfe, 'my camera'),
       segment(0xdb, 'table'),
@@ -116,24 +117,43 @@ describe('stripPhoto', () => {
     const stripped = stripPhoto(picture)
     expect(stripped).toMatchObject({ ok: true, type: 'image/jpeg' })
     const bytes = stripped.ok ? stripped.bytes : new Uint8Array()
-    expect(['GPS', 'camera', 'trailing', 'JFIF', 'table', 'scan'].map((text) => has(bytes, text))).toEqual([false, false, false, true, true, true])
+    expect(['GPS', 'camera', 'trailing', 'thumbnail', 'anything', 'JFIF', 'table', 'scan'].map((text) => has(bytes, text))).toEqual([false, false, false, false, false, true, true, true]) // prettier-ignore
     expect([...bytes.subarray(-10)]).toEqual([1, 2, 0xff, 0, 3, 0xff, 0xd0, 4, 0xff, 0xd9])
   })
 
   it('keeps only the chunks of a PNG that make the picture', () => {
+    const SIZE = '\0\0\0\u0010\0\0\0\u0010\u0008\u0002\0\0\0'
     const chunk = (name: string, data: string): number[] => [0, 0, 0, data.length, ...codes(name + data), 9, 9, 9, 9]
     const stripped = stripPhoto(
-      join([0x89], 'PNG\r\n\u001a\n', chunk('IHDR', 'head'), chunk('eXIf', 'place'), chunk('tEXt', 'author'), chunk('IDAT', 'dots'), chunk('IEND', '')),
+      join(
+        [0x89],
+        'PNG\r\n\u001a\n',
+        chunk('IHDR', SIZE),
+        chunk('pHYs', 'a whole letter in here'),
+        chunk('eXIf', 'place'),
+        chunk('tEXt', 'author'),
+        chunk('IDAT', 'dots'),
+        chunk('IEND', ''),
+      ),
     )
     const bytes = stripped.ok ? stripped.bytes : new Uint8Array()
-    expect(['IHDR', 'IDAT', 'IEND', 'place', 'author'].map((text) => has(bytes, text))).toEqual([true, true, true, false, false])
+    expect(['IHDR', 'IDAT', 'IEND', 'place', 'author', 'letter'].map((text) => has(bytes, text))).toEqual([true, true, true, false, false, false])
+    // Words behind the end, and a picture of more than 12,000 px.
+    expect(stripPhoto(join([0x89], 'PNG\r\n\u001a\n', chunk('IHDR', SIZE), chunk('IDAT', 'dots'), chunk('IEND', 'more')))).toEqual({
+      ok: false,
+      problem: 'broken',
+    })
+    expect(stripPhoto(join([0x89], 'PNG\r\n\u001a\n', chunk('IHDR', `\0\0\u0040\0${SIZE.slice(4)}`), chunk('IDAT', 'dots'), chunk('IEND', '')))).toEqual({
+      ok: false,
+      problem: 'broken',
+    })
   })
 
   it('keeps WebP pictures without their EXIF', () => {
     const riff = (name: string, data: string): number[] => [...codes(name), data.length, 0, 0, 0, ...codes(data)]
-    const stripped = stripPhoto(join('RIFF', [44, 0, 0, 0], 'WEBP', riff('VP8 ', 'dots'), riff('EXIF', 'placeplace')))
+    const stripped = stripPhoto(join('RIFF', [44, 0, 0, 0], 'WEBP', riff('VP8 ', 'dots'), riff('EXIF', 'placeplace'), riff('NOTE', 'a letter')))
     const bytes = stripped.ok ? stripped.bytes : new Uint8Array()
-    expect([has(bytes, 'dots'), has(bytes, 'place'), bytes[4]]).toEqual([true, false, bytes.length - 8])
+    expect([has(bytes, 'dots'), has(bytes, 'place'), has(bytes, 'letter'), bytes[4]]).toEqual([true, false, false, bytes.length - 8])
   })
 
   it('refuses what is no picture or is broken', () => {

@@ -12,27 +12,58 @@ const joined = (parts: readonly Uint8Array[]): Uint8Array => {
   return out
 }
 
+/** A picture wider or higher than this is none of a dog, px. */
+const MOST_PX = 12_000
+const BROKEN = { ok: false, problem: 'broken' } as const
+const tooLarge = (width: number, height: number): boolean => width < 1 || height < 1 || width > MOST_PX || height > MOST_PX
+
+/** Frame segments that say how large the picture is: SOF0 to SOF15 but for DHT, JPG and DAC. */
+const isFrame = (marker: number): boolean => marker >= 0xc0 && marker <= 0xcf && ![0xc4, 0xc8, 0xcc].includes(marker)
+
 /**
- * JPEG: keeps the frame, tables, scans and the colour segments (APP0, APP14); drops every other APPn (EXIF, XMP, maps)
- * and comments. Anything behind the end of the image goes too.
- * Source: ITU-T T.81, Annex B (values from memory).
+ * Colour segments by their own words and lengths: JFIF without its thumbnail, Adobe's transform. Any other APP0 or APP14
+ * holds whatever somebody put there.
+ */
+function colourSegment(marker: number, segment: Uint8Array): Uint8Array | null {
+  const word = (text: string): boolean => ascii(segment, 4, 4 + text.length) === text
+  if (marker === 0xe0 && word('JFIF\0') && segment.length >= 18) {
+    const kept = segment.slice(0, 18)
+    // Its length, and no thumbnail.
+    kept.set([0, 16], 2)
+    kept.set([0, 0], 16)
+    return kept
+  }
+  return marker === 0xee && word('Adobe') && segment.length === 16 ? segment : null
+}
+
+/**
+ * JPEG: keeps frame, tables, scans and what says how colours are meant; drops every other APPn (EXIF, XMP, maps),
+ * comments and thumbnails. Anything behind the end of the image goes too.
+ * Source: ITU-T T.81, Annex B; T.871 (JFIF) (values from memory).
  */
 function stripJpeg(bytes: Uint8Array): StrippedPhoto {
   const parts = [bytes.subarray(0, 2)]
   let at = 2
   while (at + 4 <= bytes.length) {
-    if (bytes[at] !== 0xff) return { ok: false, problem: 'broken' }
+    if (bytes[at] !== 0xff) return BROKEN
     const marker = bytes[at + 1] ?? 0
     if (marker === 0xff) {
       at += 1
       continue
     }
     const length = ((bytes[at + 2] ?? 0) << 8) | (bytes[at + 3] ?? 0)
-    if (length < 2 || at + 2 + length > bytes.length) return { ok: false, problem: 'broken' }
-    const end = at + 2 + length
+    if (length < 2 || at + 2 + length > bytes.length) return BROKEN
+    const segment = bytes.subarray(at, at + 2 + length)
     const isApp = marker >= 0xe0 && marker <= 0xef
-    if (!(isApp && marker !== 0xe0 && marker !== 0xee) && marker !== 0xfe) parts.push(bytes.subarray(at, end))
-    at = end
+    if (isFrame(marker) && length >= 7) {
+      const pair = (k: number): number => ((segment[k] ?? 0) << 8) | (segment[k + 1] ?? 0)
+      if (tooLarge(pair(7), pair(5))) return BROKEN
+    }
+    if (isApp) {
+      const kept = colourSegment(marker, segment)
+      if (kept) parts.push(kept)
+    } else if (marker !== 0xfe) parts.push(segment)
+    at += 2 + length
     if (marker === 0xda) {
       // Entropy-coded data: up to the next marker that is neither a stuffed byte nor a restart.
       let scan = at
@@ -46,29 +77,35 @@ function stripJpeg(bytes: Uint8Array): StrippedPhoto {
       }
     }
   }
-  return { ok: false, problem: 'broken' }
+  return BROKEN
 }
 
-/** PNG chunks that make the picture; text, time and EXIF chunks are dropped. Source: PNG (W3C), 11.2 and 11.3 (from memory). */
-const PNG_KEPT = new Set(['IHDR', 'PLTE', 'IDAT', 'IEND', 'tRNS', 'gAMA', 'cHRM', 'sRGB', 'sBIT', 'bKGD', 'pHYs'])
+/**
+ * PNG chunks that make the picture, and how long each may be; text, time and EXIF chunks are dropped, and so is one
+ * that is longer than it can be. Source: PNG (W3C), 11.2 and 11.3 (from memory).
+ */
+const PNG_KEPT: Readonly<Record<string, number>> = { IHDR: 13, PLTE: 768, IDAT: Infinity, IEND: 0, tRNS: 256, gAMA: 4, cHRM: 32, sRGB: 1, sBIT: 4, bKGD: 6, pHYs: 9 } // prettier-ignore
 
 function stripPng(bytes: Uint8Array): StrippedPhoto {
   const parts = [bytes.subarray(0, 8)]
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength)
   let at = 8
   while (at + 12 <= bytes.length) {
-    const end = at + 12 + view.getUint32(at)
-    if (end > bytes.length) return { ok: false, problem: 'broken' }
+    const length = view.getUint32(at)
+    const end = at + 12 + length
+    if (end > bytes.length) return BROKEN
     const name = ascii(bytes, at + 4, at + 8)
-    if (PNG_KEPT.has(name)) parts.push(bytes.subarray(at, end))
+    if (name === 'IHDR' && (length !== 13 || tooLarge(view.getUint32(at + 8), view.getUint32(at + 12)))) return BROKEN
+    if (name === 'IEND' && length > 0) return BROKEN
+    if (length <= (Object.hasOwn(PNG_KEPT, name) ? (PNG_KEPT[name] ?? -1) : -1)) parts.push(bytes.subarray(at, end))
     if (name === 'IEND') return { ok: true, type: 'image/png', bytes: joined(parts) }
     at = end
   }
-  return { ok: false, problem: 'broken' }
+  return BROKEN
 }
 
-/** WebP chunks that make the picture; EXIF and XMP are dropped and their flags cleared. Source: WebP container (from memory). */
-const WEBP_DROPPED = new Set(['EXIF', 'XMP '])
+/** WebP chunks that make the picture; any other is dropped, and the flags of EXIF and XMP cleared. Source: WebP container, RFC 9649 (from memory). */
+const WEBP_KEPT: ReadonlySet<string> = new Set(['VP8 ', 'VP8L', 'VP8X', 'ALPH', 'ANIM', 'ANMF'])
 
 function stripWebp(bytes: Uint8Array): StrippedPhoto {
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength)
@@ -77,16 +114,22 @@ function stripWebp(bytes: Uint8Array): StrippedPhoto {
   while (at + 8 <= bytes.length) {
     const size = view.getUint32(at + 4, true)
     const end = at + 8 + size + (size % 2)
-    if (at + 8 + size > bytes.length) return { ok: false, problem: 'broken' }
+    if (at + 8 + size > bytes.length) return BROKEN
     const name = ascii(bytes, at, at + 4)
-    if (!WEBP_DROPPED.has(name)) {
+    if (WEBP_KEPT.has(name)) {
       const chunk = bytes.slice(at, Math.min(end, bytes.length))
-      if (name === 'VP8X') chunk[8] = (chunk[8] ?? 0) & ~0x0c
+      if (name === 'VP8X') {
+        if (size !== 10) return BROKEN
+        const three = (k: number): number => 1 + ((chunk[k] ?? 0) | ((chunk[k + 1] ?? 0) << 8) | ((chunk[k + 2] ?? 0) << 16))
+        if (tooLarge(three(12), three(15))) return BROKEN
+        // No colour profile, EXIF or XMP is left for these to speak of.
+        chunk[8] = (chunk[8] ?? 0) & ~0x2c
+      }
       parts.push(chunk)
     }
     at = end
   }
-  if (parts.length === 0) return { ok: false, problem: 'broken' }
+  if (parts.length === 0) return BROKEN
   const body = joined(parts)
   const head = bytes.slice(0, 12)
   new DataView(head.buffer).setUint32(4, body.length + 4, true)

@@ -13,11 +13,15 @@ import type { SizedBody } from './sized-body.ts'
  */
 const RING_ROOM: Readonly<Record<'pulling' | 'other', readonly [number, number]>> = { pulling: [10, 30], other: [15, 30] }
 const LENGTH_ROOM: readonly [number, number] = [-20, 20]
-const RINGS = new Set(['M01', 'M02', 'M03', 'M04', 'M07', 'M08', 'M09', 'M21', 'M22', 'M29', 'M31', 'M36', 'M44'])
+/** A straight width gets a gap, no slack of a ring: none at the least, two fingers a side at the most (ours, unverified). */
+const WIDTH_ROOM: readonly [number, number] = [0, 60]
+const RINGS = new Set(['M01', 'M02', 'M03', 'M04', 'M07', 'M08', 'M09', 'M21', 'M22', 'M29', 'M31', 'M36'])
+const WIDTHS = new Set(['M44'])
 
 /** The dogs a piece fits by its flat length: from the shortest setting less the most room to the longest less the least. */
 export function bandOfFlat(family: FamilyId, measure: string, [shortest, longest]: readonly [number, number]): [number, number] {
-  const [least, most] = RINGS.has(measure) ? RING_ROOM[families[family].shelf === 'pulling' ? 'pulling' : 'other'] : LENGTH_ROOM
+  const ring = RING_ROOM[families[family].shelf === 'pulling' ? 'pulling' : 'other']
+  const [least, most] = RINGS.has(measure) ? ring : WIDTHS.has(measure) ? WIDTH_ROOM : LENGTH_ROOM
   return [Math.max(1, shortest - most), Math.max(1, longest - least)]
 }
 

@@ -296,7 +296,7 @@ function Lunge({ kg, lineMm, unit }: { kg: number; lineMm: number; unit: 'in' | 
           ))}
         </tbody>
       </table>
-      <p className="text-[13.5px] leading-[18px] text-mute">For a moment, at a fast walk’s lunge, by weight alone. Elastic spares dog and person.</p>
+      <p className="text-[13.5px] leading-[18px] text-mute">For a moment, when it runs into the line’s end, by weight alone. Elastic spares dog and person.</p>
     </section>
   )
 }
