@@ -281,6 +281,8 @@ test('a dog’s page compares two dates, keeps notes and photographs, and takes 
   const compared = page.getByRole('region', { name: 'Two dates compared' })
   await page.getByRole('slider', { name: 'Compared with' }).press('Home')
   await expect(compared).toContainText('+')
+  await page.getByRole('combobox', { name: 'Kind of note' }).click()
+  await page.getByRole('option', { name: 'Injury' }).click()
   await page.getByLabel('Where, how').fill('Healed pad')
   await page.getByRole('button', { name: 'Add note' }).click()
   await expect(page.getByText('Healed pad')).toBeVisible()

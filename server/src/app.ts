@@ -16,6 +16,7 @@ import { openDatabase, type Db } from './db/open.ts'
 import { indexIfEmpty } from './db/search.ts'
 import { answeredBefore } from './db/writes.ts'
 import type { Desk } from './desk.ts'
+import { earOf } from './access/ask-again.ts'
 import { guard } from './access/guard.ts'
 import { Keeper } from './access/keeper.ts'
 import { Tries } from './access/tries.ts'
@@ -117,6 +118,7 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
     done(rule(request.headers.host ?? '') ? undefined : new ProblemError('wrong-host', 'Ask for this server by the address it prints at start.'))
   })
   const isIn = guard(keeper)
+  const ear = earOf(keeper, new Tries())
   app.decorateRequest('device', null)
   app.addHook('onRequest', (request, _reply, done) => {
     done(isIn(request) ?? undefined)
@@ -222,8 +224,8 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
     inner.get('/api/openapi.json', () => app.swagger())
     for (const routes of [ticketRoutes, dogRoutes, ownerRoutes, sizeTableRoutes, findRoutes, shopRoutes, pieceRoutes, rigRoutes, carRoutes]) routes(inner, desk)
     if (options.standIns) standInRoutes(inner, desk)
-    accessRoutes(inner, { keeper, tries: new Tries(), lan: options.lan ?? null, standIns: options.standIns === true })
-    bookRoutes(inner, desk, options.database)
+    accessRoutes(inner, { keeper, ear, lan: options.lan ?? null, standIns: options.standIns === true })
+    bookRoutes(inner, desk, options.database, ear.asksAgain)
     supplyRoutes(inner, db, options.supplier ?? null)
     done()
   })

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { FamilyId, Id, Moment, line } from './ids.schema.ts'
+import { FamilyId, Id, Moment, line, notes } from './ids.schema.ts'
 import { VIEW_IDS } from './lists.ts'
 
 /**
@@ -63,6 +63,10 @@ export type BootsHere = z.infer<typeof BootsHere>
 /** What the whole shop has agreed on; every device follows. */
 export const ShopFields = z.object({
   name: line(80),
+  /** Where it is and how it is reached: printed under its name. */
+  address: notes(300),
+  /** A line of its own for customers, at the foot of what goes out. */
+  greeting: line(200),
   unit: z.enum(['in', 'cm']),
   inchStep: z.union([z.literal(0.125), z.literal(0.0625)]),
   cmStep: z.union([z.literal(0.5), z.literal(0.1)]),

@@ -18,6 +18,8 @@ export type {
 /** Source: handbook 4.3 and 4.7 program defaults, from memory, unverified. */
 export const USUAL_SHOP: ShopFields = {
   name: '',
+  address: '',
+  greeting: '',
   unit: 'in',
   inchStep: 0.125,
   cmStep: 0.5,

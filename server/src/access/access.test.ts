@@ -118,6 +118,18 @@ describe('who gets in', () => {
     expect((await call('PUT', '/api/access/passphrase', { ...own, payload: { old: null, passphrase: 'another long one' } })).status).toBe(401)
   })
 
+  it('A10 replacing the whole book asks for the passphrase again, of whoever is in', async () => {
+    const keeper = await open()
+    keeper.setPassphrase(await keptPassphrase(PASS))
+    await call('PUT', '/api/dogs/01900000-0000-7000-8000-00000000aaab', { ...own, payload: { name: 'Tern', at: '2026-10-05T09:00:00Z' } })
+    const replace = (passphrase: string | null) => call('PUT', '/api/book?replace=yes', { ...own, headers: { ...own.headers, ...(passphrase === null ? {} : { 'merry-passphrase': encodeURIComponent(passphrase) }) }, payload: {} }) // prettier-ignore
+    expect((await replace(null)).body).toMatchObject({ code: 'wrong-passphrase', fields: [{ path: 'passphrase' }] })
+    expect((await replace('nine white dogs')).status).toBe(403)
+    // With it the copy itself is looked at: this one is none.
+    expect((await replace(PASS)).body).toMatchObject({ code: 'bad-document' })
+    expect((await call('GET', '/api/dogs', own)).body).toHaveLength(1)
+  })
+
   it('a write another page sends is refused, whoever’s browser it is', async () => {
     await open()
     const write = (headers: Record<string, string>) => call('PUT', '/api/dogs/01900000-0000-7000-8000-00000000aaaa', { ...own, headers: { ...own.headers, ...headers }, payload: { name: 'Tern', at: '2026-10-05T09:00:00Z' } }) // prettier-ignore

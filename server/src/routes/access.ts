@@ -1,9 +1,9 @@
-import type { FastifyInstance, FastifyRequest } from 'fastify'
+import type { FastifyInstance } from 'fastify'
 import { z } from 'zod'
+import type { Ear } from '../access/ask-again.ts'
 import { carry, drop, isOwnComputer } from '../access/guard.ts'
 import type { Keeper } from '../access/keeper.ts'
-import { isPassphrase, isThePassphrase, keptPassphrase, LEAST_LENGTH } from '../access/passphrase.ts'
-import type { Tries } from '../access/tries.ts'
+import { isPassphrase, keptPassphrase, LEAST_LENGTH } from '../access/passphrase.ts'
 import { ProblemError } from '../problems.ts'
 import { typed } from './typed.ts'
 
@@ -12,7 +12,7 @@ const Word = z.string().max(400)
 
 interface Door {
   keeper: Keeper
-  tries: Tries
+  ear: Ear
   /** Where other devices find this server, and where they learn to trust its certificate; `null` while it listens on its own computer alone. */
   lan: { addresses: readonly { url: string; secure: boolean }[]; trustAt: string; fingerprint: string } | null
   /** Simulated devices answer here. */
@@ -23,21 +23,10 @@ const tooShort = (path: string): ProblemError =>
   new ProblemError('bad-request', `A passphrase has ${LEAST_LENGTH} characters or more.`, { fields: [{ path, message: `${LEAST_LENGTH} characters or more` }] })
 
 /** Who gets in: the passphrase, pairing a device, and the devices that are in. */
-export function accessRoutes(app: FastifyInstance, { keeper, tries, lan, standIns }: Door): void {
+export function accessRoutes(app: FastifyInstance, { keeper, ear, lan, standIns }: Door): void {
   const api = typed(app)
+  const { heard, isThe } = ear
   const schema = { tags: ['access'] }
-  /** Hears a try of a secret; a wrong one makes the next wait. */
-  const heard = async (request: FastifyRequest, path: string, isRight: () => boolean | Promise<boolean>): Promise<void> => {
-    const from = request.socket.remoteAddress ?? ''
-    const wait = tries.waitMs(from)
-    if (wait > 0) throw new ProblemError('too-many-tries', `Too many wrong tries. Try again in ${Math.ceil(wait / 1000)} s.`)
-    // Counted before it is weighed: tries sent at once are as many.
-    tries.wrong(from)
-    if (await isRight()) return tries.right(from)
-    throw new ProblemError('wrong-passphrase', path === 'code' ? 'This code is not good, or no more.' : 'This is not the passphrase.', { fields: [{ path, message: 'not right' }] })
-  } // prettier-ignore
-  const isIt = (passphrase: string): Promise<boolean> => (keeper.passphrase ? isThePassphrase(passphrase, keeper.passphrase) : Promise.resolve(false))
-
   api.get('/api/access', { schema }, (request) => ({
     set: keeper.passphrase !== null,
     everywhere: keeper.everywhere,
@@ -50,7 +39,7 @@ export function accessRoutes(app: FastifyInstance, { keeper, tries, lan, standIn
   }))
 
   api.post('/api/access/session', { schema: { ...schema, body: z.object({ passphrase: Word, name: Name }) } }, async (request, reply) => {
-    await heard(request, 'passphrase', () => isIt(request.body.passphrase))
+    await heard(request, 'passphrase', () => isThe(request.body.passphrase))
     const { device, token } = keeper.admit(request.body.name)
     carry(request, reply, token)
     return device
@@ -70,12 +59,12 @@ export function accessRoutes(app: FastifyInstance, { keeper, tries, lan, standIn
   api.put('/api/access/passphrase', { schema: { ...schema, body: z.object({ old: Word.nullable(), passphrase: Word }) } }, async (request) => {
     const { old, passphrase } = request.body
     if (!isPassphrase(passphrase)) throw tooShort('passphrase')
-    if (keeper.passphrase) await heard(request, 'old', () => isIt(old ?? ''))
+    if (keeper.passphrase) await heard(request, 'old', () => isThe(old ?? ''))
     keeper.setPassphrase(await keptPassphrase(passphrase))
     return { ok: true }
   })
   api.put('/api/access/everywhere', { schema: { ...schema, body: z.object({ on: z.boolean(), passphrase: Word }) } }, async (request) => {
-    await heard(request, 'passphrase', () => isIt(request.body.passphrase))
+    await heard(request, 'passphrase', () => isThe(request.body.passphrase))
     keeper.setEverywhere(request.body.on)
     return { ok: true }
   })

@@ -12,10 +12,11 @@ import { openDatabase } from '../db/open.ts'
 import { readHead } from '../db/head.ts'
 import { readShop } from '../db/shop.ts'
 import { readTop, stage } from '../db/staged.ts'
+import type { Ear } from '../access/ask-again.ts'
 import type { Desk } from '../desk.ts'
 import { ProblemError } from '../problems.ts'
 import { typed } from './typed.ts'
-import type { FastifyInstance } from 'fastify'
+import type { FastifyInstance, FastifyRequest } from 'fastify'
 
 const replace = z.object({ replace: z.enum(['yes', 'no']).default('no') })
 /** An old copy in one piece, with photographs, may be this large; its brackets are counted before it is read. */
@@ -25,15 +26,17 @@ const HEAD_LIMIT = 64 * 1024
 const LINES = 'application/x-ndjson'
 
 /** The whole book, out and in, and the copies in the drawer. */
-export function bookRoutes(app: FastifyInstance, desk: Desk, file: string): void {
+export function bookRoutes(app: FastifyInstance, desk: Desk, file: string, asksAgain: Ear['asksAgain']): void {
   const { db, head, news, day, copies, now } = desk
   const api = typed(app)
   /** One copy comes in at a time: it takes the machine's memory and disk for itself. */
   let busy = false
 
-  const mustAsk = (answer: 'yes' | 'no'): void => {
-    if (answer === 'no' && !isEmpty(db))
-      throw new ProblemError('shop-not-empty', 'This shop has records of its own. Bringing a copy back replaces them all; say so to go on.')
+  /** A book with records in it is replaced only by who says so, and knows the passphrase. */
+  const mustAsk = async (request: FastifyRequest, answer: 'yes' | 'no'): Promise<void> => {
+    if (isEmpty(db)) return
+    if (answer === 'yes') return asksAgain(request)
+    throw new ProblemError('shop-not-empty', 'This shop has records of its own. Bringing a copy back replaces them all; say so to go on.')
   }
   const bringIn = (staged: string): void => {
     if (copies.canCopy && !isEmpty(db)) copies.make('before-bringing-back')
@@ -63,7 +66,7 @@ export function bookRoutes(app: FastifyInstance, desk: Desk, file: string): void
   })
   api.put('/api/book', { bodyLimit: OLD_COPY_LIMIT, schema: { querystring: replace } }, (request) =>
     alone(async () => {
-      mustAsk(request.query.replace)
+      await mustAsk(request, request.query.replace)
       const { body } = request as { body: unknown }
       const staged = await stage(body instanceof Readable ? body : Readable.from(bytesOf(forward(body))))
       try {
@@ -93,7 +96,7 @@ export function bookRoutes(app: FastifyInstance, desk: Desk, file: string): void
   })
   api.put('/api/copies/:name/bring-back', { schema: { params: named, querystring: replace } }, (request) =>
     alone(async () => {
-      mustAsk(request.query.replace)
+      await mustAsk(request, request.query.replace)
       const staged = join(tmpdir(), `merry-tailor-${randomUUID()}.sqlite`)
       copyFileSync(copies.fileOf(request.params.name), staged)
       try {

@@ -1,12 +1,15 @@
 import type { Change, Dog, Owner } from '@merry-tailor/core'
 import { useState } from 'react'
 import { v7 as uuid } from 'uuid'
-import { useAddOwnerMutation, useChangeDogMutation, useChangeOwnerMutation, useOwnersQuery } from '../api/queries'
+import { useAddOwnerMutation, useChangeDogMutation, useChangeOwnerMutation, useDogsQuery, useOwnersQuery } from '../api/queries'
 import { Button } from '../ui/controls/Button'
 import { Picker } from '../ui/controls/Picker'
 import { SavedField } from '../ui/controls/SavedField'
 import { TextField } from '../ui/controls/TextField'
 import { saveField } from '../state/save-field'
+
+/** Names are the same in any case, however they are spaced. */
+const plain = (name: string): string => name.trim().toLocaleLowerCase().replaceAll(/\s+/g, ' ')
 
 /** The owner: known, new, or still to be asked. */
 export function OwnerField({ dog, owner }: { dog: Dog; owner: Owner | null }) {
@@ -14,7 +17,10 @@ export function OwnerField({ dog, owner }: { dog: Dog; owner: Owner | null }) {
   const [addOwner] = useAddOwnerMutation()
   const [changeDog] = useChangeDogMutation()
   const [changeOwner] = useChangeOwnerMutation()
+  const { data: dogs = [] } = useDogsQuery(undefined)
   const [name, setName] = useState('')
+  const same = owners.find((each) => plain(each.name) === plain(name))
+  const theirs = same ? dogs.filter(({ ownerId }) => ownerId === same.id).map((each) => each.name) : []
   const [problem, setProblem] = useState<string | null>(null)
   const give = (id: string | null) => changeDog({ id: dog.id, changes: [{ field: 'ownerId', from: dog.ownerId, to: id }] })
   const send = (changes: Change[]) => changeOwner({ id: owner?.id ?? '', changes })
@@ -80,9 +86,20 @@ export function OwnerField({ dog, owner }: { dog: Dog; owner: Owner | null }) {
           className="flex-1"
         />
         <Button type="submit" className="mt-[22px]">
-          Add
+          {same ? 'Add another' : 'Add'}
         </Button>
       </div>
+      {same && (
+        <p className="flex flex-wrap items-center justify-between gap-2 border-l-[5px] border-ink pl-3">
+          <span>
+            There is {same.name} already
+            {theirs.length > 0 ? `, with ${theirs.slice(0, 4).join(', ')}` : ''}.
+          </span>
+          <Button type="button" onClick={() => void give(same.id)}>
+            That is who it is
+          </Button>
+        </p>
+      )}
     </form>
   )
 }

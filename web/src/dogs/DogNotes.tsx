@@ -10,19 +10,24 @@ import { TextField } from '../ui/controls/TextField'
 import { DayField } from '../ui/date'
 import { noteKindName } from '../words/dogs'
 
+/** Notes nobody writes of a male. */
+const OF_FEMALES: readonly DogNoteKind[] = ['pregnant', 'whelped']
+
 /** What a later measuring must know of: lumps, scars, stitches, whelping and the like, each until it is over. */
 export function DogNotes({ dog, notes }: { dog: Dog; notes: readonly DogNote[] }) {
   const by = useAppSelector((state) => state.settings.fitter)
   const [add] = useAddDogNoteMutation()
   const [change] = useChangeDogNoteMutation()
-  const [kind, setKind] = useState<DogNoteKind>('lump')
+  const [kind, setKind] = useState<DogNoteKind | ''>('')
   const [text, setText] = useState('')
   const [on, setOn] = useState(today())
   const [problem, setProblem] = useState<string | null>(null)
   const keep = async (): Promise<void> => {
+    if (kind === '') return setProblem('What kind of note is it?')
     const answer = await add({ dogId: dog.id, id: uuid(), body: { kind, text: text.trim(), on, at: new Date().toISOString(), by } })
     if (answer.error) return setProblem('Not saved. The words stay here; try again.')
     setText('')
+    setKind('')
     setProblem(null)
   }
   const open = notes.filter((note) => note.over === null)
@@ -64,8 +69,15 @@ export function DogNotes({ dog, notes }: { dog: Dog; notes: readonly DogNote[] }
           <Picker
             label="Kind of note"
             value={kind}
-            options={DOG_NOTE_KINDS.map((each) => ({ value: each, label: noteKindName(each) }))}
-            onChange={setKind}
+            placeholder="Choose"
+            options={DOG_NOTE_KINDS.filter((each) => dog.sex !== 'male' || !OF_FEMALES.includes(each)).map((each) => ({
+              value: each,
+              label: noteKindName(each),
+            }))}
+            onChange={(each) => {
+              setKind(each)
+              setProblem(null)
+            }}
             className="w-full"
           />
           <TextField label="Where, how" value={text} maxLength={500} onChange={(event) => setText(event.target.value)} />

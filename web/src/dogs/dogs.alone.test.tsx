@@ -97,6 +97,12 @@ describe('a dog’s page', () => {
     fireEvent.click(within(notes).getByRole('button', { name: 'Over' }))
     await waitFor(() => expect(testShop().sent.at(-1)).toMatchObject({ method: 'PATCH', body: { changes: [{ field: 'over', from: null }] } }))
     fireEvent.change(within(notes).getByLabelText('Where, how'), { target: { value: 'left armpit' } })
+    // Nothing is preset: a note nobody chose the kind of is asked for it.
+    fireEvent.click(within(notes).getByRole('button', { name: 'Add note' }))
+    expect((await within(notes).findByRole('alert')).textContent).toBe('What kind of note is it?')
+    fireEvent.click(within(notes).getByRole('combobox', { name: 'Kind of note' }))
+    if (dog.sex === 'male') expect(screen.queryByRole('option', { name: 'Whelped' })).toBeNull()
+    fireEvent.click(await screen.findByRole('option', { name: 'Lump' }))
     fireEvent.click(within(notes).getByRole('button', { name: 'Add note' }))
     await waitFor(() => expect(testShop().sent.at(-1)?.body).toMatchObject({ kind: 'lump', text: 'left armpit', by: 'Ylva' }))
     const since = within(notes).getByLabelText('Since', { selector: 'input' })

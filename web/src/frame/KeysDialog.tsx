@@ -29,15 +29,15 @@ export function KeysDialog({ open, onOpenChange }: { open: boolean; onOpenChange
     <Dialog.Root open={open} onOpenChange={onOpenChange}>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-cloth/70" />
-        <Dialog.Content className="fixed top-1/2 left-1/2 z-50 max-h-[90dvh] w-[min(560px,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto border-2 border-ink bg-panel p-5 text-ink">
+        <Dialog.Content className="fixed top-1/2 left-1/2 z-50 max-h-[90dvh] w-[min(860px,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto border-2 border-ink bg-panel p-5 text-ink">
           <Dialog.Title className="text-[26px] leading-[34px]">All keys</Dialog.Title>
           <Dialog.Description className="mb-3 text-mute">
             In text fields letters are text; in the length field R, D, U and P still work.{' '}
             {letters ? 'Letter keys can be turned off in Shop.' : 'Letter keys are turned off in Shop.'}
           </Dialog.Description>
-          <dl className="grid grid-cols-[130px_1fr]">
+          <dl className="columns-1 gap-6 sm:columns-2">
             {KEYS.map(([key, what]) => (
-              <div key={key} className="col-span-2 grid grid-cols-subgrid border-t border-rule py-1.5">
+              <div key={key} className="grid break-inside-avoid grid-cols-[112px_1fr] border-t border-rule py-1.5">
                 <dt className="font-bold">{key}</dt>
                 <dd>{what}</dd>
               </div>

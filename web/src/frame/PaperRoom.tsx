@@ -4,6 +4,7 @@ import { Link } from 'react-router'
 import { settingsChanged } from '../state/settings'
 import { useAppDispatch, useAppSelector } from '../state/store'
 import { Segmented } from '../ui/controls/Segmented'
+import { ShopFoot, ShopHead } from './ShopHead'
 import './paper.css'
 
 /** Paper on screen: the sheet as it will be printed, with its size chosen and the printer at hand. */
@@ -37,7 +38,9 @@ export function PaperRoom({ title, back, children }: { title: string; back: stri
       </div>
       {/* On a phone the page is wider than the screen and is moved by hand or arrow keys. */}
       <div role="region" aria-label={title} tabIndex={0} className={`paper paper-${paper.toLowerCase()}`}>
+        <ShopHead />
         {children}
+        <ShopFoot />
       </div>
     </div>
   )

@@ -1,4 +1,7 @@
+import { useState } from 'react'
+import { useAccess } from '../api/access'
 import { Button } from '../ui/controls/Button'
+import { TextField } from '../ui/controls/TextField'
 import { Snag } from '../ui/State'
 import { longDay } from '../state/today'
 
@@ -30,19 +33,36 @@ interface BringBackProps {
   /** What it would do, in a sentence. */
   does: string
   yes: string
-  onYes: () => void
+  /** What was wrong with the passphrase; `null` for nothing. */
+  wrong?: string | null
+  /** With the shop's passphrase, `''` where it has none. */
+  onYes: (passphrase: string) => void
   onNo: () => void
 }
 
 /** Asks before a copy replaces the book: whose it is, what here is newer, what becomes of it. */
-export function BringBack({ title, look, does, yes, onYes, onNo }: BringBackProps) {
+export function BringBack({ title, look, does, yes, wrong = null, onYes, onNo }: BringBackProps) {
+  const asks = useAccess().access?.set === true
+  const [typed, setTyped] = useState('')
   return (
     <div className="mt-3">
       <Snag title={title}>
         <CopySays look={look} />
         <p>{does}</p>
+        {asks && (
+          <TextField
+            label="The shop’s passphrase, once more"
+            type="password"
+            autoComplete="current-password"
+            value={typed}
+            maxLength={200}
+            problem={wrong ?? undefined}
+            onChange={(event) => setTyped(event.target.value)}
+            className="mt-2"
+          />
+        )}
         <div className="mt-2 flex gap-2">
-          <Button tone="snag" onClick={onYes}>
+          <Button tone="snag" onClick={() => onYes(typed)}>
             {yes}
           </Button>
           <Button tone="quiet" onClick={onNo}>
@@ -53,6 +73,9 @@ export function BringBack({ title, look, does, yes, onYes, onNo }: BringBackProp
     </div>
   )
 }
+
+/** The passphrase as a request carries it. */
+export const withPassphrase = (passphrase: string): Record<string, string> => (passphrase === '' ? {} : { 'merry-passphrase': encodeURIComponent(passphrase) })
 
 /** What came of a copy, good or bad. */
 export function SaidLine({ said }: { said: Said }) {

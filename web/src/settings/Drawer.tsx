@@ -3,13 +3,14 @@ import { useState } from 'react'
 import { useCopiesQuery, useMakeCopyMutation } from '../api/queries'
 import { Button } from '../ui/controls/Button'
 import { problemWords } from '../words/problems'
-import { BringBack, SaidLine, type Said } from './BringBack'
+import { BringBack, SaidLine, withPassphrase, type Said } from './BringBack'
 
 /** The copies in the drawer: made every night, kept a week, a month and a year long, each checked; one is brought back in one act. */
 export function Drawer({ onBack }: { onBack: () => void }) {
   const { data, refetch } = useCopiesQuery(undefined)
   const [make, { isLoading }] = useMakeCopyMutation()
   const [asked, setAsked] = useState<{ name: string; at: string; newer: Record<string, number> } | null>(null)
+  const [wrong, setWrong] = useState<string | null>(null)
   const [said, setSaid] = useState<Said | null>(null)
   const copies = data?.copies ?? []
   const look = async (name: string): Promise<void> => {
@@ -17,9 +18,12 @@ export function Drawer({ onBack }: { onBack: () => void }) {
     if (answer?.ok) setAsked((await answer.json()) as { name: string; at: string; newer: Record<string, number> })
     else setSaid({ good: false, text: 'The copy can’t be looked at just now.' })
   }
-  const bring = async (name: string): Promise<void> => {
-    const answer = await fetch(`/api/copies/${name}/bring-back?replace=yes`, { method: 'PUT' }).catch(() => null)
-    const body = (await answer?.json().catch(() => ({}))) as { detail?: string } | undefined
+  const bring = async (name: string, passphrase: string): Promise<void> => {
+    const answer = await fetch(`/api/copies/${name}/bring-back?replace=yes`, { method: 'PUT', headers: withPassphrase(passphrase) }).catch(() => null)
+    const body = (await answer?.json().catch(() => ({}))) as { code?: string; detail?: string } | undefined
+    const asksAgain = body?.code === 'wrong-passphrase' || body?.code === 'too-many-tries'
+    setWrong(asksAgain ? (body.detail ?? null) : null)
+    if (asksAgain) return
     setAsked(null)
     if (!answer?.ok) return setSaid({ good: false, text: `${body?.detail ?? 'The server does not answer.'} Nothing was changed.` })
     setSaid({ good: true, text: 'The book is back as it was then.' })
@@ -74,7 +78,8 @@ export function Drawer({ onBack }: { onBack: () => void }) {
           look={asked}
           does="Every record is replaced by the copy’s. The book as it is now goes into the drawer first."
           yes="Bring it back"
-          onYes={() => void bring(asked.name)}
+          wrong={wrong}
+          onYes={(passphrase) => void bring(asked.name, passphrase)}
           onNo={() => setAsked(null)}
         />
       )}

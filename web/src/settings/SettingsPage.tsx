@@ -50,7 +50,7 @@ export function SettingsPage() {
       }}
     />
   )
-  const saveText = async (field: 'timeZone' | 'copyFolder', typed: string): Promise<SaveResult> => {
+  const saveText = async (field: 'timeZone' | 'copyFolder' | 'name' | 'address' | 'greeting', typed: string): Promise<SaveResult> => {
     const answer = await change([{ field, from: shop[field], to: typed.trim() }])
     if (!answer.error) return { kept: true }
     const theirs = problemOf(answer.error)?.conflicts?.[0]?.theirs
@@ -68,6 +68,22 @@ export function SettingsPage() {
         <section aria-label="Settings" className="space-y-4 bg-panel px-5 py-4 lg:min-h-full lg:border-r-2 lg:border-ink">
           <Fitters />
           <h2 className="text-[19px] leading-6">The whole shop</h2>
+          <SavedField label="The shop’s name" hint="Stands on every paper." value={shop.name} maxLength={80} onSave={(typed) => saveText('name', typed)} />
+          <SavedField
+            label="Where it is reached"
+            hint="Street, town, telephone: under the name on every paper."
+            multiline
+            value={shop.address}
+            maxLength={300}
+            onSave={(typed) => saveText('address', typed)}
+          />
+          <SavedField
+            label="A line for customers"
+            hint="At the foot of what goes out: please answer by, thank you."
+            value={shop.greeting}
+            maxLength={200}
+            onSave={(typed) => saveText('greeting', typed)}
+          />
           {refused && (
             <p role="alert" className="border-l-[5px] border-snag bg-snag-bg px-3 py-2">
               {refused}

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { BringBack, SaidLine, type Look, type Said } from './BringBack'
+import { BringBack, SaidLine, withPassphrase, type Look, type Said } from './BringBack'
 
 /** The head of a copy is its first line; an old one has none. */
 async function headOf(file: Blob): Promise<unknown> {
@@ -16,19 +16,25 @@ async function headOf(file: Blob): Promise<unknown> {
 export function WholeBook({ onBack }: { onBack: () => void }) {
   const [held, setHeld] = useState<{ file: File; look: Look | null } | null>(null)
   const [busy, setBusy] = useState(false)
+  const [wrong, setWrong] = useState<string | null>(null)
   const [said, setSaid] = useState<Said | null>(null)
-  const bring = async (file: File, replace: boolean): Promise<void> => {
+  const bring = async (file: File, replace: boolean, passphrase = ''): Promise<void> => {
     setSaid(null)
     setBusy(true)
     const head = await headOf(file)
     const type = head === null || (head as { tables?: unknown }).tables !== undefined ? 'application/json' : 'application/x-ndjson'
-    const answer = await fetch(`/api/book?replace=${replace ? 'yes' : 'no'}`, { method: 'PUT', headers: { 'content-type': type }, body: file }).catch(
-      () => null,
-    )
+    const answer = await fetch(`/api/book?replace=${replace ? 'yes' : 'no'}`, {
+      method: 'PUT',
+      headers: { 'content-type': type, ...withPassphrase(passphrase) },
+      body: file,
+    }).catch(() => null)
     setBusy(false)
     if (!answer) return setSaid({ good: false, text: 'The server does not answer. Nothing was changed.' })
     const body = (await answer.json().catch(() => ({}))) as { code?: string; detail?: string; rows?: number }
     if (body.code === 'shop-not-empty') return setHeld({ file, look: await lookAt(head) })
+    const asksAgain = body.code === 'wrong-passphrase' || body.code === 'too-many-tries'
+    setWrong(asksAgain ? (body.detail ?? null) : null)
+    if (asksAgain) return
     setHeld(null)
     if (!answer.ok) return setSaid({ good: false, text: `${file.name}: ${body.detail ?? 'it cannot be read.'} Nothing was changed.` })
     setSaid({ good: true, text: `${file.name} is back: ${body.rows ?? 0} records.` })
@@ -71,7 +77,8 @@ export function WholeBook({ onBack }: { onBack: () => void }) {
           look={held.look}
           does={`Bringing ${held.file.name} back replaces every record of this shop. A copy of it as it is now goes into the drawer first.`}
           yes="Replace this book"
-          onYes={() => void bring(held.file, true)}
+          wrong={wrong}
+          onYes={(passphrase) => void bring(held.file, true, passphrase)}
           onNo={() => setHeld(null)}
         />
       )}

@@ -1,10 +1,13 @@
 import { fireEvent, render, screen, waitFor, within } from '@testing-library/react'
 import jsQR from 'jsqr'
+import { Provider } from 'react-redux'
 import { describe, expect, it, vi } from 'vitest'
 import { access } from '../api/access'
 import { post } from '../api/post'
 import { SignIn } from '../frame/SignIn'
 import { testShop, withTestShop } from '../test/shop'
+import { store } from '../state/store'
+import { Drawer } from './Drawer'
 import { QrCode } from './QrCode'
 import { WhoGetsIn } from './WhoGetsIn'
 
@@ -67,6 +70,35 @@ describe('who gets in, under Shop', () => {
       for (let j = 0; j < scale; j++)
         for (let i = 0; i < scale; i++) data.set([0, 0, 0, 255], 4 * ((Number(y) * scale + j) * side * scale + Number(x) * scale + i))
     expect(jsQR(data, side * scale, side * scale)?.data).toBe(text)
+  })
+})
+
+describe('bringing a copy back', () => {
+  it('asks for the passphrase once more where there is one, and says at the field when it is not right', async () => {
+    await access.setPassphrase(null, PASS)
+    const at = '2026-10-04T02:10:00Z'
+    testShop().answers['GET /copies/'] = () => Response.json({ name: 'book-2026-10-04.sqlite', at, newer: {} })
+    testShop().answers['GET /copies'] = () => Response.json({ folder: 'copies', copies: [{ name: 'book-2026-10-04.sqlite', at, records: 40, bytes: 1 }], failure: null, canCopy: true }) // prettier-ignore
+    let asked = 0
+    testShop().answers['PUT /copies/'] = () => {
+      asked += 1
+      return asked === 1 ? Response.json({ code: 'wrong-passphrase', detail: 'This is not the passphrase.' }, { status: 403 }) : Response.json({ ok: true })
+    }
+    const onBack = vi.fn()
+    render(
+      <Provider store={store}>
+        <Drawer onBack={onBack} />
+      </Provider>,
+    )
+    fireEvent.click(await screen.findByRole('button', { name: 'Bring back' }))
+    const field = await screen.findByLabelText<HTMLInputElement>('The shop’s passphrase, once more')
+    fireEvent.change(field, { target: { value: 'nine white dogs' } })
+    fireEvent.click(screen.getByRole('button', { name: 'Bring it back' }))
+    expect(await screen.findByText('This is not the passphrase.')).toBeDefined()
+    expect(field.value).toBe('nine white dogs')
+    expect(onBack).not.toHaveBeenCalled()
+    fireEvent.click(screen.getByRole('button', { name: 'Bring it back' }))
+    await waitFor(() => expect(onBack).toHaveBeenCalledOnce())
   })
 })
 

@@ -65,6 +65,19 @@ describe('the owner', () => {
     await waitFor(() => expect(fields()[0]).toMatchObject({ field: 'ownerId', from: null }))
   })
 
+  it('X25 a name that is here in another case is offered with its dogs, and no second owner is made', async () => {
+    const owner = anOwner({ name: 'Jane Petrie' })
+    testShop().tickets.push(aTicket({ owner, dog: aDog({ name: 'Bracken', ownerId: owner.id }) }))
+    const dog = aDog({ name: 'Heath' })
+    renderStage(aTicket({ dog }), 'ask', <AskStage />)
+    fireEvent.change(await screen.findByLabelText('Or a new owner’s name'), { target: { value: ' jane  petrie' } })
+    const known = await screen.findByText(/There is Jane Petrie already, with Bracken/)
+    expect(known).toBeDefined()
+    fireEvent.click(screen.getByRole('button', { name: 'That is who it is' }))
+    await waitFor(() => expect(fields()[0]).toMatchObject({ field: 'ownerId', to: owner.id }))
+    expect(testShop().sent.some(({ path }) => path.startsWith('/owners/'))).toBe(false)
+  })
+
   it('says when it was not saved and keeps the name', async () => {
     testShop().answers['PUT /owners'] = refuse
     renderStage(aTicket(), 'ask', <AskStage />)

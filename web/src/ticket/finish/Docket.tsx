@@ -35,6 +35,7 @@ import { Link } from 'react-router'
 import { usePiecesQuery, useSizeTablesQuery } from '../../api/queries'
 import { readingStyle, valueStyle } from '../../state/settings'
 import { useAppSelector } from '../../state/store'
+import { useShop } from '../../state/use-shop'
 import { clock, dayWords, longDay, momentWords, today } from '../../state/today'
 import { useKeys } from '../../state/use-keys'
 import { Button } from '../../ui/controls/Button'
@@ -95,6 +96,7 @@ export function DocketPage() {
   const { sheet, name } = useOpenTicket()
   const settings = useAppSelector((state) => state.settings)
   const { ticket, dog, owner } = sheet
+  const shop = useShop()
   const items = sheet.items.filter((item) => !item.removed)
   const taken = readingsOf(sheet.readings)
   const order = [...tapesFor(items).map((tape) => tape.measure), ...Object.keys(taken)].filter(
@@ -125,7 +127,8 @@ export function DocketPage() {
           <p>{owner ? `${owner.name}${owner.contact ? `, ${owner.contact}` : ''}` : 'Owner not asked'}</p>
         </div>
         <div className="docket-number">
-          <p className="docket-brand">Merry Tailor</p>
+          <p className="docket-brand">{shop.name === '' ? 'Merry Tailor' : shop.name}</p>
+          {shop.address !== '' && <p className="whitespace-pre-line">{shop.address}</p>}
           <p>
             Ticket <b>{ticket.number}</b>
           </p>

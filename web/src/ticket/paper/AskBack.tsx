@@ -4,6 +4,9 @@ import { longDay, today } from '../../state/today'
 import { isOpen, useTapes, useOpenTicket, useBenchForm } from '../../bench'
 import { PathDrawing } from '../../ui/plates/PathDrawing'
 import { PaperRoom } from '../../frame/PaperRoom'
+import { useShop } from '../../state/use-shop'
+import { askBackText } from './ask-back-text'
+import { CopyText } from './CopyText'
 
 /** The page that goes back to whoever sent letters: what came, and the drawn path of each measure wanted. */
 export function AskBack() {
@@ -16,8 +19,22 @@ export function AskBack() {
   const likely = open.flatMap((written) => [...pathsOf(written.letters), ...(written.wanted ? [written.wanted] : [])]).filter(isMeasureId)
   const wanted = [...new Set([...likely, ...missing])]
   const once = rows.filter((row) => row.agreed?.state === 'once')
+  const shop = useShop()
   return (
     <PaperRoom title={`Ask-back page, ${name}`} back={`/tickets/${sheet.ticket.id}/letters`}>
+      <CopyText
+        text={() =>
+          askBackText({
+            name,
+            number: sheet.ticket.number,
+            shop: shop.name,
+            greeting: shop.greeting,
+            open,
+            wanted,
+            once: once.map((row) => ({ measure: row.tape.measure, sent: row.readings.findLast((reading) => !reading.struck)?.asTyped ?? '' })),
+          })
+        }
+      />
       <header className="mb-3 border-b-2 border-black pb-2">
         <h2 className="text-[22px] leading-7">About {name}’s measures</h2>
         <p>
