@@ -149,10 +149,10 @@ function DogRoom({ sheet }: { sheet: DogSheet }) {
           )}
           <p className="flex flex-wrap gap-x-4">
             <span className="flex min-h-11 items-center">Take the body sheet out:</span>
-            <a className="inline-flex min-h-11 items-center font-bold underline" href={`/api/dogs/${dog.id}/body-sheet.json`} download>
+            <a className="inline-flex min-h-11 min-w-11 items-center font-bold underline" href={`/api/dogs/${dog.id}/body-sheet.json`} download>
               JSON
             </a>
-            <a className="inline-flex min-h-11 items-center font-bold underline" href={`/api/dogs/${dog.id}/body-sheet.csv`} download>
+            <a className="inline-flex min-h-11 min-w-11 items-center font-bold underline" href={`/api/dogs/${dog.id}/body-sheet.csv`} download>
               CSV
             </a>
           </p>

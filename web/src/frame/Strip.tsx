@@ -57,6 +57,12 @@ export function Warnings() {
           then load the page again.
         </p>
       )}
+      {!canOpenAlone() && (
+        <p role="status" className={`${LINE} border-l-chalk bg-chalk-bg`}>
+          <b>This device opens only while the server answers:</b> its address is not a secure one. Under Shop, Who gets in, another device shows how it is
+          trusted.
+        </p>
+      )}
       {why !== null && (
         <p role="status" className={`${LINE} border-l-chalk bg-chalk-bg`}>
           <b>Kept here, not sent.</b> {why}
@@ -88,6 +94,9 @@ export function Warnings() {
     </>
   )
 }
+
+/** A page of an insecure address keeps no shell on the device; a browser that does not say so is taken at its best. */
+const canOpenAlone = (): boolean => (window as { isSecureContext?: boolean }).isSecureContext !== false
 
 /** A copy of the day before yesterday is too old to rely on. */
 const isOld = (at: string | undefined): boolean => at !== undefined && Date.now() - new Date(at).getTime() > 2 * 86_400_000

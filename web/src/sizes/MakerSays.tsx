@@ -5,7 +5,7 @@ import { Worded } from '../ui/length/Worded'
 
 const CUTS = { roomy: 'cut roomy', true: 'cut true to size', snug: 'cut snug' } as const
 
-/** The maker's own words on fit, and on what the maker is silent. They go before the family's defaults. */
+/** The maker's own words on fit, and what is missing where that can hurt. They go before the family's defaults. */
 export function MakerSays({
   table,
   size,
@@ -27,12 +27,8 @@ export function MakerSays({
     ...(between ? [`between two sizes go ${between}`] : []),
     ...(testedKg ? [`${size?.label ?? ''} tested to ${formatWeight(testedKg, look.unit === 'in' ? 'lb' : 'kg')}`] : []),
   ]
-  const silent = [
-    ...(rules?.fingers ? [] : ['fingers']),
-    ...(rules?.cut ? [] : ['how it is cut']),
-    ...(between ? [] : ['a dog between sizes']),
-    ...(table.family === 'H24' && !testedKg ? ['the heaviest dog it was tested with'] : []),
-  ]
+  // What a maker leaves unsaid is only worth a word where it can hurt.
+  const untested = table.family === 'H24' && !testedKg
   const straps = table.sizes.find((each) => each.label === size?.label)?.straps ?? {}
   return (
     <>
@@ -42,11 +38,7 @@ export function MakerSays({
             <b>{maker} says:</b> {says.join('; ')}.{' '}
           </>
         )}
-        {silent.length > 0 && (
-          <span className="text-mute">
-            Nothing from {maker} on {silent.join(', ')}: the trade’s usual holds.
-          </span>
-        )}
+        {untested && <b className="text-chalk">Nothing from {maker} on the heaviest dog it was tested with: ask.</b>}
       </p>
       {Object.keys(straps).length > 0 && (
         <p className="mt-1 text-[14px] text-mute">

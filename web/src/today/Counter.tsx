@@ -183,7 +183,7 @@ export function Counter({ inputRef }: { inputRef: RefObject<HTMLInputElement | n
             aria-describedby="counter-note"
             placeholder={measureName(measure)}
             autoComplete="off"
-            className="h-10 min-w-0 flex-1 bg-transparent text-[16px] font-bold shadow-none! outline-none! placeholder:font-normal placeholder:text-mute"
+            className="h-11 min-w-0 flex-1 bg-transparent text-[16px] font-bold shadow-none! outline-none! placeholder:font-normal placeholder:text-mute"
           />
           <span className="font-bold">{unit}</span>
         </label>

@@ -2,6 +2,8 @@ import { chooseStyles, familyOf, offeredTables, offerKey, optionsOf, stillGrows,
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { usePiecesQuery, useSizeTablesQuery } from '../../api/queries'
+import { valueStyle } from '../../state/settings'
+import { useAppSelector } from '../../state/store'
 import { today } from '../../state/today'
 import { useShop } from '../../state/use-shop'
 import { useRankAll } from '../../form'
@@ -9,6 +11,9 @@ import { Toggles } from '../../ui/controls/Toggles'
 import { Mark } from '../../ui/marks/Mark'
 import { VerdictWord } from '../../said/VerdictWord'
 import { Unrolling } from '../../ui/State'
+import { lengthText } from '../../ui/length/length-text'
+import { Worded } from '../../ui/length/Worded'
+import { isWeight, missWord, weightWords } from '../../words/misses'
 import { faceOf } from '../../words/offer-face'
 import { familyName, measureName, wayName } from '../../words/stages'
 import { titleWords } from '../../words/titles'
@@ -122,6 +127,8 @@ export function AllSizesRoom() {
 
 function SizeRow({ row: { offer, size } }: { row: Row }) {
   const face = faceOf(offer)
+  const settings = useAppSelector((state) => state.settings)
+  const look = { ...valueStyle(settings), unit: settings.unit }
   return (
     <li className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-rule px-5 py-2">
       <span className="w-[220px] max-md:w-full">
@@ -139,6 +146,13 @@ function SizeRow({ row: { offer, size } }: { row: Row }) {
           <span key={fit.measure} className="inline-flex items-center gap-1.5 text-[14px]" title={measureName(fit.measure)}>
             <Mark grade={fit.grade} basis={size.basis} size={18} />
             {shortName(fit.measure)}
+            {(fit.grade === 'fails' || fit.grade === 'doubt') && fit.byMm !== null && fit.byMm !== 0 && (
+              <b className={fit.grade === 'fails' ? 'text-snag' : 'text-chalk'}>
+                <Worded
+                  text={`${isWeight(fit.measure) ? weightWords(Math.abs(fit.byMm), look) : lengthText(Math.abs(fit.byMm), look)} ${missWord(fit.measure, fit.byMm > 0 ? 'small' : 'big')}`}
+                />
+              </b>
+            )}
             {fit.guess && <span className="text-mute">guess</span>}
             <span className="sr-only">{verdictWord(fit.grade, 'predicted')}</span>
           </span>

@@ -1,4 +1,4 @@
-import { cautionKey, cautionsOf, newestFor, wornFor, readOf, roundVerdict, wornAbout, type Change } from '@merry-tailor/core'
+import { cautionKey, cautionsOf, newestFor, nextLook, wornFor, readOf, roundVerdict, wornAbout, type Change } from '@merry-tailor/core'
 import { format } from 'date-fns'
 import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
@@ -50,6 +50,7 @@ export function FinishStage() {
     ...(progress.counts.fitted < items.length ? ['not every check was seen to hold'] : []),
   ]
   const cautions = cautionsOf(sheet, today())
+  const proposed = nextLook(sheet.dog, today())
   const stops = cautions.filter((caution) => caution.level === 'stop')
   const confirms = cautions.filter((caution) => caution.level === 'confirm')
   return (
@@ -116,6 +117,9 @@ export function FinishStage() {
                   : saveField(send, 'nextLookOn', seen || null, day || null)
               }
             />
+            {proposed !== null && ticket.nextLookOn === null && !closed && (
+              <Button onClick={() => void saveField(send, 'nextLookOn', null, proposed)}>It still grows: look again {dayWords(proposed)}</Button>
+            )}
           </div>
           {problem && (
             <p role="alert" className="mt-3 font-semibold text-snag">

@@ -43,7 +43,9 @@ export function LettersPage() {
         </header>
         <div className="quiet-scroll min-h-0 flex-1">
           {sheet.asWritten.length === 0 && (
-            <p className="px-5 py-4 text-mute">Nothing came by mail or phone. A number with a letter beside it goes in at the left.</p>
+            <p className="px-5 py-4 text-mute">
+              Nothing came by mail or phone. A number with a letter beside it goes in beside this list, above it on a phone.
+            </p>
           )}
           <ul>
             {waiting.map((written) => (
