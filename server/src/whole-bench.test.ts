@@ -282,7 +282,7 @@ describe('the form of a dog', () => {
       json.measures.length + 1,
     ])
     const svg = await get('side-plate.svg')
-    expect(svg.headers['content-disposition']).toBe('attachment; filename="Fulmar-form.svg"')
+    expect(svg.headers['content-disposition']).toContain('attachment; filename="Fulmar-form.svg"; filename*=UTF-8')
     expect(svg.body).toContain('Fulmar, side plate in true scale')
   })
 

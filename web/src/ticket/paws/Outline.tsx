@@ -69,10 +69,10 @@ export function Outline({ url, points, others, axisRad, onMove }: OutlineProps) 
       {others.map((each, i) => (
         <path key={i} d={line(each)} fill="none" stroke="var(--mute)" strokeWidth={0.6} strokeDasharray="2 1.5" />
       ))}
-      {[axisRad, axisRad + Math.PI / 2].map((along) => (
+      {(points.length > 2 ? [axisRad, axisRad + Math.PI / 2] : []).map((along) => (
         <Across key={along} points={points} along={along} />
       ))}
-      <path d={line(points)} fill="none" stroke="var(--chalk)" strokeWidth={0.9} />
+      {points.length > 2 && <path d={line(points)} fill="none" stroke="var(--chalk)" strokeWidth={0.9} />}
     </svg>
   )
 }
