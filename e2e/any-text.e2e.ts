@@ -156,8 +156,9 @@ test('A19 no text of the longest kind pushes a control out of reach, with spaces
     [390, 844],
   ] as const) {
     await page.setViewportSize({ width, height })
-    // On a phone one word without a space is the harder of the two.
-    for (const screen of width < 700 ? screens.slice(screens.length / 2) : screens) {
+    // On a phone one word without a space is the harder of the two; wide, each screen has one of both.
+    const half = screens.length / 2
+    for (const screen of width < 700 ? screens.slice(half) : screens.filter((_, i) => (i < half ? i % 2 === 0 : (i - half) % 2 === 1))) {
       await page.goto(`${own.address}${screen}`)
       await expect(page.getByRole('heading').first()).toBeVisible()
       await page.waitForTimeout(120)

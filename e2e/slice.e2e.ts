@@ -167,11 +167,11 @@ test('two people editing one field are both shown and asked', async ({ page }) =
 })
 
 test('the docket is one page of A4 and of Letter and holds every reading as typed', async ({ page }) => {
-  // The fullest dozen: what holds all of theirs on a page holds less.
+  // The fullest eight: what holds all of theirs on a page holds less.
   const fullest = (await sheets())
     .concat(await sheets('closed'))
     .sort((a, b) => b.readings.length + 3 * b.items.length - a.readings.length - 3 * a.items.length)
-  for (const [i, sheet] of fullest.slice(0, 12).entries()) {
+  for (const [i, sheet] of fullest.slice(0, 8).entries()) {
     await page.goto(`/tickets/${sheet.ticket.id}/docket`)
     await expect(page.getByRole('article')).toBeVisible()
     // Letter is the shorter page: every third ticket on it too.

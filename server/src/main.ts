@@ -3,7 +3,6 @@ import { createServer } from 'node:http'
 import { chmodSync, existsSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import type { FastifyInstance } from 'fastify'
-import { certificateFor } from './access/authority.ts'
 import { Keeper } from './access/keeper.ts'
 import { isLoopback, lanNames, openToLan } from './access/lan.ts'
 import { isPassphrase, keptPassphrase, LEAST_LENGTH } from './access/passphrase.ts'
@@ -97,7 +96,10 @@ async function listen(): Promise<void> {
   const names = isLoopback(host) ? more : lanNames(host, more)
   const [securePort, trustPort] = [portOf('MERRY_SECURE_PORT', port + 1), portOf('MERRY_TRUST_PORT', port + 2)]
   const shop = `https://${names[0] ?? host}:${securePort}`
-  const tls = isLoopback(host) ? null : await certificateFor(join(dirname(database), 'tls'), [...names, 'localhost', '127.0.0.1'], new Date())
+  // What makes certificates is only fetched where one is needed: a server for this computer alone starts sooner.
+  const tls = isLoopback(host)
+    ? null
+    : await (await import('./access/authority.ts')).certificateFor(join(dirname(database), 'tls'), [...names, 'localhost', '127.0.0.1'], new Date())
   const app = await buildApp({
     database,
     webRoot: env.MERRY_WEB ?? join(root, 'web', 'dist'),

@@ -1,23 +1,30 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { inventedPaw, renderedSheet, type Picture, type Shot, type SizeTable, type Tracing } from '@merry-tailor/core'
-import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { afterAll, beforeEach, describe, expect, it } from 'vitest'
 import { AT, aDog, anItem, aReading, aTicket, nextId, renderStage, testShop, withTestShop } from '../../test/shop'
 import { BootList } from './BootList'
 import { OutlineSheet } from './OutlineSheet'
 import { PawsRoom } from './PawsRoom'
 
 const SHOT: Shot = { width: 660, height: 880, turnRad: 0.1, tiltRad: 0.15, sideRad: 0, lens: 0, light: 1.5, noise: 0.004, blurPx: 0.6, pencil: 0.6, pencilMm: 0.8, fill: 0.58 } // prettier-ignore
-/** What a photograph shows: there is no camera and no canvas here; `null`: the true way, which opens no picture. */
+/** What a photograph shows: there is no camera and no canvas here; `null`: a file that is no picture. */
 const shown: { picture: Picture | null } = { picture: null }
-vi.mock('./trace-desk', async (original) => {
-  const real = await original<typeof import('./trace-desk')>()
-  const { tracedPhoto } = await import('../../workers/traced-photo')
-  return {
-    pixelsOf: (file: Blob) => (shown.picture ? Promise.resolve(shown.picture) : real.pixelsOf(file)),
-    fileOf: () => Promise.resolve(new Blob(['x'], { type: 'image/webp' })),
-    traceBeside: (picture: Picture, byHand: Parameters<typeof tracedPhoto>[1]) => Promise.resolve(tracedPhoto(picture, byHand)),
-  }
-})
+const canvas = HTMLCanvasElement.prototype as { getContext: unknown; toBlob: unknown }
+const [getContext, toBlob] = [canvas.getContext, canvas.toBlob]
+/** A canvas that gives the shown picture back, and a small file of whatever is put on it. */
+const standIn = (): void => {
+  const context = { drawImage: () => undefined, putImageData: () => undefined, getImageData: () => ({ data: shown.picture?.data ?? new Uint8ClampedArray() }) }
+  canvas.getContext = () => context
+  canvas.toBlob = (done: (blob: Blob) => void) => done(new Blob(['x'], { type: 'image/webp' }))
+  const { width, height } = shown.picture ?? { width: 1, height: 1 }
+  Object.assign(globalThis, {
+    createImageBitmap: () => (shown.picture ? Promise.resolve({ width, height, close: () => undefined }) : Promise.reject(new Error('no picture'))),
+    ImageData: function ImageData() {
+      return {}
+    },
+  })
+}
+afterAll(() => void Object.assign(canvas, { getContext, toBlob }))
 withTestShop()
 const table: SizeTable = {
   id: 'plain-booties', version: 1, name: 'Plain booties', maker: 'Harbour Hems', family: 'B1', way: 'stock', unit: 'cm', between: null,
@@ -179,6 +186,7 @@ describe('a photograph traced', () => {
   const take = async (name: string) => {
     fireEvent.click((await screen.findAllByRole('button', { name: 'Trace it' }))[0] as HTMLElement)
     shown.picture = pictures[name]?.() ?? null
+    standIn()
     fireEvent.change(screen.getByLabelText('Photograph of the sheet'), { target: { files: [new File(['x'], 'x.png')] } })
   }
   it('found, it is kept once with its nails: a picture, a tracing, two readings that point to it', async () => {
