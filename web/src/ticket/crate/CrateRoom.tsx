@@ -48,7 +48,7 @@ export function CrateRoom() {
       onPick={setItem}
       className="min-h-0 flex-1 max-md:flex max-md:flex-col max-md:overflow-y-auto max-md:pb-24 md:grid md:grid-cols-[316px_minmax(0,1fr)]"
     >
-      {item.family === 'K4' ? <PenPane key={item.id} item={item} /> : <OneCrate key={item.id} item={item} items={items} />}
+      {item.family === 'K4' ? <PenPane key={item.id} item={item} items={items} /> : <OneCrate key={item.id} item={item} items={items} />}
     </ItemsInHand>
   )
 }

@@ -1,7 +1,7 @@
 import { housingFloor, penHeight, penRoom, PEN_HEIGHTS, predictedOf, RULES_VERSION, type Form, type Item } from '@merry-tailor/core'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
-import { useActs, useBenchForm, useOpenTicket, useRanked, useSizedBody } from '../../bench'
+import { ItemPanel, ItemTabs, useActs, useBenchForm, useOpenTicket, useRanked, useSizedBody } from '../../bench'
 import { LengthEntry, NumberEntry } from '../../length-entry'
 import { VerdictWord } from '../../said/VerdictWord'
 import { valueStyle } from '../../state/settings'
@@ -21,7 +21,7 @@ const IN = 25.4
 const PANEL = 24 * IN
 
 /** An exercise pen: its floor by panels, its height by the dog, and what jumpers and climbers ask. */
-export function PenPane({ item }: { item: Item }) {
+export function PenPane({ item, items }: { item: Item; items: readonly Item[] }) {
   const { sheet, name } = useOpenTicket()
   const navigate = useNavigate()
   const acts = useActs()
@@ -58,8 +58,9 @@ export function PenPane({ item }: { item: Item }) {
   useKeys({ Enter: choose })
   return (
     <>
-      <section aria-label="Pen" className="flex min-h-0 flex-col bg-panel md:border-r-2 md:border-ink">
-        <div className="quiet-scroll min-h-0 flex-1 space-y-3 px-4 py-3 text-[15px] leading-[19px]">
+      <section aria-label="Pen" className="flex min-h-0 flex-col bg-panel max-md:shrink-0 md:border-r-2 md:border-ink">
+        <ItemTabs items={items} />
+        <ItemPanel items={items} current={item.id} className="quiet-scroll min-h-0 flex-1 space-y-3 px-4 py-3 text-[15px] leading-[19px]">
           <h1 className="text-[23px] leading-7">A pen for {name}</h1>
           <div className="grid grid-cols-2 gap-2">
             <NumberEntry label="Panels" value={panels} least={3} most={24} problem="From 3 to 24." onSet={(n) => setPanels(Math.round(n))} />
@@ -75,7 +76,7 @@ export function PenPane({ item }: { item: Item }) {
             <b>Caution.</b> A pen is no cage: jumpers and climbers are watched, and no dog is left in it alone for long. No harness, coat or boots left on in it.
             {asked?.needsTop && ' This one asks a top.'}
           </p>
-        </div>
+        </ItemPanel>
         <div className="border-t-2 border-ink bg-panel p-3 max-md:fixed max-md:inset-x-0 max-md:bottom-0 max-md:z-10">
           {problem && (
             <p role="alert" className="pb-1 font-semibold text-snag">
@@ -93,7 +94,7 @@ export function PenPane({ item }: { item: Item }) {
           </button>
         </div>
       </section>
-      <section aria-label="Pen heights" className="mat quiet-scroll flex min-h-0 min-w-0 flex-col">
+      <section aria-label="Pen heights" className="mat quiet-scroll flex min-h-0 min-w-0 flex-col max-md:shrink-0">
         <ol aria-label="Heights" className="flex flex-wrap gap-1.5 p-2">
           {PEN_HEIGHTS.map((height) => {
             const spare = height * IN - (head + 50)
