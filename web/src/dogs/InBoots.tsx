@@ -3,16 +3,10 @@ import { useState } from 'react'
 import { BackFromOuting } from '../boots'
 import { longDay } from '../state/today'
 import { Segmented } from '../ui/controls/Segmented'
+import { FOOTING_OPTIONS } from '../words/dogs'
 import { pawName } from '../words/measuring'
 
 type Footing = BootOuting['footing']
-const FOOTINGS: readonly { value: Footing; label: string }[] = [
-  { value: 'snow', label: 'Snow' },
-  { value: 'rock', label: 'Rock' },
-  { value: 'hot', label: 'Hot' },
-  { value: 'salt', label: 'Salt' },
-  { value: 'indoor', label: 'Indoors' },
-]
 /** So many outings are shown at once. */
 const SHOWN = 6
 
@@ -39,7 +33,7 @@ export function InBoots({ dog, outings }: { dog: Dog; outings: readonly BootOuti
       <h2 className="px-4 py-2 text-[19px] leading-6">In boots</h2>
       {open && (
         <div className="overflow-x-auto px-4 pb-2">
-          <Segmented label="Footing" value={footing} options={[...FOOTINGS]} onChange={setFooting} />
+          <Segmented label="Footing" value={footing} options={[...FOOTING_OPTIONS]} onChange={setFooting} />
         </div>
       )}
       <BackFromOuting dogId={dog.id} footing={footing} outings={outings} open={open} onOpen={setOpen} />

@@ -81,6 +81,14 @@ const NEEDS: Readonly<Record<Need, string>> = {
 export const needName = (need: Need): string => NEEDS[need]
 
 const FOOTINGS: Readonly<Record<Footing, string>> = { snow: 'Snow and ice', rock: 'Rock', hot: 'Hot ground', salt: 'Salted roads', indoor: 'Floors indoors' }
+/** The same in the few letters a switch has room for. */
+export const FOOTING_OPTIONS: readonly { value: Footing; label: string }[] = [
+  { value: 'snow', label: 'Snow, ice' },
+  { value: 'rock', label: 'Rock' },
+  { value: 'hot', label: 'Hot ground' },
+  { value: 'salt', label: 'Salt' },
+  { value: 'indoor', label: 'Indoors' },
+]
 export const footingName = (footing: Footing): string => FOOTINGS[footing]
 
 const ACTIVITIES: Readonly<Record<Activity, string>> = {

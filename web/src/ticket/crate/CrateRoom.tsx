@@ -2,7 +2,20 @@ import { crateOfChart, predictedOf, RULES_VERSION, type CrateCheckId, type Item,
 import { differenceInCalendarDays, parseISO } from 'date-fns'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
-import { ItemPanel, ItemsInHand, ItemTabs, NoItem, useActs, useBenchForm, useGrown, useItemInHand, useOpenTicket, useRanked, useSizedBody } from '../../bench'
+import {
+  ItemPanel,
+  ItemsInHand,
+  ItemTabs,
+  NoItem,
+  useActs,
+  useBenchForm,
+  useGrown,
+  useItemInHand,
+  useOpenTicket,
+  useRanked,
+  useSizedBody,
+  YellowFoot,
+} from '../../bench'
 import { countGrades } from '../../garment'
 import { LengthEntry } from '../../length-entry'
 import { valueStyle } from '../../state/settings'
@@ -10,7 +23,6 @@ import { useAppSelector } from '../../state/store'
 import { useKeys } from '../../state/use-keys'
 import { useOnce } from '../../state/use-once'
 import { useToday } from '../../state/use-today'
-import { KeyCap } from '../../ui/controls/KeyCap'
 import { Segmented } from '../../ui/controls/Segmented'
 import { lengthText } from '../../ui/length/length-text'
 import { Worded } from '../../ui/length/Worded'
@@ -191,26 +203,7 @@ function OneCrate({ item, items }: { item: Item; items: readonly Item[] }) {
             {!phone && facts}
           </div>
         </ItemPanel>
-        <div className="border-t-2 border-ink bg-panel p-3 max-md:fixed max-md:inset-x-0 max-md:bottom-0 max-md:z-10">
-          {problem && (
-            <p role="alert" className="pb-1 font-semibold text-snag">
-              {problem}
-            </p>
-          )}
-          <button
-            type="button"
-            onClick={choose}
-            className="flex min-h-[56px] w-full items-center justify-between rounded-[2px] border-2 border-ink bg-tape px-4 text-left text-tape-ink"
-          >
-            <span>
-              <b className="block text-[19px] leading-6">Choose crate</b>
-              <span className="text-[14.5px] font-semibold">
-                {kind} {label}
-              </span>
-            </span>
-            <KeyCap tone="tape">Enter</KeyCap>
-          </button>
-        </div>
+        <YellowFoot title="Choose crate" detail={`${kind} ${label}`} problem={problem} onPress={choose} />
       </section>
       <section aria-label="The dog in it" className="flex min-h-0 min-w-0 flex-col max-md:shrink-0">
         <header className="flex shrink-0 flex-wrap items-center justify-between gap-x-4 gap-y-1 border-b-2 border-ink bg-bench px-4 py-2">

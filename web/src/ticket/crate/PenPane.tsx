@@ -1,14 +1,13 @@
 import { housingFloor, penHeight, penRoom, PEN_HEIGHTS, predictedOf, RULES_VERSION, type Form, type Item } from '@merry-tailor/core'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
-import { ItemPanel, ItemTabs, useActs, useBenchForm, useOpenTicket, useRanked, useSizedBody } from '../../bench'
+import { ItemPanel, ItemTabs, useActs, useBenchForm, useOpenTicket, useRanked, useSizedBody, YellowFoot } from '../../bench'
 import { LengthEntry, NumberEntry } from '../../length-entry'
 import { VerdictWord } from '../../said/VerdictWord'
 import { valueStyle } from '../../state/settings'
 import { useAppSelector } from '../../state/store'
 import { useKeys } from '../../state/use-keys'
 import { useOnce } from '../../state/use-once'
-import { KeyCap } from '../../ui/controls/KeyCap'
 import { TickRow } from '../../ui/controls/TickRow'
 import { lengthText } from '../../ui/length/length-text'
 import { Worded } from '../../ui/length/Worded'
@@ -77,22 +76,7 @@ export function PenPane({ item, items }: { item: Item; items: readonly Item[] })
             {asked?.needsTop && ' This one asks a top.'}
           </p>
         </ItemPanel>
-        <div className="border-t-2 border-ink bg-panel p-3 max-md:fixed max-md:inset-x-0 max-md:bottom-0 max-md:z-10">
-          {problem && (
-            <p role="alert" className="pb-1 font-semibold text-snag">
-              {problem}
-            </p>
-          )}
-          <button type="button" onClick={choose} className="flex min-h-[56px] w-full items-center justify-between rounded-[2px] border-2 border-ink bg-tape px-4 text-left text-tape-ink">
-            <span>
-              <b className="block text-[19px] leading-6">Choose pen</b>
-              <span className="text-[14.5px] font-semibold">{chosen} in high</span>
-            </span>
-            <span className="max-md:hidden">
-              <KeyCap tone="tape">Enter</KeyCap>
-            </span>
-          </button>
-        </div>
+        <YellowFoot title="Choose pen" detail={`${chosen} in high`} problem={problem} onPress={choose} />
       </section>
       <section aria-label="Pen heights" className="mat quiet-scroll flex min-h-0 min-w-0 flex-col max-md:shrink-0">
         <ol aria-label="Heights" className="flex flex-wrap gap-1.5 p-2">

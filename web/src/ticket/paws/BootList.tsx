@@ -19,8 +19,7 @@ export function BootList() {
   const say = (mm: number | null | undefined): string => (mm == null ? '' : lengthText(mm, { ...valueStyle(settings), unit: settings.unit }, true))
   const boots = sheet.items.filter(({ family, removed }) => !removed && families[family].shelf === 'boot')
   const item = boots.find(({ id }) => id === asked.get('item')) ?? boots[0]
-  const { offer, paws, rows, labels } = useBoots(item)
-  const counted = Object.entries(Object.values(labels).reduce<Record<string, number>>((sum, label) => ({ ...sum, [label]: (sum[label] ?? 0) + 1 }), {}))
+  const { offer, paws, rows, counted } = useBoots(item)
   return (
     <PaperRoom title={`Boot list, ${name}`} back={`/tickets/${sheet.ticket.id}/paws`}>
       {!item ? (
@@ -59,7 +58,7 @@ export function BootList() {
             </tbody>
           </table>
           <p className="mb-3 text-[19px]">
-            <b>To order:</b> {counted.length === 0 ? 'no size yet' : counted.map(([label, n]) => `${n} ${label}`).join(', ')}.
+            <b>To order:</b> {counted === '' ? 'no size yet' : counted}.
           </p>
           <p>
             Sizes are predicted. With the boots on: toes reach nearly to the end and no nail pushes; a boot does not turn by hand; the strap off the dewclaw, a

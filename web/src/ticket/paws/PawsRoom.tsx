@@ -17,6 +17,7 @@ import { Worded } from '../../ui/length/Worded'
 import { useMedia } from '../../ui/use-media'
 import { useBox } from '../../ui/use-width'
 import { reasonWords } from '../../words/kinds'
+import { FOOTING_OPTIONS } from '../../words/dogs'
 import { pawName } from '../../words/measuring'
 import { problemWords } from '../../words/problems'
 import { familyName } from '../../words/stages'
@@ -31,13 +32,6 @@ import { TakeOut } from './TakeOut'
 import { TraceSheet } from './TraceSheet'
 import { useBoots } from './use-boots'
 
-const FOOTINGS: readonly { value: Footing; label: string }[] = [
-  { value: 'snow', label: 'Snow, ice' },
-  { value: 'rock', label: 'Rock' },
-  { value: 'hot', label: 'Hot ground' },
-  { value: 'salt', label: 'Salt' },
-  { value: 'indoor', label: 'Indoors' },
-]
 const RANKS = {
   first: ['holds', 'First'],
   works: ['holds', 'Works'],
@@ -75,7 +69,7 @@ function OneSet({ item }: { item: Item }) {
   const acts = useActs()
   const once = useOnce()
   const { body } = useSizedBody()
-  const { offer, labels, paws, rows } = useBoots(item)
+  const { offer, labels, paws, rows, counted } = useBoots(item)
   const here = useBootsHere(offer?.table ?? null)
   const on = useToday()
   const settings = useAppSelector((state) => state.settings)
@@ -92,9 +86,6 @@ function OneSet({ item }: { item: Item }) {
   const [ref, box] = useBox<HTMLDivElement>(900, 300)
   const kinds = useMemo(() => bootsFor({ footing }), [footing])
   const proposed = offer ? proposedChoice([offer], null, null, body) : null
-  const counted = Object.entries(Object.values(labels).reduce<Record<string, number>>((sum, label) => ({ ...sum, [label]: (sum[label] ?? 0) + 1 }), {}))
-    .map(([label, n]) => `${n} ${label}`)
-    .join(', ')
   const newest = sheet.bootOutings.find((each) => !each.removed)
   const inSeason = newest !== undefined && differenceInCalendarDays(parseISO(on), parseISO(newest.on)) <= IN_SEASON
   const choose = (): void => {
@@ -134,7 +125,7 @@ function OneSet({ item }: { item: Item }) {
       : {
           Enter: inSeason ? () => setBack(true) : choose,
           r: () => sheet.dog && setTracing(live),
-          o: () => setFooting(FOOTINGS[(FOOTINGS.findIndex(({ value }) => value === footing) + 1) % FOOTINGS.length]?.value ?? 'snow'),
+          o: () => setFooting(FOOTING_OPTIONS[(FOOTING_OPTIONS.findIndex(({ value }) => value === footing) + 1) % FOOTING_OPTIONS.length]?.value ?? 'snow'),
           w: () => hold('W'),
           l: () => hold('L'),
           Escape: () => setTried(null),
@@ -174,7 +165,7 @@ function OneSet({ item }: { item: Item }) {
             <span className="text-[14.5px] text-mute max-bench:hidden">
               Footing <KeyCap>O</KeyCap>
             </span>
-            <Segmented label="Footing" value={footing} options={[...FOOTINGS]} onChange={setFooting} />
+            <Segmented label="Footing" value={footing} options={[...FOOTING_OPTIONS]} onChange={setFooting} />
           </div>
         </header>
         <ul className="grid shrink-0 border-b-2 border-ink sm:grid-cols-3" aria-label="Kinds for this footing">

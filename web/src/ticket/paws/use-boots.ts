@@ -20,6 +20,8 @@ export interface Boots {
   /** The size of each paw that has one. */
   labels: Readonly<Record<string, string>>
   paws: readonly BootPaw[]
+  /** How many of each: `3 Large, 1 Small`; empty while no paw has a size. */
+  counted: string
   /** As they are ordered, a row a paw. */
   rows: readonly BootRow[]
 }
@@ -56,6 +58,10 @@ export function useBoots(item: Item | undefined): Boots {
       strap: leg?.place.at ? { ...leg.place, at: leg.place.at } : null,
       nails: now.tracing?.nails ?? '',
     }))
-    return { offer, labels, paws, rows }
+    const each = Object.values(labels).reduce<Record<string, number>>((sum, label) => ({ ...sum, [label]: (sum[label] ?? 0) + 1 }), {})
+    const counted = Object.entries(each)
+      .map(([label, n]) => `${n} ${label}`)
+      .join(', ')
+    return { offer, labels, paws, counted, rows }
   }, [ranked, gauge, sheet.readings, sheet.tracings, body, form])
 }
