@@ -156,7 +156,7 @@ export function LoadPane({ label, outer, ownerId, ticketId, others, say }: LoadP
             {tipped ? 'Level, with a dog in it' : 'Tipped, while it is empty'}
           </button>
         )}
-        <Picker label="One more crate" value={second} options={[{ value: 'none', label: 'none' }, ...choices.map(({ name }) => ({ value: name, label: name }))]} onChange={setSecond} className="w-full" />
+        <Picker label="One more crate" value={second} options={[{ value: 'none', label: 'No second crate' }, ...choices.map(({ name }) => ({ value: name, label: name }))]} onChange={setSecond} className="w-full" />
         {other && (
           <div className="flex gap-2">
             <button type="button" onClick={() => setAlong(along === 'y' ? 'x' : 'y')} className={quiet}>

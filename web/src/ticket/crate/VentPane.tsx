@@ -27,7 +27,7 @@ export function VentPane({ box, walls, onWalls }: VentPaneProps) {
         {AIR_SIDES.map((side, i) => (
           <div key={side} className="border-b border-rule pb-2">
             <b className="text-[15px]">{SIDE_NAMES[side]}</b>
-            <div className="grid grid-cols-2 gap-2">
+            <div className="grid grid-cols-2 items-end gap-2">
               <LengthEntry label={`${side}, open across`} mm={now[i]?.wideMm ?? 0} least={0} most={2000} onSet={(wideMm) => set(i, { wideMm })} />
               <LengthEntry label={`${side}, open up and down`} mm={now[i]?.highMm ?? 0} least={0} most={2000} onSet={(highMm) => set(i, { highMm })} />
             </div>
