@@ -12,6 +12,7 @@ import { fitOf, formOf } from '../core/src/form/solve-form.ts'
 import { shapeOf } from '../core/src/form/shape.ts'
 import { laysFor, logTapes } from '../core/src/form/tapes.ts'
 import { generate, taped, type Generated } from './form/generator.ts'
+import { foreignDogs } from './form/foreign.ts'
 import { logTable } from './form/log-table.ts'
 import { normal, seeded } from './form/random.ts'
 import { line, median } from './sample.ts'
@@ -196,5 +197,36 @@ for (const [name, ids, aim] of [
   row('  a plain log-Gaussian table', share(median(plain), 1), 'ours no worse')
   row('  80 % intervals hold', share(held.known[1] + held.unknown[1], held.known[0] + held.unknown[0]), '75 to 85 %')
   row('  unknown kinds alone', share(held.unknown[1], held.unknown[0]), '70 % or more')
+}
+// 6. Honesty: a world its prior was not fitted to.
+const strangers = foreignDogs(Math.max(1, Math.round(DOGS / 100)), 4, SEED + 20)
+for (const [name, ids] of [
+  ['five', FIVE],
+  ['nine', NINE],
+] as const) {
+  const held: [number, number] = [0, 0]
+  const byBuild = new Map<string, [number, number]>()
+  const off: number[] = []
+  for (const dog of strangers) {
+    const body = taped(dog, ids, gauss)
+    const solved = fitOf(body, dog.about, [], dog.left)
+    const { measures } = formOf(solved.fit, solved.kind, solved.names)
+    for (const id of HARNESS.filter((each) => !ids.includes(each as never))) {
+      const [truth, ours] = [dog.truth[id] ?? 1, measures[id]]
+      if (!ours) continue
+      const holds = Math.abs(ours.mm - truth) < 1.2816 * ours.sigmaMm
+      off.push(Math.abs(ours.mm / truth - 1))
+      const own = byBuild.get(dog.left) ?? ([0, 0] satisfies [number, number])
+      byBuild.set(dog.left, own)
+      for (const count of [held, own]) {
+        count[0] += 1
+        if (holds) count[1] += 1
+      }
+    }
+  }
+  const worst = [...byBuild].map(([build, [all, in80]]) => ({ build, share: in80 / all })).sort((a, b) => a.share - b.share)[0]
+  row(`a foreign world, ${name} readings: 80 % intervals hold`, share(held[1], held[0]), '70 % or more')
+  row(`  the build that fares worst left out: ${worst?.build ?? ''}`, share(worst?.share ?? 0, 1), '-')
+  row('  median error', share(median(off), 1), '-')
 }
 console.log(`Threshold: ${unusualT(14).toFixed(2)} deviations at fourteen readings, ${unusualT(5).toFixed(2)} at five.`)

@@ -68,7 +68,7 @@ describe('CSV (RFC 4180)', () => {
       expect(unguardCell(guardCell(cell))).toBe(cell)
     }
     for (const cell of ['Tern', '-2.5', '', "O'Hara", '27,3']) expect(guardCell(cell)).toBe(cell)
-    // Where a spreadsheet splits at semicolons, tabs or bars a formula begins inside a cell; full-width signs begin one too.
+    // A22: where a spreadsheet splits at semicolons, tabs or bars a formula begins inside a cell; full-width signs begin one too.
     for (const [cell, safe] of [
       ['x;=1+1', "x;'=1+1"],
       ['x\t=1', "x\t'=1"],

@@ -60,11 +60,11 @@ const bells: Readonly<Record<Build, Bell>> = Object.fromEntries(
 ) as Record<Build, Bell>
 
 /** Any dog: the builds between them, and wider; so that a type nobody listed is not called wrong. */
-function anyDog(): Bell {
-  const all = builds.map((build) => ({ mean: bells[build].mean, covariance: within(1.6) }))
+function anyDog(among: readonly Build[]): Bell {
+  const all = among.map((build) => ({ mean: bells[build].mean, covariance: within(1.6) }))
   const bell = merged(
     all,
-    builds.map(() => 1 / builds.length),
+    among.map(() => 1 / among.length),
   )
   bell.covariance[BACK * N + BACK] = Math.max(0.45 ** 2, bell.covariance[BACK * N + BACK] ?? 0)
   return bell
@@ -90,19 +90,20 @@ interface Start extends Bell {
   share: number
 }
 
-function starts(kind: Kind): Start[] {
+function starts(kind: Kind, without: Build | null): Start[] {
+  const among = without ? builds.filter((build) => build !== without) : builds
   const [first, second] = kind.builds
   const noBuild = first ? NO_BUILD.known : NO_BUILD.unknown
   const shareOf = (build: Build): number => {
-    if (!first) return (1 - noBuild) / builds.length
+    if (!first) return (1 - noBuild) / among.length
     const own = kind.builds.includes(build) ? (1 - noBuild - OTHER_BUILD) / (second ? 3 : 1) : 0
-    return own + OTHER_BUILD / builds.length
+    return own + OTHER_BUILD / among.length
   }
-  const out: Start[] = builds.map((build) => ({ ...bells[build], name: build, key: build, share: shareOf(build) }))
+  const out: Start[] = among.map((build) => ({ ...bells[build], name: build, key: build, share: shareOf(build) }))
   if (first && second) {
     out.push({ ...half(bells[first], bells[second]), name: 'cross', key: `${first}+${second}`, share: (1 - noBuild - OTHER_BUILD) / 3 })
   }
-  out.push({ ...anyDog(), name: 'any', key: 'any', share: noBuild })
+  out.push({ ...anyDog(among), name: 'any', key: without ? `any but ${without}` : 'any', share: noBuild })
   return out
 }
 
@@ -185,10 +186,12 @@ function told(bell: Bell, tangent: Tangent, stated: readonly Stated[]): Bell {
 /**
  * The kinds of dog this dog may be before any tape: a mixture of builds rather than one bell, and any dog at all.
  * A known breed or build narrows it; an unknown one does not.
+ *
+ * @param without a build it is not to know: how it does on dogs nobody listed is tried so
  */
-export function priorFor(kind: Kind): Component[] {
+export function priorFor(kind: Kind, without: Build | null = null): Component[] {
   const stated = statedOf(kind)
-  return starts(kind).map((start) => {
+  return starts(kind, without).map((start) => {
     const mean = start.mean.slice()
     const covariance = start.covariance.slice()
     if (kind.coat) {

@@ -1,4 +1,5 @@
 import type { Body } from '../measures/index.ts'
+import type { Build } from '../reference/index.ts'
 import { kindOf, type About, type Kind } from './about.ts'
 import { dotOf, rowsTimes } from './dense.ts'
 import { fit, type Fit } from './fit-form.ts'
@@ -23,9 +24,10 @@ export interface SolvedFit {
   about: About | null
 }
 
-export function fitOf(body: Body, about: About | null, earlier: readonly EarlierVisit[] = []): SolvedFit {
+/** @param without a build the prior is not to know: how it does on dogs nobody listed is tried so */
+export function fitOf(body: Body, about: About | null, earlier: readonly EarlierVisit[] = [], without: Build | null = null): SolvedFit {
   const kind = kindOf(about)
-  const components = priorFor(kind)
+  const components = priorFor(kind, without)
   return { fit: fit(components, kind, rowsFor(body, kind, earlier)), kind, names: components.map(({ name }) => name), body, about }
 }
 
