@@ -102,7 +102,7 @@ describe('stripPhoto', () => {
   const segment = (marker: number, text: string): number[] => [0xff, marker, 0, text.length + 2, ...codes(text)]
   const has = (bytes: Uint8Array, text: string): boolean => Buffer.from(bytes).includes(text)
 
-  it('takes place, camera and comment out of a JPEG and leaves the picture', () => {
+  it('A21 takes place, camera and comment out of a JPEG and leaves the picture', () => {
     const picture = join(
       [0xff, 0xd8],
       segment(0xe0, 'JFIF\0\u0001\u0001\0\0\u0001\0\u0001\u0002\u0002a thumbnail'),

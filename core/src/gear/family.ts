@@ -1,6 +1,7 @@
 import { ACTIVITIES, type Activity, type FamilyId, type ViewId, type MeasureId } from '../model/index.ts'
 import type { CarBuild, Check, Dangers, FamilySymptom } from './checks-and-symptoms.ts'
 import type { Dressing } from './dressing-steps.ts'
+import { FAMILY_NAMES } from './family-names.ts'
 import type { StrapRig } from './rig.ts'
 import type { StrapGraph } from './strap-graph.ts'
 import type { Suit, Suits } from './suits.ts'
@@ -59,7 +60,6 @@ export type SideSays = 'for' | 'against' | 'never'
 /** All the house knows of one family. */
 export interface FamilyFile {
   id: FamilyId
-  name: string
   shelf: Shelf
   /** Its build in one line. */
   build: string
@@ -101,6 +101,7 @@ export interface FamilyFile {
 }
 
 export interface Family extends FamilyFile {
+  name: string
   /** Bears a load: binds the cautions about growing bones, heat and flat faces. */
   pulls: boolean
   /** The rank by activity, every one named. */
@@ -110,6 +111,7 @@ export interface Family extends FamilyFile {
 /** A family from its file. */
 export const family = (file: FamilyFile): Family => ({
   ...file,
+  name: FAMILY_NAMES[file.id],
   pulls: file.shelf === 'pulling' || file.shelf === 'drafting',
   activities: Object.fromEntries(ACTIVITIES.map((activity) => [activity, file.suits[activity]?.rank ?? 'pointless'])) as Record<Activity, Suits>,
 })

@@ -1,5 +1,6 @@
 /** Gear families, a file each: what each is for, its tapes, its straps on a dog, its checks and symptoms. */
 export { allFamilies, families } from './families/index.ts'
+export { FAMILY_NAMES } from './family-names.ts'
 export { type BetweenSizes, type Family, type HitchBand, type Kin, type Meets, type PullPlace, type Shelf, type SideSays } from './family.ts'
 export { DRESSING_CODES, steps as dressingSteps, type Dressing, type DressingCode, type DressingStep } from './dressing-steps.ts'
 export { harnessIds, hasSchools, isHarness, isKin, suits } from './kin.ts'

@@ -1,5 +1,6 @@
 /** The catalogue of measures and landmarks, and how readings become one value with an honest spread. */
 export { isMeasureId, measures, measureIds, paws, stationOrder, tapeKey, type Measure, type Station } from './catalogue.ts'
+export { MEASURE_NAMES } from './measure-names.ts'
 export { gradeOf } from './grade-of.ts'
 export { boundsOf, isPossible, isPossibleBand } from './bounds.ts'
 export { newestWeightKg } from './newest-weight.ts'

@@ -71,7 +71,9 @@ export const resource = <T extends object>(given: Given<T>): Resource<T> => ({
 /** A new record as it will read: defaults, what was said, its id, and the moment it was made. */
 export function freshOf<T extends object>({ defaults, made }: Resource<T>, id: string, body: object): T {
   const { at, ...said } = body as { at?: string }
-  return { ...defaults, ...said, id, ...(at === undefined ? {} : { [made ?? 'at']: at }) } as unknown as T
+  const record: Record<string, unknown> = { ...defaults, ...said, id }
+  if (at !== undefined) record[made ?? 'at'] = at
+  return record as unknown as T
 }
 
 /** Puts changed fields into a record, in place. */

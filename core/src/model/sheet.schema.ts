@@ -59,14 +59,17 @@ export const DogSheet = z.object({
   bootOutings: z.array(BootOuting).default([]),
   /** Other records of this dog that were put into this one and not taken apart again. */
   joins: z.array(DogJoin.extend({ otherName: z.string() })).default([]),
+  /** Readings of before that are not in it: the newest were asked for. */
+  more: z.int().min(0).optional(),
 })
 export type DogSheet = z.infer<typeof DogSheet>
 
-/** One line of an answer to a search. */
+/** One line of an answer to a search. `depth`: 1 stands under the owner or dog above it, 2 under that one's dog. */
 export const Found = z.object({
   kind: z.enum(['dog', 'owner', 'ticket']),
   id: z.string(),
   title: z.string(),
   detail: z.string(),
+  depth: z.int().min(0).max(2).default(0),
 })
 export type Found = z.infer<typeof Found>

@@ -18,6 +18,8 @@ export interface DayRow extends Pick<Ticket, 'number' | 'kind' | 'createdAt' | '
   waitsFor: WaitsFor
   /** What was seen on the dog before it waits: a round that fails, is in doubt, or holds. */
   verdict: Exclude<Grade, 'none'> | null
+  /** What tells one counter dog from another: a word somebody wrote, and the first tape it was opened with. */
+  counter?: { word: string; measure: string | null }
   /** Agreed values by measure, mm, with their standard deviations. */
   body: Record<string, { mm: number; sigmaMm: number | null }>
 }
@@ -31,6 +33,8 @@ export interface Day {
 
 const seenBefore = (waits: WaitsFor): DayRow['verdict'] =>
   waits.code === 'refit' || waits.code === 'look-again' ? (waits.grade === 'none' ? null : waits.grade) : waits.code === 'close' ? 'holds' : null
+
+const firstLine = (text: string): string => text.split('\n')[0]?.trim() ?? ''
 
 /** Opened and left: no dog, no item, no number, nothing written. It waits for nobody and is on no list. */
 export const isUntouched = ({ ticket, items, readings, asWritten }: TicketSheet): boolean =>
@@ -69,6 +73,7 @@ export function dayRow(sheet: TicketSheet, on: string, rules: AgreeRules = USUAL
     states,
     waitsFor,
     verdict: seenBefore(waitsFor),
+    ...(ticket.kind === 'counter' && !dog ? { counter: { word: firstLine(ticket.notes), measure: sheet.readings[0]?.measure ?? null } } : {}),
     body: Object.fromEntries(body),
   }
 }

@@ -1,13 +1,10 @@
 import { cautionKey, cautionsOf, readOf } from '../choose/index.ts'
 import { roundVerdict, wornAbout } from '../fit/index.ts'
-import { tapesFor } from '../gear/index.ts'
+import { checkById, symptomName, tapesFor, type SymptomId } from '../gear/index.ts'
 import { bodyOf, openFindings, tapeKey, USUAL_RULES, type AgreeRules } from '../measures/index.ts'
 import { labelsOf, type Choice, type Grade, type Place, type TicketSheet } from '../model/index.ts'
 import { newestFor, wornFor } from './newest-for.ts'
-
-export const stages = ['ask', 'measure', 'choose', 'try-on', 'finish'] as const
-export type Stage = (typeof stages)[number]
-export type StageState = 'done' | 'trouble' | 'open'
+import type { Stage, StageState } from './stages.ts'
 
 /** The one thing a ticket waits for, as data; the list has the words. */
 export type WaitsFor =
@@ -18,8 +15,9 @@ export type WaitsFor =
   | { code: 'choice'; family: string }
   | { code: 'try-on'; kind: Choice['kind']; label: string }
   | { code: 'ordered'; on: string; from: string; to: string }
-  | { code: 'refit'; check?: string; symptom?: string; grade: Grade }
-  | { code: 'look-again'; check?: string; grade: Grade }
+  /** `named`: what the check or symptom is called, so that a list needs no family's file to say it. */
+  | { code: 'refit'; check?: string; symptom?: string; named?: string; grade: Grade }
+  | { code: 'look-again'; check?: string; named?: string; grade: Grade }
   | { code: 'close' }
   | { code: 'nothing' }
 
@@ -31,6 +29,8 @@ export interface Progress {
   counts: { asked: number; toAsk: number; agreeing: number; tapes: number; chosen: number; items: number; fitted: number }
   waitsFor: WaitsFor
 }
+
+const namedCheck = (check: string): { check: string; named: string } => ({ check, named: checkById(check)?.name ?? check })
 
 /** Open items of a ticket; a removed one is kept but no longer worked on. */
 const itemsOf = (sheet: Pick<TicketSheet, 'items'>): TicketSheet['items'] => sheet.items.filter((item) => !item.removed)
@@ -86,10 +86,13 @@ export function progressOf(sheet: TicketSheet, on: string, rules: AgreeRules = U
   else if (failing) {
     const trouble = failing.verdict.troubles[0]
     const symptom = failing.round.symptoms.find((note) => note.present)?.symptom
-    ;[stage, waitsFor] = ['try-on', { code: 'refit', grade: 'fails', ...(trouble ? { check: trouble.check } : symptom ? { symptom } : {}) }]
+    ;[stage, waitsFor] = [
+      'try-on',
+      { code: 'refit', grade: 'fails', ...(trouble ? namedCheck(trouble.check) : symptom ? { symptom, named: symptomName(symptom as SymptomId) } : {}) },
+    ]
   } else if (unsure) {
     const trouble = unsure.verdict.troubles[0]
-    ;[stage, waitsFor] = ['try-on', { code: 'look-again', grade: 'doubt', ...(trouble ? { check: trouble.check } : {}) }]
+    ;[stage, waitsFor] = ['try-on', { code: 'look-again', grade: 'doubt', ...(trouble ? namedCheck(trouble.check) : {}) }]
   } else if (fitted === items.length) [stage, waitsFor] = ['finish', { code: 'close' }]
   else if (stop && !anyRound) [stage, waitsFor] = ['ask', { code: 'stop-unread', stop: cautionKey(stop) }]
   else if (again) [stage, waitsFor] = ['measure', { code: 'take-again', measure: again }]
@@ -119,6 +122,3 @@ function tryOnOf(choice: Choice | undefined): WaitsFor {
     label: (choice && labelsOf(choice)[0]) ?? '',
   }
 }
-
-/** The day the ticket is promised for: as promised, else the day the gear is needed. */
-export const promisedOn = (ticket: Pick<TicketSheet['ticket'], 'promisedOn' | 'neededOn'>): string | null => ticket.promisedOn ?? ticket.neededOn

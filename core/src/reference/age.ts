@@ -1,23 +1,7 @@
-import { differenceInMonths, isValid, parseISO } from 'date-fns'
 import type { Dog } from '../model/index.ts'
+import { ageInMonths } from './age-in-months.ts'
 import type { Breed, BreedRange } from './breeds.ts'
 import { findBreed } from './find-breed.ts'
-
-/**
- * Age in whole months on a day, from the birth date or from an age once said; `null` when neither is known.
- *
- * @param on `YYYY-MM-DD` or a date and time
- */
-export function ageInMonths(dog: Pick<Dog, 'born' | 'ageMonths' | 'ageSaidOn'>, on: string): number | null {
-  const day = parseISO(on.slice(0, 10))
-  if (dog.born) {
-    const months = differenceInMonths(day, parseISO(dog.born))
-    return isValid(day) && months >= 0 ? months : null
-  }
-  if (dog.ageMonths === null) return null
-  const since = dog.ageSaidOn ? differenceInMonths(day, parseISO(dog.ageSaidOn)) : 0
-  return dog.ageMonths + Math.max(0, since)
-}
 
 /** Months until a dog of no known breed counts as grown, and one of giant weight. Source: handbook 4.8, from memory, unverified. */
 export const GROWN_MONTHS = 18

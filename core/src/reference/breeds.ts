@@ -18,7 +18,7 @@ export type BreedRange = readonly [number | null, number | null]
 
 export interface Breed {
   name: string
-  /** Number of the breed standard. */
+  /** Number of the breed standard; 0: a type of the trade that has none. */
   fci: number
   build: Build
   /** Flat-faced, as heat and load are careful of. */

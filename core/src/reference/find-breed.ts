@@ -1,5 +1,9 @@
 import { plainLetters } from '../units/index.ts'
 import { breeds, type Breed } from './breeds.ts'
+import { tradeTypes } from './trade-types.ts'
+
+/** Breeds of the registers, then what people call the rest. */
+const named: readonly Breed[] = [...breeds, ...tradeTypes]
 
 const plain = (text: string): string => plainLetters(text).trim()
 
@@ -12,8 +16,8 @@ const saidAs = (name: string): string[] => {
 }
 /** What a name says itself goes before what it is called too. */
 const byName = new Map([
-  ...breeds.flatMap((breed) => saidAs(breed.name).map((name) => [name, breed] as const)),
-  ...breeds.map((breed) => [plain(breed.name), breed] as const),
+  ...named.flatMap((breed) => saidAs(breed.name).map((name) => [name, breed] as const)),
+  ...named.map((breed) => [plain(breed.name), breed] as const),
 ])
 
 /** The reference row of this breed name, marks and case aside; a name turned round or without its bracket is the same. */
@@ -29,7 +33,7 @@ export function suggestBreeds(typed: string, most = 8): Breed[] {
     if (name.split(/[\s(,]+/).some((word) => word.startsWith(wanted))) return 1
     return name.includes(wanted) ? 2 : 3
   }
-  return breeds
+  return named
     .map((breed) => ({ breed, at: place(breed) }))
     .filter(({ at }) => at < 3)
     .sort((a, b) => a.at - b.at)

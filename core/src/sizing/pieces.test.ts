@@ -20,6 +20,12 @@ describe('a piece laid flat', () => {
     expect(bandOfFlat('C3', 'M21', [10, 12])).toEqual([1, 1])
   })
 
+  it('T50 gives a straight width a gap, never a ring’s slack', () => {
+    // A board as wide as the dog holds it; two fingers a side are the most (ours).
+    expect(bandOfFlat('K2', 'M44', [300, 300])).toEqual([240, 300])
+    expect(bandOfFlat('K2', 'M07', [300, 300])).toEqual([270, 285])
+  })
+
   it('is believed before its label, measure by measure', () => {
     const bandsOf = (one: Piece) => rankPieces([one], [table()], body(640))[0]?.judged.sizes[0]?.bands
     expect(bandsOf(piece({ flat: { M07: [640, 700] } }))).toEqual({ M07: [610, 685], M01: [440, 520] })

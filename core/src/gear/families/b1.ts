@@ -9,7 +9,6 @@ import { graph } from '../shared/straps.ts'
 export const b1 = family({
   ...boot,
   id: 'B1',
-  name: 'Sled booties',
   build: 'Unlined cloth, strap.',
   right: 'Snow, ice, ice balls, small cuts; used up.',
   wrong: 'Asphalt.',

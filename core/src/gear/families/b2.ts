@@ -10,7 +10,6 @@ import { check } from '../wanted-tapes.ts'
 export const b2 = family({
   ...boot,
   id: 'B2',
-  name: 'Trail boots',
   build: 'Rubber sole.',
   right: 'Rock, hot or salted ground, injuries.',
   wrong: 'The wrong width; hours without a break; deep snow without a gaiter.',

@@ -9,7 +9,6 @@ import { graph } from '../shared/straps.ts'
 export const b3 = family({
   ...boot,
   id: 'B3',
-  name: 'Indoor grip socks',
   build: 'Grip sock or unlined rubber boot.',
   right: 'Old dogs on floors; salt.',
   wrong: 'Long wear: moisture.',

@@ -10,7 +10,6 @@ import { must } from '../wanted-tapes.ts'
 export const c1 = family({
   ...coat,
   id: 'C1',
-  name: 'Rug',
   build: 'Knitted or fabric, over the back, open below.',
   right: 'Warmth in and out of doors; a harness goes on top; it can grow with a puppy.',
   wrong: 'Wet brush and rain; over the tail’s end.',

@@ -10,7 +10,6 @@ import { check, must } from '../wanted-tapes.ts'
 export const c2 = family({
   ...coat,
   id: 'C2',
-  name: 'Sweater with sleeves',
   build: 'Knitted, sleeves, closed below.',
   right: 'Cold house, cold walks.',
   wrong: 'A male with a long underside; dogs that hate head or legs handled.',

@@ -10,7 +10,6 @@ import { must } from '../wanted-tapes.ts'
 export const c3 = family({
   ...coat,
   id: 'C3',
-  name: 'Hooded winter coat',
   build: 'Hood, belly warmer, made to measure.',
   right: 'Severe cold, thin coats, ears to protect.',
   wrong: 'The hood cut by the head alone on a thick neck.',

@@ -10,7 +10,6 @@ import { must } from '../wanted-tapes.ts'
 export const c4 = family({
   ...coat,
   id: 'C4',
-  name: 'Rain suit with cords',
   build: 'Full body, legs, drawcords.',
   right: 'Rain and mud; one suit fits very different bodies once its cords are set.',
   wrong: 'When nobody spends the first fitting; in warm weather.',

@@ -9,7 +9,6 @@ import { must } from '../wanted-tapes.ts'
 export const c5 = family({
   ...coat,
   id: 'C5',
-  name: 'Light or cooling layer',
   build: 'Light reflective or cooling cloth.',
   right: 'Night; heat, wet only where air moves.',
   wrong: 'Still hot air.',

@@ -11,7 +11,6 @@ import { conditions, first, works, wrong } from '../suits.ts'
 export const h01 = family({
   ...walking,
   id: 'H01',
-  name: 'Walking Y, short',
   build: 'Neck ring with a Y on the breastbone, sternum strap, girth strap behind the elbows, back ring.',
   right: 'Leaves the blade uncovered; it bears on the breastbone.',
   wrong: 'For draught: too little padding, the pull point is wrong, sliders creep. With the Y so high that the head cannot go down.',

@@ -14,7 +14,6 @@ import { check } from '../wanted-tapes.ts'
 export const h02 = family({
   ...pulling,
   id: 'H02',
-  name: 'Long Y for pulling',
   build: 'Padded Y, straps running back, pull point far behind; for line and elastic.',
   right: 'Spreads the pull over the upper body, off the windpipe; the blade stays uncovered; with an elastic line it spares both bodies.',
   wrong: 'With neck or length off: it chokes or drags on the hips. Needless for strolls.',

@@ -11,7 +11,6 @@ import { conditions, noLoad, wrong } from '../suits.ts'
 export const h03 = family({
   ...walking,
   id: 'H03',
-  name: 'Strap across the chest',
   build: 'A level strap over the chest front, girth strap, often a handle.',
   right: 'Quick to put on, with a handle.',
   wrong: 'For anything but a short lead: the strap lies over the blade and may restrict it: shorter steps, a high head; riding up it presses the windpipe.',

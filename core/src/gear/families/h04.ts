@@ -11,7 +11,6 @@ import { conditions, noLoad, works, wrong } from '../suits.ts'
 export const h04 = family({
   ...walking,
   id: 'H04',
-  name: 'Step-in',
   build: 'Two leg holes on the ground, one buckle on the back.',
   right: 'Light, nothing over the head.',
   wrong: 'For pullers and long tours: narrow straps rub, close behind the elbow they cut into the armpit; bearable for about half an hour.',

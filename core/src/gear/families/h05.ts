@@ -11,7 +11,6 @@ import { conditions, noLoad, works, wrong } from '../suits.ts'
 export const h05 = family({
   ...walking,
   id: 'H05',
-  name: 'Vest',
   build: 'Fabric body, head opening usually fixed, one buckle.',
   right: 'Quickest to dress, soft.',
   wrong: 'Where the neck was not measured: it cannot be adjusted. Warm in summer.',

@@ -11,7 +11,6 @@ import { conditions, noLoad, works, wrong } from '../suits.ts'
 export const h06 = family({
   ...walking,
   id: 'H06',
-  name: 'Plate, step-in style',
   build: 'As the step-in, with a plate, wide end to the rear.',
   right: 'Light; the plate spreads the strap.',
   wrong: 'For pullers and long tours: bare straps and buckles rub after about half an hour.',

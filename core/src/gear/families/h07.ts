@@ -12,7 +12,6 @@ import { conditions, noLoad, works, wrong } from '../suits.ts'
 export const h07 = family({
   ...walking,
   id: 'H07',
-  name: 'Dual strap, overhead',
   build: 'Neck ring over the head, one side buckle.',
   right: 'Adjustable, cheap.',
   wrong: 'Put on the wrong way round: find the leash ring first.',

@@ -11,7 +11,6 @@ import { conditions, first, noLoad, wrong } from '../suits.ts'
 export const h08 = family({
   ...walking,
   id: 'H08',
-  name: 'Front clip for training',
   build: 'Ring on the chest, link to the collar, double-ended lead.',
   right: 'Curbs pulling at once; for a person who cannot hold a strong dog.',
   wrong: 'For running and for growing puppies: it may alter the gait, even with no lead on. It needs an end date: off once the dog has learned.',

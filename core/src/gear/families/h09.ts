@@ -12,7 +12,6 @@ import { check, must } from '../wanted-tapes.ts'
 export const h09 = family({
   ...walking,
   id: 'H09',
-  name: 'Multi-strap assist',
   build: 'Y or chest pad, girth strap and second belly strap, grab handle, five adjusters.',
   right: 'Lifts and steadies on obstacles, for three legs, service and search; hard to back out of.',
   wrong: 'For pulling: the second strap lies on soft belly.',

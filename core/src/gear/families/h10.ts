@@ -13,7 +13,6 @@ import { conditions, first, works, wrong } from '../suits.ts'
 export const h10 = family({
   ...walking,
   id: 'H10',
-  name: 'Running, broad plate',
   build: 'Four adjusters, plate between the legs, not for hard pull.',
   right: 'Broad plate beside the runner; many dogs fit one size.',
   wrong: 'For a dog that pulls in front.',

@@ -12,7 +12,6 @@ export const h11 = family({
   ...pulling,
   ...endsAtTail,
   id: 'H11',
-  name: 'Full cross-back',
   build: 'Fixed sewn, padded neck, straps crossing on the back, side straps on the ribs, tug loop at the tail.',
   right: 'The whole body goes into the harness; the load lies along the ribs.',
   wrong: 'Short backs and thick necks: it can be a foot too long. Where the X holds the spine. Lines that rise steeply.',

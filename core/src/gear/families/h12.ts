@@ -12,7 +12,6 @@ export const h12 = family({
   ...pulling,
   ...endsAtTail,
   id: 'H12',
-  name: 'H-back',
   build: 'As the full cross-back, with a cross-bar instead of the X.',
   right: 'As the cross-back, without the cross on the spine.',
   wrong: 'Short backs and thick necks, as the cross-back.',

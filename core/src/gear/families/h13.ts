@@ -12,7 +12,6 @@ export const h13 = family({
   ...pulling,
   ...endsAtTail,
   id: 'H13',
-  name: 'Open-back',
   build: 'Y front, sides, back free, end piece only.',
   right: 'For strongly flexing backs; touches other places.',
   wrong: 'For hard load: light padding. Feel the armpits.',

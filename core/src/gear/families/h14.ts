@@ -13,7 +13,6 @@ export const h14 = family({
   ...pulling,
   dangers: endsElsewhere,
   id: 'H14',
-  name: 'Half-back',
   build: 'Ends mid-back, tug loop, for lines that rise.',
   right: 'The line comes in above the tail; the clip does not beat the back.',
   wrong: 'For a low sled hitch, and for extremely strong pullers.',

@@ -13,7 +13,6 @@ export const h15 = family({
   ...pulling,
   dangers: endsElsewhere,
   id: 'H15',
-  name: 'Half-back, rotating side pull',
   build: 'Top piece slides so that the line may leave sideways.',
   right: 'For dogs that put in more with a sideways line.',
   wrong: 'For dogs that cannot put full force into it.',

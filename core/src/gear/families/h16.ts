@@ -12,7 +12,6 @@ export const h16 = family({
   ...pulling,
   ...endsAtTail,
   id: 'H16',
-  name: 'Cross-back with chest piece',
   build: 'Small bridge under the chest, long padding.',
   right: 'Deep narrow chests: it does not wander.',
   wrong: 'For broad fluffy dogs, which need neither bridge nor rear padding.',

@@ -12,7 +12,6 @@ export const h17 = family({
   ...pulling,
   ...endsAtTail,
   id: 'H17',
-  name: 'Cross-back with side hooks',
   build: 'Hooks left and right for a tug off the middle.',
   right: 'Counters crabbing.',
   wrong: 'As a crutch for good: a side pull can hide pain or a trail cause.',

@@ -12,7 +12,6 @@ export const h18 = family({
   ...pulling,
   ...endsAtTail,
   id: 'H18',
-  name: 'Cross-back, sliding tug loop',
   build: 'The loop travels sideways at the rear end.',
   right: 'Side-to-side movement in front of a bike.',
   wrong: 'Where nothing swings.',

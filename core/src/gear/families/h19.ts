@@ -13,7 +13,6 @@ export const h19 = family({
   ...pulling,
   dangers: endsElsewhere,
   id: 'H19',
-  name: 'Wheel, long',
   build: 'Longer body; rings let the end fall below the tail.',
   right: 'Wheel dogs and tall dogs close to a low hitch: hips relieved, fewer injuries.',
   wrong: 'Anywhere else: it looks and is too long.',

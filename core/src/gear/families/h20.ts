@@ -13,7 +13,6 @@ export const h20 = family({
   ...pulling,
   dangers: endsElsewhere,
   id: 'H20',
-  name: 'Stick harness',
   build: 'Rod behind the thighs, elastic part, end below the tail.',
   right: 'Wheel dogs: hips relieved, fewer injuries.',
   wrong: 'Anywhere else: it looks and is too long.',

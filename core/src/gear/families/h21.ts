@@ -14,7 +14,6 @@ export const h21 = family({
   ...pulling,
   dangers: endsElsewhere,
   id: 'H21',
-  name: 'Short pull',
   build: 'Neck, sternum strap, adjustable girth; short back, tab at the shoulder.',
   right: 'For short backs and thick necks; counters crabbing; dryland.',
   wrong: 'With the armpit rubbed: too short. In wheel place.',

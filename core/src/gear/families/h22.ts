@@ -11,7 +11,6 @@ import { conditions, first, wrong } from '../suits.ts'
 export const h22 = family({
   ...drafting,
   id: 'H22',
-  name: 'Freight and weight',
   build: 'One piece, four primary traces, forward cinch, spreader bar behind.',
   right: 'One piece, does not tangle, fast off over the head.',
   wrong: 'It must come off whole to free the dog from the load; without a quick release the shafts have to be drawn out.',

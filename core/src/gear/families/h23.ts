@@ -11,7 +11,6 @@ import { first, works, wrong } from '../suits.ts'
 export const h23 = family({
   ...drafting,
   id: 'H23',
-  name: 'Cart with shafts',
   build: 'Body, forward cinch with shaft loops, belly band, two traces, separate spreader.',
   right: 'The dog leaves the cart quickly; cinch and release adjust on their own.',
   wrong: 'Many parts; confusing to put together.',

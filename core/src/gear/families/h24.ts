@@ -10,7 +10,6 @@ import { must, oneOf } from '../wanted-tapes.ts'
 /** Car harness. Source: handbook 3.4, 5.2 to 5.4, 8.4, common practice; between sizes and the order of measures from memory, unverified. */
 export const h24 = family({
   id: 'H24',
-  name: 'Car harness',
   build: 'Strength-rated metal parts, padded panel, loop for the vehicle belt.',
   right: 'Keeps the dog in its seat and lets it stand, sit and lie; both sides buckled.',
   wrong: 'For sport. The walking ring is only for the way to the car; no tether on in the drive. One that was not tested dynamically.',

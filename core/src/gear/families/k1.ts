@@ -8,7 +8,6 @@ import { graph } from '../shared/straps.ts'
 export const k1 = family({
   ...crate,
   id: 'K1',
-  name: 'Wire crate',
   build: 'Wire, usually two doors, a tray; takes a divider.',
   right: 'Home, puppy with divider; a pen clips on.',
   wrong: 'Folded often: the joints loosen.',

@@ -8,7 +8,6 @@ import { graph } from '../shared/straps.ts'
 export const k2 = family({
   ...crate,
   id: 'K2',
-  name: 'Travel crate, rigid',
   build: 'Two half shells, one metal door, two side windows.',
   right: 'Car, vet, flight if it is to the carrier’s rules.',
   wrong: 'Puppy training: no divider, little space.',

@@ -8,7 +8,6 @@ import { graph } from '../shared/straps.ts'
 export const k3 = family({
   ...crate,
   id: 'K3',
-  name: 'Soft crate',
   build: 'Frame and mesh, pockets.',
   right: 'Camping and trips with trained dogs.',
   wrong: 'Daily use, chewers, untrained dogs.',

@@ -9,7 +9,6 @@ import { check } from '../wanted-tapes.ts'
 export const k4 = family({
   ...crate,
   id: 'K4',
-  name: 'Exercise pen',
   build: 'Panels of several heights; clips to the wire crate.',
   right: 'More room while people work.',
   wrong: 'Jumpers and climbers.',
