@@ -112,7 +112,7 @@ describe('any request', () => {
           }
         }),
         // A passphrase is stretched at each try: a dozen says as much.
-        { numRuns: path.startsWith('/api/access') ? 8 : 60 },
+        { numRuns: path.startsWith('/api/access') ? 8 : 40 },
       )
     }
     // Both happen, or the requests were not near enough to say anything.

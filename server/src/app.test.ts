@@ -152,6 +152,65 @@ describe('the work after measuring', () => {
     expect((await send(app, 'PUT', '/api/size-tables/bad/1', bad)).body).toMatchObject({ code: 'bad-request' })
   })
 
+  it('X31 puts the owner first, each dog under it with its open tickets, a closed one behind', async () => {
+    const owner = nextId()
+    await send(app, 'PUT', `/api/owners/${owner}`, { name: 'Testa Quillfeather', at: AT })
+    for (const name of ['Oakum', 'Fulmar']) {
+      const dog = nextId()
+      await send(app, 'PUT', `/api/dogs/${dog}`, { name, ownerId: owner, at: AT })
+      await openTicket(app, { dogId: dog, kind: 'real' })
+    }
+    const found = (await send(app, 'GET', '/api/find?q=quillf')).body as unknown as { kind: string; title: string; depth: number }[]
+    expect(found.map(({ kind, depth }) => `${kind} ${depth}`)).toEqual(['owner 0', 'dog 1', 'ticket 2', 'dog 1', 'ticket 2'])
+    expect(found.filter(({ kind }) => kind === 'dog').map(({ title }) => title)).toEqual(['Fulmar', 'Oakum'])
+  })
+
+  it('X26 finds a counter dog by a word written of it and by the number it was opened with', async () => {
+    const ticket = await openTicket(app, { dogId: null, kind: 'counter' })
+    await send(app, 'PUT', `/api/tickets/${ticket}/readings/${nextId()}`, reading({ asTyped: '20 1/2', mm: 520.7 }))
+    await send(app, 'PATCH', `/api/tickets/${ticket}`, { changes: [{ field: 'notes', from: '', to: 'brown spaniel' }] })
+    const found = async (q: string) => (await send(app, 'GET', `/api/find?q=${encodeURIComponent(q)}`)).body as unknown as { id: string; detail: string }[]
+    expect(await found('spaniel')).toMatchObject([{ id: ticket, detail: 'Counter, brown spaniel, open' }])
+    expect(await found('20 1/2')).toMatchObject([{ id: ticket }])
+    expect(await found('20 3/4')).toEqual([])
+    const day = (await send(app, 'GET', `/api/day?on=${AT.slice(0, 10)}`)).body as unknown as { rows: { ticketId: string; counter?: unknown }[] }
+    expect(day.rows.find((row) => row.ticketId === ticket)?.counter).toEqual({ word: 'brown spaniel', measure: 'M01' })
+  })
+
+  it('sends the newest readings of a dog first, with their tickets, and says how many are left', async () => {
+    const dog = nextId()
+    await send(app, 'PUT', `/api/dogs/${dog}`, { name: 'Years', at: AT })
+    for (let visit = 0; visit < 4; visit++) {
+      const ticket = nextId()
+      await send(app, 'PUT', `/api/tickets/${ticket}`, { dogId: dog, ownerId: null, kind: 'real', at: `2026-0${visit + 1}-05T09:00:00.000Z`, by: '' })
+      for (let i = 0; i < 3; i++) await send(app, 'PUT', `/api/tickets/${ticket}/readings/${nextId()}`, reading({ mm: 500 + visit * 10 + i }))
+    }
+    const sheet = async (q: string) =>
+      (await send(app, 'GET', `/api/dogs/${dog}${q}`)).body as unknown as { more?: number; tickets: { readings: { mm: number }[] }[] }
+    const mm = ({ tickets }: { tickets: { readings: { mm: number }[] }[] }) => tickets.map(({ readings }) => readings.map((each) => each.mm))
+    const whole = await sheet('')
+    expect([whole.more, mm(whole)]).toEqual([
+      undefined,
+      [
+        [530, 531, 532],
+        [520, 521, 522],
+        [510, 511, 512],
+        [500, 501, 502],
+      ],
+    ])
+    // A visit that begins within the number is in it, with its newest.
+    const first = await sheet('?newest=5')
+    expect([first.more, mm(first)]).toEqual([
+      7,
+      [
+        [530, 531, 532],
+        [521, 522],
+      ],
+    ])
+    expect((await sheet('?newest=500')).more).toBe(0)
+    expect((await send(app, 'GET', `/api/dogs/${dog}?newest=many`)).body).toMatchObject({ code: 'bad-request' })
+  })
+
   it('finds dogs, owners and tickets by what was typed', async () => {
     const [owner, dog] = [nextId(), nextId()]
     await send(app, 'PUT', `/api/owners/${owner}`, { name: 'Runa Testdatter', at: AT })
@@ -159,8 +218,8 @@ describe('the work after measuring', () => {
     await openTicket(app, { dogId: dog, kind: 'real' })
     const kinds = async (q: string) => ((await send(app, 'GET', `/api/find?q=${q}`)).body as unknown as { kind: string }[]).map((found) => found.kind)
     expect(await kinds('bilb')).toEqual(['dog', 'ticket'])
-    expect(await kinds('runa')).toEqual(['ticket', 'owner'])
-    expect(await kinds('RUNA test')).toEqual(['ticket', 'owner'])
+    expect(await kinds('runa')).toEqual(['owner', 'dog', 'ticket'])
+    expect(await kinds('RUNA test')).toEqual(['owner', 'dog', 'ticket'])
     expect(await kinds('runa nobody')).toEqual([])
     expect(await kinds('%25')).toEqual([])
     expect(await kinds('')).toEqual([])
@@ -203,7 +262,11 @@ describe('bad requests', () => {
     expect(await send(app, 'GET', '/api/health', undefined, { host: 'elsewhere.example' })).toMatchObject({ status: 421, body: { code: 'wrong-host' } })
     const { headers, status } = await send(app, 'GET', '/api/health', undefined, { host: 'localhost:4787' })
     expect(status).toBe(200)
-    expect(headers['content-security-policy']).toContain("script-src 'self';")
+    // What is no page may load, run or frame nothing.
+    expect(headers['content-security-policy']).toBe("default-src 'none';frame-ancestors 'none'")
     expect(headers['x-content-type-options']).toBe('nosniff')
+    const page = await app.inject({ url: '/', headers: { host: 'localhost' } })
+    expect(page.headers['content-security-policy']).toContain("script-src 'self';")
+    expect(page.headers['x-frame-options']).toBe('SAMEORIGIN')
   })
 })

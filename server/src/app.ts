@@ -1,8 +1,8 @@
-import helmet from '@fastify/helmet'
 import swagger from '@fastify/swagger'
 import fastifyStatic from '@fastify/static'
 import Fastify, { type FastifyError, type FastifyInstance, type FastifyRequest, type RouteOptions } from 'fastify'
 import { hasZodFastifySchemaValidationErrors, jsonSchemaTransform, serializerCompiler, validatorCompiler } from 'fastify-type-provider-zod'
+import helmet from 'helmet'
 import { existsSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { Day } from '@merry-tailor/core/schemas'
@@ -73,6 +73,48 @@ const SILENT_MS = 30_000
 /** Who is let in is kept beside the book, never in it: a copy of the book lets nobody in. */
 export const accessFile = (database: string): string | null => (database === ':memory:' ? null : join(dirname(database), 'access.json'))
 
+/** The headers a handler sets, whatever it is asked. */
+function headersOf(handler: ReturnType<typeof helmet>): Readonly<Record<string, string>> {
+  const set: Record<string, string> = {}
+  const reply = { setHeader: (name: string, value: string) => (set[name] = value), removeHeader: () => undefined }
+  handler({} as never, reply as never, () => undefined)
+  return set
+}
+
+/** What a browser may do with our pages: worked out once. */
+const SECURE = headersOf(
+  helmet({
+    contentSecurityPolicy: {
+      useDefaults: false,
+      directives: {
+        defaultSrc: ["'self'"],
+        scriptSrc: ["'self'"],
+        // Positioning libraries set style attributes; scripts stay strict.
+        styleSrc: ["'self'", "'unsafe-inline'"],
+        imgSrc: ["'self'", 'data:', 'blob:'],
+        workerSrc: ["'self'"],
+        manifestSrc: ["'self'"],
+        fontSrc: ["'self'"],
+        connectSrc: ["'self'"],
+        objectSrc: ["'none'"],
+        baseUri: ["'none'"],
+        formAction: ["'self'"],
+        frameAncestors: ["'none'"],
+        upgradeInsecureRequests: null,
+      },
+    },
+    strictTransportSecurity: false,
+  }),
+)
+
+/** The same of an answer that is no page: nothing in it may load, run or be framed. */
+const SECURE_API: Readonly<Record<string, string>> = {
+  'content-security-policy': "default-src 'none';frame-ancestors 'none'",
+  'x-content-type-options': 'nosniff',
+  'cross-origin-resource-policy': 'same-origin',
+  'referrer-policy': 'no-referrer',
+}
+
 /** One request may hold this much; a whole size table is far below. */
 const BODY_LIMIT = 512 * 1024
 
@@ -113,6 +155,11 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
     }
   })
 
+  // Made once; what is refused has them too.
+  app.addHook('onRequest', (request, reply, done) => {
+    reply.headers(request.url.startsWith('/api/') ? SECURE_API : SECURE)
+    done()
+  })
   const rule: HostRule = allowedHosts(options.hosts ?? [])
   app.addHook('onRequest', (request, _reply, done) => {
     done(rule(request.headers.host ?? '') ? undefined : new ProblemError('wrong-host', 'Ask for this server by the address it prints at start.'))
@@ -154,29 +201,6 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
     }
     done()
   })
-  await app.register(helmet, {
-    contentSecurityPolicy: {
-      useDefaults: false,
-      directives: {
-        defaultSrc: ["'self'"],
-        scriptSrc: ["'self'"],
-        // Positioning libraries set style attributes; scripts stay strict.
-        styleSrc: ["'self'", "'unsafe-inline'"],
-        imgSrc: ["'self'", 'data:', 'blob:'],
-        workerSrc: ["'self'"],
-        manifestSrc: ["'self'"],
-        fontSrc: ["'self'"],
-        connectSrc: ["'self'"],
-        objectSrc: ["'none'"],
-        baseUri: ["'none'"],
-        formAction: ["'self'"],
-        frameAncestors: ["'none'"],
-        upgradeInsecureRequests: null,
-      },
-    },
-    strictTransportSecurity: false,
-  })
-
   app.setErrorHandler((error: FastifyError | ProblemError, request, reply) => {
     if (error instanceof AnsweredBefore) {
       return reply

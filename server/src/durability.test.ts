@@ -81,7 +81,7 @@ it('loses no acknowledged write when the process is killed in the middle of writ
   expect(whole).toBe('ok')
 }, 300_000)
 
-const KILLS = 6
+const KILLS = 4
 
 it('loses no acknowledged write of any kind over many kills, and answers each again as it did', async () => {
   const file = join(folder, 'every-kind.sqlite')

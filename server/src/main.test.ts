@@ -55,7 +55,7 @@ const text = (ask: typeof plain | typeof secure, options: object): Promise<{ sta
   )
 
 describe('the server as it is started', () => {
-  it('opens to no other device without a passphrase, and says what to do; other slips are said too', async () => {
+  it('A27 opens to no other device without a passphrase, and says what to do; other slips are said too', async () => {
     const refused = start({ MERRY_PORT: '0', MERRY_HOST: OTHER })
     expect(await refused.ended).toBe(1)
     expect(refused.said()).toContain('only once the shop has a passphrase')
@@ -68,7 +68,7 @@ describe('the server as it is started', () => {
     expect(port.said()).toContain('MERRY_PORT is no port')
   }, 60_000)
 
-  it('with one it opens by HTTPS of its own, hands out its certificate and nothing else unasked, and keeps its files to itself', async () => {
+  it('A23 with one it opens by HTTPS of its own, hands out its certificate and nothing else unasked, and keeps its files to itself', async () => {
     const [at, tls, trust] = [46_787, 46_788, 46_789]
     const server = start({ MERRY_PORT: String(at), MERRY_SECURE_PORT: String(tls), MERRY_TRUST_PORT: String(trust), MERRY_HOST: OTHER, MERRY_PASSPHRASE: PASS }) // prettier-ignore
     await opened(server)

@@ -33,19 +33,22 @@ export class NewsBoard {
 
 const all = Object.values(resources) as unknown as readonly Resource<object>[]
 
-/** What a request's resource is asked by: the longest address it begins with. */
-function tagsOf(url: string): readonly string[] {
-  const parts =
-    url
-      .split('?')[0]
-      ?.replace(/^\/api/, '')
-      .split('/') ?? []
+/** What the resource of a route is asked by: the longest address it begins with. */
+function tagsOf(route: string): readonly string[] {
+  const parts = route.replace(/^\/api/, '').split('/')
   const fits = all.filter(({ address }) => {
     const own = address.split('/')
     return own.length <= parts.length && own.every((part, i) => part.startsWith(':') || part === parts[i])
   })
   const longest = fits.sort((a, b) => b.address.length - a.address.length)[0]
   return longest?.tags ?? ['Tickets', 'Dogs', 'Owners', 'Found']
+}
+/** Worked out once a route. */
+const tagsByRoute = new Map<string, readonly string[]>()
+function knownTags(route: string): readonly string[] {
+  let tags = tagsByRoute.get(route)
+  if (!tags) tagsByRoute.set(route, (tags = tagsOf(route)))
+  return tags
 }
 
 /** A write as the others are told. */
@@ -56,7 +59,7 @@ export function newsOf(seq: number, id: string, request: FastifyRequest): News {
     seq,
     id,
     ticketId: request.url.startsWith('/api/tickets/') ? (params.id ?? null) : null,
-    tags: [...tagsOf(request.url)],
+    tags: [...knownTags(request.routeOptions.url ?? '')],
     by: typeof body.by === 'string' ? body.by : '',
     reading:
       /\/readings\//.test(request.url) && body.measure !== undefined && body.asTyped !== undefined && body.unit !== undefined

@@ -203,7 +203,8 @@ describe('in and out', () => {
     expect((await send(app, 'POST', '/api/kennel-list', list)).body).toEqual({ dogs: 3, readings: 3 })
     expect((await send(app, 'POST', '/api/kennel-list', list)).status).toBe(200)
     expect((await send(app, 'GET', '/api/dogs')).body).toHaveLength(before + 3)
-    expect((await send(app, 'GET', '/api/find?q=yard')).body).toHaveLength(4)
+    // The owner, three dogs, a ticket under each.
+    expect((await send(app, 'GET', '/api/find?q=yard')).body).toHaveLength(7)
   })
 })
 

@@ -105,7 +105,7 @@ const MOST_STATEMENTS = 400
 
 /**
  * A statement is compiled once and used again: compiling costs more than most of our queries take. Kept ones are shared,
- * so nobody changes how one answers (`raw`, `pluck`).
+ * so nobody changes how one answers (`raw`, `pluck`) but who is alone with its text (`recordsOf`).
  */
 function keepStatements(db: Db): void {
   const compile = db.prepare.bind(db)

@@ -2,17 +2,18 @@ import { dayIn, freshOf, measures, resources, type NewReading, type Reading } fr
 import { ProblemError } from '../problems.ts'
 import { addFact } from './facts.ts'
 import type { Db } from './open.ts'
-import { recordOf, type Row } from './rows.ts'
+import { recordsOf } from './rows.ts'
+import { indexTicket, OPENED_WITH } from './search.ts'
 import { readShop } from './shop.ts'
 import { requireOpenTicket } from './tickets.ts'
 
 const { readings } = resources
 
-export const readingsOfTicket = (db: Db, ticketId: string): Reading[] =>
-  db
-    .prepare<[string], Row>('SELECT * FROM readings WHERE ticket_id = ? ORDER BY seq')
-    .all(ticketId)
-    .map((row) => recordOf(readings, row))
+/** A ticket's readings, in the order in which the server took them. @param newest so many of the last */
+export const readingsOfTicket = (db: Db, ticketId: string, newest?: number): Reading[] =>
+  newest === undefined
+    ? recordsOf(db, readings, 'WHERE ticket_id = ? ORDER BY seq', ticketId)
+    : recordsOf(db, readings, 'WHERE ticket_id = ? ORDER BY seq DESC LIMIT ?', ticketId, newest).reverse()
 
 /** The ticket a reading is on. */
 export const ticketOfReading = (db: Db, id: string): string | undefined =>
@@ -37,9 +38,18 @@ function mustBeTakeable(reading: NewReading): void {
   if (reading.dewclaw && reading.measure !== 'M37') refuse('dewclaw', 'dewclaws are noted with their height')
 }
 
-/** Appends a reading; it is never changed. */
-export const addReading = (db: Db, ticketId: string, id: string, given: NewReading): Reading =>
-  addFact(db, readings, { ...freshOf(readings, id, given), on: given.on ?? dayIn(readShop(db).timeZone, given.takenAt) }, { ticketId }, () => {
-    requireOpenTicket(db, ticketId)
+const MANY = `SELECT count(*) AS many FROM (SELECT 1 FROM readings WHERE ticket_id = ? LIMIT ${OPENED_WITH + 1})`
+
+/** Appends a reading; it is never changed. A counter ticket is found by those it was opened with. */
+export function addReading(db: Db, ticketId: string, id: string, given: NewReading): Reading {
+  const fresh = freshOf(readings, id, given)
+  fresh.on ??= dayIn(readShop(db).timeZone, given.takenAt)
+  const found = { nameless: false }
+  const kept = addFact(db, readings, fresh, { ticketId }, () => {
+    const ticket = requireOpenTicket(db, ticketId)
+    found.nameless = ticket.kind === 'counter' && ticket.dog_id === null
     mustBeTakeable(given)
   })
+  if (found.nameless && (db.prepare<[string], { many: number }>(MANY).get(ticketId)?.many ?? 0) <= OPENED_WITH) indexTicket(db, ticketId)
+  return kept
+}

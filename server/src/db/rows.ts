@@ -37,8 +37,16 @@ function valueOf(as: ColumnKind, cell: Cell): unknown {
   }
 }
 
-const fieldsOf = <T extends object>({ columns }: Resource<T>): [field: string, Column][] =>
-  Object.entries(columns as Record<string, string | Column>).map(([field, spec]) => [field, columnOf(spec)])
+/** Fields with their columns, listed once a resource. */
+const fields = new WeakMap<object, readonly (readonly [field: string, column: Column])[]>()
+function fieldsOf<T extends object>(resource: Resource<T>): readonly (readonly [field: string, column: Column])[] {
+  let list = fields.get(resource)
+  if (!list) {
+    list = Object.entries(resource.columns as Record<string, string | Column>).map(([field, spec]) => [field, columnOf(spec)] as const)
+    fields.set(resource, list)
+  }
+  return list
+}
 
 /** Readers made once a resource: a list of thousands is read at every question. */
 const readers = new WeakMap<object, (row: Row) => object>()
@@ -47,15 +55,51 @@ const readers = new WeakMap<object, (row: Row) => object>()
 export function recordOf<T extends object>(resource: Resource<T>, row: Row): T {
   let reader = readers.get(resource)
   if (!reader) {
-    const fields = fieldsOf(resource).filter(([, { as }]) => as !== 'bytes')
+    const read = fieldsOf(resource).filter(([, { as }]) => as !== 'bytes')
     reader = (from) => {
       const record: Record<string, unknown> = {}
-      for (const [field, { column, as }] of fields) record[field] = valueOf(as, from[column] ?? null)
+      for (const [field, { column, as }] of read) record[field] = valueOf(as, from[column] ?? null)
       return record
     }
     readers.set(resource, reader)
   }
   return reader(row) as T
+}
+
+/** A resource's own columns, in the order of its fields: texts made once. */
+const lists = new WeakMap<object, string>()
+function columnList<T extends object>(resource: Resource<T>): string {
+  let list = lists.get(resource)
+  if (list === undefined) {
+    list = quoted(
+      fieldsOf(resource)
+        .filter(([, { as }]) => as !== 'bytes')
+        .map(([, { column }]) => column),
+    )
+    lists.set(resource, list)
+  }
+  return list
+}
+
+/**
+ * Records of a resource, read by place: thousands of rows by name take five times as long.
+ *
+ * @param where what follows `FROM table`, with `?` for what is asked
+ */
+export function recordsOf<T extends object>(db: Db, resource: Resource<T>, where: string, ...asked: readonly Cell[]): T[] {
+  const read = fieldsOf(resource).filter(([, { as }]) => as !== 'bytes')
+  const rows = db
+    .prepare<Cell[], Cell[]>(`SELECT ${columnList(resource)} FROM ${resource.table} ${where}`)
+    .raw()
+    .all(...asked)
+  return rows.map((row) => {
+    const record: Record<string, unknown> = {}
+    for (let at = 0; at < read.length; at++) {
+      const [field, { as }] = read[at] as (typeof read)[number]
+      record[field] = valueOf(as, row[at] ?? null)
+    }
+    return record as T
+  })
 }
 
 /** The columns of a row and what stands in them. */

@@ -29,21 +29,32 @@ const indexDogRow = (db: Db, dog: DogRow): void =>
 interface TicketRow {
   id: string
   number: number
+  kind: string
+  notes: string
   state: string
   dog: string | null
   owner: string | null
 }
-const TICKETS = `SELECT tickets.id, tickets.number, tickets.state, dogs.name AS dog, owners.name AS owner
+const TICKETS = `SELECT tickets.id, tickets.number, tickets.kind, tickets.notes, tickets.state, dogs.name AS dog, owners.name AS owner
   FROM tickets LEFT JOIN dogs ON dogs.id = tickets.dog_id LEFT JOIN owners ON owners.id = coalesce(tickets.owner_id, dogs.owner_id)`
-const indexTicketRow = (db: Db, ticket: TicketRow): void =>
-  keep(
-    db,
-    'ticket',
-    ticket.id,
-    [String(ticket.number), ticket.dog ?? '', ticket.owner ?? ''],
-    `Ticket ${ticket.number}`,
-    `${ticket.dog ?? 'Counter'}, ${ticket.state}`,
-  )
+/** So many of a counter ticket's readings are what it was opened with. */
+export const OPENED_WITH = 3
+
+/** Numbers a ticket was opened with, as they were typed. */
+const typedOn = (db: Db, id: string): string[] =>
+  db
+    .prepare<[string], { as_typed: string }>(`SELECT as_typed FROM readings WHERE ticket_id = ? ORDER BY seq LIMIT ${OPENED_WITH}`)
+    .all(id)
+    .map((row) => row.as_typed)
+
+/** A counter ticket has no name: it is found by what was written of its dog and by the number it was opened with. */
+function indexTicketRow(db: Db, ticket: TicketRow): void {
+  const { id, number, state, dog, owner } = ticket
+  const nameless = dog === null && owner === null && ticket.kind === 'counter'
+  const said = nameless ? (ticket.notes.split('\n')[0] ?? '') : ''
+  const words = [String(number), dog ?? '', owner ?? '', ...(nameless ? [said, ...typedOn(db, id)] : [])]
+  keep(db, 'ticket', id, words, `Ticket ${number}`, `${dog ?? (said === '' ? 'Counter' : `Counter, ${said}`)}, ${state}`)
+}
 
 export function indexTicket(db: Db, id: string): void {
   const row = db.prepare<[string], TicketRow>(`${TICKETS} WHERE tickets.id = ?`).get(id)
@@ -88,7 +99,8 @@ const SHARE: readonly (readonly [Kind, number])[] = [
   ['ticket', 6],
   ['owner', 4],
 ]
-const MOST = 12
+const MOST = 14
+const OPEN_OF_DOG = "SELECT id, number FROM tickets WHERE dog_id = ? AND state = 'open' ORDER BY number DESC LIMIT 2"
 /** Behind every letter there is. */
 const LAST = '\u{10FFFF}'
 
@@ -118,13 +130,14 @@ function queryOf(more: number, times: number): string {
   return made
 }
 
-/**
- * Finds dogs, owners and tickets by the beginnings of words: names, breeds, a ticket's number. Every word typed must
- * begin one of theirs. At most 12 lines; an index range to each kind, however many dogs there are.
- */
 /** Words of one search that are looked up. */
 const MOST_WORDS = 6
 
+/**
+ * Finds dogs, owners and tickets by the beginnings of words: names, breeds, a ticket's number, what a counter ticket was
+ * opened with. Every word typed must begin one of theirs. At most 14 lines: an index range to each kind, however many dogs
+ * there are, then an owner's dogs and a dog's open tickets under them.
+ */
 export function find(db: Db, typed: string): Found[] {
   // Nobody types more words than find one record; each costs three lookups.
   const words = [...new Set(wordsOf(typed))].slice(0, MOST_WORDS)
@@ -133,19 +146,46 @@ export function find(db: Db, typed: string): Found[] {
   const ask = (times: 1 | 2): Hit[] => db.prepare<unknown[], Hit>(queryOf(words.length - 1, times)).all(...ranges, ...ranges, ...ranges)
   const hits = ask(1)
   // One record may be found by two of its words; then there is room for others, and they are asked for.
-  return foundIn(new Set(hits.map(({ ref }) => ref)).size < hits.length ? ask(2) : hits)
+  return foundIn(db, new Set(hits.map(({ ref }) => ref)).size < hits.length ? ask(2) : hits)
 }
 
-function foundIn(hits: readonly Hit[]): Found[] {
+function foundIn(db: Db, hits: readonly Hit[]): Found[] {
   const room = new Map<Kind, number>(SHARE)
   const seen = new Set<string>()
-  const found: Found[] = []
-  for (const { kind, ref: id, title, detail } of hits) {
-    const left = room.get(kind) ?? 0
-    if (left === 0 || seen.has(id)) continue
-    seen.add(id)
-    room.set(kind, left - 1)
-    found.push({ kind, id, title, detail })
+  const kept: Hit[] = []
+  for (const hit of hits) {
+    const left = room.get(hit.kind) ?? 0
+    if (left === 0 || seen.has(hit.ref)) continue
+    seen.add(hit.ref)
+    room.set(hit.kind, left - 1)
+    kept.push(hit)
   }
-  return found.slice(0, MOST)
+  return inTheirOrder(db, kept).slice(0, MOST)
+}
+
+/** A person first, with their dogs; each dog with its open tickets; then what was found by itself. */
+function inTheirOrder(db: Db, hits: readonly Hit[]): Found[] {
+  const placed = new Set<string>()
+  const found: Found[] = []
+  const put = (line: Omit<Found, 'depth'>, depth: number): void => {
+    if (placed.has(line.id)) return
+    placed.add(line.id)
+    found.push({ ...line, depth })
+  }
+  const ofKind = (kind: Kind): Hit[] => hits.filter((hit) => hit.kind === kind)
+  const putDog = (dog: Omit<Found, 'depth'>, depth: number): void => {
+    put(dog, depth)
+    for (const { id, number } of db.prepare<[string], { id: string; number: number }>(OPEN_OF_DOG).all(dog.id)) {
+      put({ kind: 'ticket', id, title: `Ticket ${number}`, detail: `${dog.title}, open` }, depth + 1)
+    }
+  }
+  for (const { ref: id, title, detail } of ofKind('owner')) {
+    put({ kind: 'owner', id, title, detail }, 0)
+    for (const dog of db.prepare<[string], DogRow>(`${DOGS} WHERE dogs.owner_id = ? AND ${STANDS} ORDER BY dogs.name LIMIT 6`).all(id)) {
+      putDog({ kind: 'dog', id: dog.id, title: dog.name, detail: dog.breed }, 1)
+    }
+  }
+  for (const { ref: id, title, detail } of ofKind('dog')) putDog({ kind: 'dog', id, title, detail }, 0)
+  for (const { ref: id, title, detail } of ofKind('ticket')) put({ kind: 'ticket', id, title, detail }, 0)
+  return found
 }

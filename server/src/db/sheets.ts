@@ -29,12 +29,12 @@ function settingsFor(db: Db, ticket: Ticket): Setting[] {
   return rows.map((row) => recordOf(resources.settings, row))
 }
 
-function sheetOf(db: Db, ticket: Ticket): TicketSheet {
+function sheetOf(db: Db, ticket: Ticket, newest?: number): TicketSheet {
   const dog = ticket.dogId ? findDog(db, ticket.dogId) : null
   const ownerId = ticket.ownerId ?? dog?.ownerId ?? null
   const marks = marksOfTicket(db, ticket.id)
-  const newest = newestMarks(marks)
-  const marked = <T extends { id: string }>(facts: readonly T[]): T[] => (newest.size === 0 ? [...facts] : facts.map((fact) => withMark(fact, newest)))
+  const marksNow = newestMarks(marks)
+  const marked = <T extends { id: string }>(facts: readonly T[]): T[] => (marksNow.size === 0 ? [...facts] : facts.map((fact) => withMark(fact, marksNow)))
   return {
     ticket,
     dog,
@@ -45,7 +45,7 @@ function sheetOf(db: Db, ticket: Ticket): TicketSheet {
     tracings: dog ? tracings.ofDog(db, dog.id) : [],
     bootOutings: dog ? bootOutings.ofDog(db, dog.id) : [],
     items: itemsOfTicket(db, ticket.id),
-    readings: marked(readingsOfTicket(db, ticket.id)),
+    readings: marked(readingsOfTicket(db, ticket.id, newest)),
     choices: marked(factsOf(db, resources.choices, ticket.id).map(choiceOf)),
     hitches: marked(factsOf(db, resources.hitches, ticket.id)),
     setUps: marked(factsOf(db, resources.setUps, ticket.id)),
@@ -65,14 +65,35 @@ export const ticketSheet = (db: Db, id: string): TicketSheet => sheetOf(db, requ
 
 export const ticketSheets = (db: Db, state: 'open' | 'closed' | 'all'): TicketSheet[] => listTickets(db, state).map((ticket) => sheetOf(db, ticket))
 
-/** A dog's sheet; of a record that was put into another that one's. */
-export function dogSheet(db: Db, named: string): DogSheet {
+/** Tickets of a dog with so many of its newest readings, at least the newest ticket; and how many readings that leaves out. */
+function newestTickets(db: Db, dogId: string, newest: number): { tickets: TicketSheet[]; more: number } {
+  const tickets: TicketSheet[] = []
+  let room = newest
+  for (const ticket of ticketsOfDog(db, dogId)) {
+    if (tickets.length > 0 && room <= 0) break
+    const sheet = sheetOf(db, ticket, Math.max(room, 1))
+    room -= sheet.readings.length
+    tickets.push(sheet)
+  }
+  const shown = tickets.reduce((sum, sheet) => sum + sheet.readings.length, 0)
+  const { many } = db
+    .prepare<[string], { many: number }>('SELECT count(*) AS many FROM readings WHERE ticket_id IN (SELECT id FROM tickets WHERE dog_id = ?)')
+    .get(dogId) ?? { many: shown }
+  return { tickets, more: many - shown }
+}
+
+/**
+ * A dog's sheet; of a record that was put into another that one's.
+ *
+ * @param newest so many of its newest readings, with the tickets they are on: what a screen shows first of a dog of years
+ */
+export function dogSheet(db: Db, named: string, newest?: number): DogSheet {
   const id = keptFor(db, named)
   const dog = requireDog(db, id)
   return {
     dog,
     owner: dog.ownerId ? findOwner(db, dog.ownerId) : null,
-    tickets: ticketsOfDog(db, id).map((ticket) => sheetOf(db, ticket)),
+    ...(newest === undefined ? { tickets: ticketsOfDog(db, id).map((ticket) => sheetOf(db, ticket)) } : newestTickets(db, id, newest)),
     notes: notesOfDog(db, id),
     photos: photosOfDog(db, id),
     weighings: weighingsOfDog(db, id),

@@ -27,11 +27,20 @@ export function requireTicket(db: Db, id: string): Ticket {
   return ticket
 }
 
-const closed = (ticket: Ticket): ProblemError => new ProblemError('ticket-closed', `Ticket ${ticket.number} is closed. Open it again to change it.`)
+const closed = (ticket: Pick<Ticket, 'number'>): ProblemError =>
+  new ProblemError('ticket-closed', `Ticket ${ticket.number} is closed. Open it again to change it.`)
 
-/** A closed ticket is a record: only opening it again is allowed. */
-export function requireOpenTicket(db: Db, id: string): Ticket {
-  const ticket = requireTicket(db, id)
+interface OpenTicket {
+  number: number
+  state: Ticket['state']
+  kind: Ticket['kind']
+  dog_id: string | null
+}
+
+/** A closed ticket is a record: only opening it again is allowed. Asked at every reading, so no more is read than decides. */
+export function requireOpenTicket(db: Db, id: string): OpenTicket {
+  const ticket = db.prepare<[string], OpenTicket>('SELECT number, state, kind, dog_id FROM tickets WHERE id = ?').get(id)
+  if (!ticket) throw new ProblemError('not-found', 'There is no ticket under this id.')
   if (ticket.state === 'closed') throw closed(ticket)
   return ticket
 }

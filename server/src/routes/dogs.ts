@@ -42,12 +42,15 @@ const part = z.object({ id: Id, partId: Id })
 /** One dog's sheet with years of readings stays far below this. */
 const SHEET_LIMIT = 16 * 1024 * 1024
 
+/** So many of its newest readings, with their tickets, come first of a dog of years. */
+const first = z.object({ newest: z.coerce.number().int().min(1).max(10_000).optional() })
+
 export const dogRoutes: Routes = (app, desk) => {
   const { db } = desk
   const api = typed(app)
   api.get('/api/dogs', () => listDogs(db))
   api.get('/api/dogs/page', { schema: { querystring: page } }, ({ query }) => dogsPage(db, { ...query, owner: query.owner ?? null }))
-  api.get('/api/dogs/:id', { schema: { params } }, (request) => dogSheet(db, request.params.id))
+  api.get('/api/dogs/:id', { schema: { params, querystring: first } }, ({ params: { id }, query }) => dogSheet(db, id, query.newest))
   api.put('/api/dogs/:id', { schema: { params, body: NewDog } }, (request) => once(desk, request, () => addDog(db, request.params.id, request.body)))
   api.patch('/api/dogs/:id', { schema: { params, body: Changes } }, (request) =>
     once(desk, request, () => changeDog(db, request.params.id, request.body.changes)),

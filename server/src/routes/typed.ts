@@ -1,6 +1,7 @@
 import type { FastifyInstance, FastifyRequest } from 'fastify'
 import type { ZodTypeProvider } from 'fastify-type-provider-zod'
 import { randomUUID } from 'node:crypto'
+import type { Db } from '../db/open.ts'
 import { answeredBefore, keepAnswer } from '../db/writes.ts'
 import { ProblemError, problemOf } from '../problems.ts'
 import type { Desk } from '../desk.ts'
@@ -36,13 +37,22 @@ const isBusy = (error: unknown): boolean => (error as { code?: string }).code?.s
  * Runs one writing request as one transaction that takes the write lock at once, and keeps its answer with it: the same
  * write again gives the same answer, a refusal as well, whatever happened since. What broke (5xx) is never kept.
  */
-export async function once<T>(desk: Desk, request: FastifyRequest, write: () => T): Promise<T> {
+export function once<T>(desk: Desk, request: FastifyRequest, write: () => T): T | Promise<T> {
+  try {
+    return onceNow(desk, request, write)
+  } catch (error) {
+    if (!isBusy(error)) throw error
+    return onceLater(desk, request, write)
+  }
+}
+
+async function onceLater<T>(desk: Desk, request: FastifyRequest, write: () => T): Promise<T> {
   for (const pause of PAUSES_MS) {
+    await new Promise((resolve) => setTimeout(resolve, pause))
     try {
       return onceNow(desk, request, write)
     } catch (error) {
       if (!isBusy(error)) throw error
-      await new Promise((resolve) => setTimeout(resolve, pause))
     }
   }
   return onceNow(desk, request, write)
@@ -52,28 +62,47 @@ export async function once<T>(desk: Desk, request: FastifyRequest, write: () => 
 const dogOf = (request: FastifyRequest): string | null =>
   /^\/api\/dogs\/(?![^/]+\/joins\/)/.test(request.url) ? ((request.params as { id?: string }).id ?? null) : null
 
+/** A book's transaction, made once: it takes the write lock at once. */
+const locks = new WeakMap<Db, (work: () => unknown) => unknown>()
+function locked<T>(db: Db, work: () => T): T {
+  let lock = locks.get(db)
+  if (!lock) {
+    const transaction = db.transaction((each: () => unknown) => each())
+    lock = (each) => transaction.immediate(each)
+    locks.set(db, lock)
+  }
+  return lock(work) as T
+}
+
+function unlessKnown(db: Db, id: string): void {
+  const known = answeredBefore(db, id)
+  if (known) throw new AnsweredBefore(known.status, known.answer)
+}
+
 function onceNow<T>({ db, head, news, day, now }: Desk, request: FastifyRequest, write: () => T): T {
-  const id = writeId(request) ?? randomUUID()
-  const outcome = db
-    .transaction((): { answer: T } | { refused: ProblemError } => {
-      const known = answeredBefore(db, id)
-      if (known) throw new AnsweredBefore(known.status, known.answer)
-      try {
-        const answer = db.transaction(write)()
-        head.seq = keepAnswer(db, id, now(), { status: 200, answer })
-        return { answer }
-      } catch (error) {
-        if (!(error instanceof ProblemError) || problemOf(error).status >= 500) throw error
-        head.seq = keepAnswer(db, id, now(), { status: problemOf(error).status, answer: problemOf(error) })
-        return { refused: error }
-      }
+  const given = writeId(request)
+  const id = given ?? randomUUID()
+  let answer: T
+  try {
+    answer = locked(db, () => {
+      if (given !== undefined) unlessKnown(db, id)
+      const made = write()
+      head.seq = keepAnswer(db, id, now(), { status: 200, answer: made })
+      return made
     })
-    .immediate()
-  if ('refused' in outcome) throw outcome.refused
+  } catch (error) {
+    if (!(error instanceof ProblemError) || problemOf(error).status >= 500) throw error
+    // What the refused write began is rolled back; that it was refused is kept by itself.
+    locked(db, () => {
+      unlessKnown(db, id)
+      head.seq = keepAnswer(db, id, now(), { status: problemOf(error).status, answer: problemOf(error) })
+    })
+    throw error
+  }
   const told = newsOf(head.seq, id, request)
   news.add(told)
   day.hear(told, dogOf(request))
-  return outcome.answer
+  return answer
 }
 
 /**
@@ -85,7 +114,7 @@ export function keepRefusal({ db, head, now }: Desk, request: FastifyRequest, er
   const problem = problemOf(error)
   if (id === undefined || problem.status >= 500) return
   try {
-    if (!answeredBefore(db, id)) head.seq = db.transaction(() => keepAnswer(db, id, now(), { status: problem.status, answer: problem })).immediate()
+    if (!answeredBefore(db, id)) head.seq = locked(db, () => keepAnswer(db, id, now(), { status: problem.status, answer: problem }))
   } catch (error) {
     if ((error as { code?: string }).code?.startsWith('SQLITE_') !== true) throw error
   }
