@@ -64,8 +64,8 @@ export async function lookAtEveryScreen(page: Page, theme: 'light' | 'evening', 
     `/round/entry?dogs=${halyard?.dog?.id ?? ''}`,
     `/dogs/${spinnaker?.id ?? ''}`,
   ]
-  // Colours come from tokens: in the evening every sixth screen has them all.
-  const looked = theme === 'evening' ? screens.filter((_, i) => i % 9 === 0) : screens
+  // Colours come from tokens: in the evening every eighteenth screen has them all.
+  const looked = theme === 'evening' ? screens.filter((_, i) => i % 18 === 0) : screens
   for (const [i, size] of sizes.entries()) {
     await page.setViewportSize(size)
     // On a phone every fifth screen: that none runs sideways there is a journey of its own.

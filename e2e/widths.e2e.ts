@@ -120,3 +120,49 @@ test.describe('on a phone', () => {
     expect(found).toEqual([])
   })
 })
+
+/** Is anything of it past the window's right edge, or does it move sideways? */
+const isWhole = (element: Element, width: number): boolean => {
+  const box = element.getBoundingClientRect()
+  return box.left >= 0 && box.right <= width + 0.5 && element.scrollWidth <= element.clientWidth + 1
+}
+
+for (const width of [1024, 390]) {
+  test.describe(`papers at ${width}`, () => {
+    test.use({ viewport: { width, height: 800 } })
+    test(`U50 U63 dockets and forms are whole at ${width}`, async ({ page }) => {
+      await setLook(page, { unit: 'in', fitter: 'Ylva' })
+      const { ticket } = (await sheets()).find((sheet) => sheet.tryOns.length > 0 && sheet.readings.length > 4)!
+      await page.goto(`/tickets/${ticket.id}/docket`)
+      const docket = page.getByRole('article', { name: /^Docket of ticket/ })
+      await expect(docket).toBeVisible()
+      expect(await docket.evaluate(isWhole, width)).toBe(true)
+      await page.goto(`/tickets/${ticket.id}/form`)
+      const second = page.getByRole('columnheader', { name: '2nd' })
+      await expect(second).toBeVisible()
+      expect((await second.boundingBox())!.x + (await second.boundingBox())!.width).toBeLessThanOrEqual(width)
+      if (width < 700) return
+      await page.goto(`/tickets/${ticket.id}/finish`)
+      const preview = page.getByRole('region', { name: 'Docket, as it prints' }).getByRole('article')
+      await expect(preview).toBeVisible()
+      expect((await preview.boundingBox())!.x + (await preview.boundingBox())!.width).toBeLessThanOrEqual(width)
+      // At the bench the words over what the tapes say stand once.
+      await page.goto(`/tickets/${ticket.id}/measure`)
+      await page.locator('summary', { hasText: 'What the tapes say so far' }).click()
+      await expect(page.getByText('What the tapes say so far', { exact: true }).filter({ visible: true })).toHaveCount(1)
+    })
+  })
+}
+
+test.describe('today on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 } })
+  test('U53 what a ticket waits for is never cut', async ({ page }) => {
+    await page.goto('/')
+    const rows = page.getByRole('region', { name: 'Tickets' }).getByRole('listitem')
+    await expect(rows.first()).toBeVisible()
+    const cut = await rows
+      .locator('.line-clamp-2')
+      .evaluateAll((all) => all.filter((each) => each.scrollHeight > each.clientHeight + 1).map((each) => each.textContent))
+    expect(cut).toEqual([])
+  })
+})

@@ -1,7 +1,8 @@
-import { dayRow, USUAL_SHOP, type Day, type ShopFields, type Tag, type TicketSheet } from '@merry-tailor/core'
+import { USUAL_SHOP, type Day, type ShopFields, type Tag, type TicketSheet } from '@merry-tailor/core'
 import { isIn, tellLate } from './base-query'
 import type { Writes } from './named-writes'
 import { outbox, type Arrived } from './outbox'
+import { fetchOverDay } from './queries'
 import { withWrites } from './recipes'
 import { pathOf, RENEWS, shopApi, type QueryName } from './shop-api'
 
@@ -42,14 +43,18 @@ export function watchArrivals({ dispatch, getState }: Shop): () => void {
       const after = withWrites(path, data, [write])
       if (after !== data) send(shopApi.util.updateQueryData(endpointName as 'ticket', originalArgs as string, () => after as TicketSheet))
     }
-    if (write.endpoint !== 'act') return
-    const sheet = sheetOf((write.arg as Writes['act']).ticketId)
+    if (write.endpoint === 'act') void rowAnew((write.arg as Writes['act']).ticketId).catch(() => undefined)
+  }
+  /** The ticket's row in every list of a day. */
+  const rowAnew = async (ticketId: string): Promise<void> => {
+    const { dayRow } = await fetchOverDay()
+    const sheet = sheetOf(ticketId)
     if (!sheet) return
     for (const { endpointName, originalArgs } of cachedIn(getState())) {
       if (endpointName !== 'day') continue
       send(
         shopApi.util.updateQueryData('day', originalArgs as string, (day: Day) => {
-          const at = day.rows.findIndex((row) => row.ticketId === sheet.ticket.id)
+          const at = day.rows.findIndex((row) => row.ticketId === ticketId)
           if (sheet.ticket.state === 'closed' && at >= 0) day.rows.splice(at, 1)
           else if (at >= 0) day.rows[at] = dayRow(sheet, day.on, rules())
         }),

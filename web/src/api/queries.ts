@@ -1,7 +1,4 @@
 import {
-  byUrgency,
-  dayRow,
-  isUntouched,
   USUAL_SHOP,
   type Booking,
   type Car,
@@ -24,10 +21,11 @@ import {
   type Supply,
   type TicketSheet,
 } from '@merry-tailor/core'
-import { useEffect, useMemo, useSyncExternalStore } from 'react'
+import { useEffect, useMemo, useState, useSyncExternalStore } from 'react'
 import { useDispatch, useSelector } from 'react-redux'
 import type { DogsAsked } from './dogs-page'
-import type { NamedWrite, Writes } from './named-writes'
+import type { NamedWrite } from './named-writes'
+import type { rowsAnew } from './over-day'
 import { outbox } from './outbox'
 import { withWrites } from './recipes'
 import { pathOf, shopApi, type Drawer, type QueryName } from './shop-api'
@@ -72,7 +70,15 @@ function shown<T, A>(name: QueryName, raw: RawHook<A>) {
 export const useTicketQuery = shown<TicketSheet, string>('ticket', shopApi.useTicketQuery)
 export const useDogsQuery = shown<Dog[], undefined>('dogs', shopApi.useDogsQuery)
 export const useDogsPageQuery = shown<DogsPage, DogsAsked>('dogsPage', shopApi.useDogsPageQuery)
-export const useDogQuery = shown<DogSheet, string>('dog', shopApi.useDogQuery)
+const useNewestOfDog = shown<DogSheet, string>('dogNewest', shopApi.useDogNewestQuery)
+const useWholeDog = shown<DogSheet, string>('dog', shopApi.useDogQuery)
+/** A dog: its newest readings at once, those of years before right after. */
+export function useDogQuery(id: string, options?: Options): Shown<DogSheet> {
+  const newest = useNewestOfDog(id, options)
+  const isLong = (newest.data?.more ?? 0) > 0
+  const whole = useWholeDog(id, { ...options, skip: options?.skip === true || !isLong })
+  return isLong && whole.data ? whole : newest
+}
 export const useOwnersQuery = shown<Owner[], undefined>('owners', shopApi.useOwnersQuery)
 export const useSizeTablesQuery = shown<SizeTable[], undefined>('sizeTables', shopApi.useSizeTablesQuery)
 export const usePiecesQuery = shown<Piece[], undefined>('pieces', shopApi.usePiecesQuery)
@@ -92,22 +98,27 @@ interface CachedState {
   [shopApi.reducerPath]: ReturnType<typeof shopApi.reducer>
 }
 
-/** Tickets of the day's list with what waits here done to them: rows are worked out anew where a sheet is at hand. */
-function overDay(day: Day, writes: readonly NamedWrite[], sheetOf: (id: string) => TicketSheet | undefined, rules: ShopFields): Day {
-  const touched = new Set(
-    writes.flatMap(({ endpoint, arg }) =>
-      endpoint === 'act' ? [(arg as Writes['act']).ticketId] : endpoint === 'addTicket' ? [(arg as Writes['addTicket']).id] : [],
-    ),
-  )
-  if (touched.size === 0) return day
-  const rows = new Map(day.rows.map((row) => [row.ticketId, row]))
-  for (const id of touched) {
-    const sheet = withWrites(`/tickets/${id}`, sheetOf(id) ?? null, writes) as TicketSheet | null
-    if (!sheet) continue
-    if (sheet.ticket.state === 'closed' || isUntouched(sheet)) rows.delete(id)
-    else rows.set(id, dayRow(sheet, day.on, rules))
-  }
-  return { ...day, rows: [...rows.values()].sort(byUrgency(day.on)) }
+/** What works rows out anew knows every kind of gear and each tape: it comes once something waits. */
+type OverDay = typeof rowsAnew
+let overDay: OverDay | null = null
+export const fetchOverDay = async (): Promise<OverDay> => (overDay ??= (await import('./over-day')).rowsAnew)
+
+function useOverDay(wanted: boolean): OverDay | null {
+  const [there, setThere] = useState(overDay)
+  useEffect(() => {
+    if (!wanted || there) return
+    // Without it the list is shown as it was answered.
+    void fetchOverDay().then(setThere, () => undefined)
+  }, [wanted, there])
+  return there
+}
+
+const UNREAD = {}
+const unread = { selectFromResult: () => UNREAD }
+/** Keeps at hand what every screen leans on; who shows it reads it. */
+export function useKeptAtHand(on: string): void {
+  shopApi.useDayQuery(on, { ...unread, refetchOnMountOrArgChange: true })
+  shopApi.useSizeTablesQuery(undefined, unread)
 }
 
 /** Today's list, with what waits here in it. */
@@ -116,11 +127,13 @@ export function useDayQuery(on: string): Shown<Day> {
   const writes = useWaiting()
   const rules = useShopQuery(undefined).data ?? USUAL_SHOP
   const cache = useSelector((state: CachedState) => state[shopApi.reducerPath])
+  const anew = useOverDay(writes.length > 0)
   const over = useMemo(() => {
+    if (!anew) return data
     if (!data)
-      return writes.some((write) => write.endpoint === 'addTicket') && error ? overDay({ on, rows: [], work: [] }, writes, () => undefined, rules) : data
-    return overDay(data, writes, (id) => shopApi.endpoints.ticket.select(id)({ [shopApi.reducerPath]: cache }).data, rules)
-  }, [data, error, on, writes, rules, cache])
+      return writes.some((write) => write.endpoint === 'addTicket') && error ? anew.overDay({ on, rows: [], work: [] }, writes, () => undefined, rules) : data
+    return anew.overDay(data, writes, (id) => shopApi.endpoints.ticket.select(id)({ [shopApi.reducerPath]: cache }).data, rules)
+  }, [data, error, on, writes, rules, cache, anew])
   return { data: over, error: over ? undefined : error, isLoading, isFetching, refetch }
 }
 

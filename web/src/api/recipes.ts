@@ -229,10 +229,12 @@ function touches(path: string, answer: unknown, { endpoint, arg }: NamedWrite): 
 /**
  * An answer with writes done over it, so that what was done here is seen here; what no write touches is given as it is.
  *
- * @param path the question, as it was asked
+ * @param asked the question, as it was asked
  * @param answer the server's answer or a kept copy; `null` when there is none
  */
-export function withWrites(path: string, answer: unknown, writes: readonly NamedWrite[]): unknown {
+export function withWrites(asked: string, answer: unknown, writes: readonly NamedWrite[]): unknown {
+  // The newest readings of a dog are the dog, too.
+  const path = asked.replace(/\?newest=\d+$/, '')
   if (answer === null || answer === undefined) return madeHere(path, writes)
   const own = writes.filter((write) => touches(path, answer, write))
   if (own.length === 0) return answer

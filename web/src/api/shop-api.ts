@@ -112,6 +112,9 @@ export const RENEWS: { readonly [N in WriteName]: readonly Tag[] } = {
 /** Acts that may book a piece out or free it. */
 const BOOKING_ACTS: ReadonlySet<string> = new Set(['choose', 'mark', 'change'])
 
+/** So many readings of a dog are on screen at first, and those of many visits are far fewer. */
+export const FIRST_READINGS = 120
+
 /** Where each question is asked. */
 const PATHS = {
   day: (on: string) => `/day?on=${on}`,
@@ -119,6 +122,7 @@ const PATHS = {
   dogs: (_: undefined) => '/dogs',
   dogsPage: dogsPagePath,
   dog: (id: string) => `/dogs/${id}`,
+  dogNewest: (id: string) => `/dogs/${id}?newest=${FIRST_READINGS}`,
   owners: (_: undefined) => '/owners',
   sizeTables: (_: undefined) => '/size-tables',
   pieces: (_: undefined) => '/pieces',
@@ -165,6 +169,7 @@ export const shopApi = createApi({
       dogs: question<Dog[], undefined>('dogs', ['Dogs']),
       dogsPage: question<DogsPage, DogsAsked>('dogsPage', ['Dogs']),
       dog: question<DogSheet, string>('dog', ['Dogs', 'Tickets']),
+      dogNewest: question<DogSheet, string>('dogNewest', ['Dogs', 'Tickets']),
       owners: question<Owner[], undefined>('owners', ['Owners']),
       sizeTables: question<SizeTable[], undefined>('sizeTables', ['SizeTables']),
       pieces: question<Piece[], undefined>('pieces', ['Pieces']),

@@ -1,23 +1,24 @@
-import { useEffect, useState } from 'react'
+import { Suspense, useEffect, useState } from 'react'
 import { Outlet, useLocation, useNavigate } from 'react-router'
 import { useIsAsked } from '../api/access'
 import { outbox } from '../api/outbox'
-import { useDayQuery, useSizeTablesQuery } from '../api/queries'
+import { useKeptAtHand } from '../api/queries'
 import { shopApi } from '../api/shop-api'
-import { prepareForms } from '../form'
+import { warmRooms } from './warm-rooms'
 import { LetterKeys } from '../ui/controls/KeyCap'
-import { KeysDialog } from '../frame/KeysDialog'
-import { SignIn } from '../frame/SignIn'
+import { lazyPart } from '../state/lazy-part'
 import { settingsChanged } from '../state/settings'
 import { useAppDispatch, useAppSelector } from '../state/store'
 import { useKeys } from '../state/use-keys'
 import { useToday } from '../state/use-today'
 import { useNewTicket } from '../state/use-new-ticket'
 
+const KeysDialog = lazyPart(async () => (await import('../frame/KeysDialog')).KeysDialog)
+const SignIn = lazyPart(async () => (await import('../frame/SignIn')).SignIn)
+
 /** Around every screen: theme, the keys that work everywhere, and the data every screen leans on. */
 export function Root() {
-  useDayQuery(useToday())
-  useSizeTablesQuery(undefined)
+  useKeptAtHand(useToday())
   const dispatch = useAppDispatch()
   const navigate = useNavigate()
   const { pathname } = useLocation()
@@ -30,7 +31,7 @@ export function Root() {
     void outbox.drain()
   }
 
-  useEffect(prepareForms, [])
+  useEffect(() => void warmRooms(), [])
   useEffect(() => {
     document.documentElement.dataset.theme = theme
   }, [theme])
@@ -51,11 +52,20 @@ export function Root() {
     true,
   )
 
-  if (asked) return <SignIn onIn={onIn} />
+  if (asked)
+    return (
+      <Suspense>
+        <SignIn onIn={onIn} />
+      </Suspense>
+    )
   return (
     <LetterKeys value={letterKeys}>
       <Outlet />
-      <KeysDialog open={keysOpen} onOpenChange={setKeysOpen} />
+      {keysOpen && (
+        <Suspense>
+          <KeysDialog open onOpenChange={setKeysOpen} />
+        </Suspense>
+      )}
     </LetterKeys>
   )
 }

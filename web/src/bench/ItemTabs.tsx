@@ -24,8 +24,10 @@ export function ItemsInHand({ items, current, onPick, dir: _, defaultValue: __, 
   return items.length < 2 ? <div {...rest} /> : <Tabs.Root value={current} onValueChange={onPick} {...rest} />
 }
 
-/** Which item of the ticket is worked on, when there are several. */
-export function ItemTabs({ items }: { items: readonly Item[] }) {
+const byWay = (item: Item): string => wayName(item.way).toLowerCase()
+
+/** Which item of the ticket is worked on, when there are several. @param says what of each stands beside its name */
+export function ItemTabs({ items, says = byWay }: { items: readonly Item[]; says?: (item: Item) => string }) {
   if (items.length < 2) return null
   return (
     <Tabs.List aria-label="Items of this ticket" className="flex shrink-0 border-b-2 border-ink">
@@ -35,7 +37,7 @@ export function ItemTabs({ items }: { items: readonly Item[] }) {
           value={item.id}
           className="min-h-11 flex-1 bg-panel px-3 text-left text-[15px] leading-[18px] font-bold not-first:border-l-2 not-first:border-ink data-[state=active]:bg-ink data-[state=active]:text-panel"
         >
-          {familyName(item.family)} <span className="font-normal opacity-80">{wayName(item.way).toLowerCase()}</span>
+          {familyName(item.family)} <span className="font-normal opacity-80">{says(item)}</span>
         </Tabs.Trigger>
       ))}
     </Tabs.List>

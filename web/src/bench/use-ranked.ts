@@ -40,6 +40,8 @@ export interface RankedItem {
   form: Form | null
   /** The first answer is not there yet. */
   out: boolean
+  /** It is the answer to the tapes as they are, not the one before. */
+  fresh: boolean
 }
 
 /** What is read and what the form expects of the open ticket's dog. Guesses wait for one tape or a breed. */
@@ -108,9 +110,16 @@ export function useRanked(item: Item | undefined): RankedItem {
     }
   }, [item, choice, tables, pieces, tablesOut, piecesOut, body, form, views, growing, grown, insides])
   const booked = useOut()
-  const answer = useRankAll(question)
+  const answer = useRankAll(item?.id ?? '', question)
   return useMemo(() => {
-    const offers = (answer ?? []).filter((offer) => offer.judged.family === item?.family)
-    return { ranked: item ? inOrder(offers, item, choice, booked) : [], choice, body, form, out: item !== undefined && (answer === null || pending) }
+    const offers = (answer?.offers ?? []).filter((offer) => offer.judged.family === item?.family)
+    return {
+      ranked: item ? inOrder(offers, item, choice, booked) : [],
+      choice,
+      body,
+      form,
+      out: item !== undefined && (answer === null || pending),
+      fresh: answer?.fresh === true,
+    }
   }, [answer, item, choice, body, form, pending, booked])
 }

@@ -52,9 +52,11 @@ export function BreedField({ label, value, placeholder, onSave }: BreedFieldProp
           } else if (event.key === 'Enter') {
             event.preventDefault()
             save(found[at]?.name ?? saved.shown)
-          } else if (event.key === 'Escape') {
-            saved.drop()
+          } else if (event.key === 'Escape' && found.length > 0) {
+            // It closes the list and nothing else: what is typed stays.
+            event.stopPropagation()
             setOpen(false)
+            setAt(-1)
           }
         }}
         onBlur={() => save(saved.shown)}

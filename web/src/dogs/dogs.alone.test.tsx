@@ -97,7 +97,7 @@ describe('a dog’s page', () => {
     fireEvent.click(within(notes).getByRole('button', { name: 'Over' }))
     await waitFor(() => expect(testShop().sent.at(-1)).toMatchObject({ method: 'PATCH', body: { changes: [{ field: 'over', from: null }] } }))
     fireEvent.change(within(notes).getByLabelText('Where, how'), { target: { value: 'left armpit' } })
-    // Nothing is preset: a note nobody chose the kind of is asked for it.
+    // X32: nothing is preset: a note nobody chose the kind of is asked for it.
     fireEvent.click(within(notes).getByRole('button', { name: 'Add note' }))
     expect((await within(notes).findByRole('alert')).textContent).toBe('What kind of note is it?')
     fireEvent.click(within(notes).getByRole('combobox', { name: 'Kind of note' }))

@@ -1,32 +1,28 @@
-import {
-  foretellOrNull,
-  rankAll,
-  readForm,
-  settleByForm,
-  settingPlan,
-  type About,
-  type Body,
-  type FormQuestion,
-  type FamilyId,
-  type Foretold,
-  type Form,
-  type FormReading,
-  type ForetellQuestion,
-  type StartQuestion,
-  type SettingPlan,
-  type Settled,
-  type SettleTable,
-  type Offer,
-  type Piece,
-  type ShopFields,
-  type SizedBody,
-  type SizeTable,
+import type {
+  About,
+  Body,
+  FamilyId,
+  ForetellQuestion,
+  Foretold,
+  Form,
+  FormQuestion,
+  FormReading,
+  Offer,
+  Piece,
+  Settled,
+  SettleTable,
+  SettingPlan,
+  ShopFields,
+  SizedBody,
+  SizeTable,
+  StartQuestion,
+  WayInQuestion,
   wayIn,
-  type WayInQuestion,
 } from '@merry-tailor/core'
-import { crateBench, crateOffers, type CrateBench, type CrateBenchQuestion, type CratesAsked } from '../workers/crate-offers'
 import type { Remote } from 'comlink'
+import type { CrateBench, CrateBenchQuestion, CratesAsked } from '../workers/crate-offers'
 import { deskOf, type Desk } from '../workers/desk'
+import type { answers } from '../workers/form-answers'
 import type { FormWork } from '../workers/form-worker'
 
 export interface Asked {
@@ -52,7 +48,9 @@ const made = (): Desk<FormWork> =>
   )
 /** Two workers for the whole page, one for the bench and one for lists. */
 const desks: Readonly<Record<DeskName, Desk<FormWork>>> = { bench: made(), list: made() }
-const beside = <T>(name: DeskName, there: (work: Remote<FormWork>) => Promise<T>, here: () => T): Promise<T> => desks[name].beside(there, here)
+/** In the worker, or in place without one: what works in place is only fetched then. */
+const beside = <T>(name: DeskName, there: (work: Remote<FormWork>) => Promise<T>, here: (work: typeof answers) => T): Promise<T> =>
+  desks[name].beside(there, async () => here((await import('../workers/form-answers')).answers))
 
 const numbers = (body: Body): (string | number)[] =>
   Object.entries(body)
@@ -123,7 +121,7 @@ const answered = (channel: string | null, body: Body, about: About | null, quest
   beside<FormReading | null>(
     channel === null ? 'list' : 'bench',
     (work) => work.readForm(channel ?? `list ${turn}`, turn, body, about, question),
-    () => readForm(body, about, question),
+    (work) => work.readForm(body, about, question),
   )
 
 export interface RankQuestion {
@@ -163,7 +161,7 @@ export async function settleBeside({ table, body, form, views, growing }: Settle
   return beside(
     'bench',
     (work) => work.settle(judged, sized, form, views, growing),
-    () => settleByForm(judged, sized, form, views, growing),
+    (work) => work.settle(judged, sized, form, views, growing),
   )
 }
 
@@ -186,7 +184,7 @@ export async function rankBeside({
   return beside(
     'bench',
     (work) => work.rankAll(tables, sized, options, crates),
-    () => rankAll(tables, sized, null, { ...options, offers: crateOffers(sized, crates) }),
+    (work) => work.rankAll(tables, sized, options, crates),
   )
 }
 
@@ -202,7 +200,7 @@ export async function foretellBeside(channel: string, questions: readonly Forete
   return beside<(Foretold | null)[] | null>(
     'bench',
     (work) => work.foretell(channel, mine, questions),
-    () => questions.map(foretellOrNull),
+    (work) => work.foretell(questions),
   )
 }
 
@@ -211,7 +209,7 @@ export const cratesBeside = (question: CrateBenchQuestion): Promise<CrateBench> 
   beside(
     'bench',
     (work) => work.crates(question),
-    () => crateBench(question),
+    (work) => work.crates(question),
   )
 
 /** A way to bring a box in, in the worker, or in place without one. */
@@ -219,7 +217,7 @@ export const wayInBeside = (question: WayInQuestion): Promise<ReturnType<typeof 
   beside(
     'list',
     (work) => work.wayIn(question),
-    () => wayIn(question),
+    (work) => work.wayIn(question),
   )
 
 /** Where to set the straps before it is put on, in the worker, or in place without one. */
@@ -227,7 +225,7 @@ export const startBeside = (question: StartQuestion): Promise<SettingPlan> =>
   beside(
     'bench',
     (work) => work.settingPlan(question),
-    () => settingPlan(question),
+    (work) => work.settingPlan(question),
   )
 
 /** Starts the worker while the page is still being drawn: its tables are ready before the first dog. */

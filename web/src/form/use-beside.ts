@@ -1,7 +1,8 @@
 import type { Foretold, Offer, ForetellQuestion, Settled, SettingPlan, StartQuestion, wayIn, WayInQuestion } from '@merry-tailor/core'
-import { useEffect, useState } from 'react'
+import { useEffect, useMemo, useState } from 'react'
 import type { CrateBench, CrateBenchQuestion } from '../workers/crate-offers'
-import { cratesBeside, foretellBeside, rankBeside, settleBeside, startBeside, wayInBeside, type RankQuestion, type SettleQuestion } from './form-desk'
+import { rankedBefore, rankKey, rankOnce } from './ranked-before'
+import { cratesBeside, foretellBeside, settleBeside, startBeside, wayInBeside, type RankQuestion, type SettleQuestion } from './form-desk'
 
 /** What is worked out beside the page; the last answer stays until the next is there. `null` asks nothing yet. */
 function useBeside<Q, A>(question: Q | null, ask: (question: Q) => Promise<A>): A | null {
@@ -19,8 +20,35 @@ function useBeside<Q, A>(question: Q | null, ask: (question: Q) => Promise<A>): 
   return answer
 }
 
-/** Everything on offer, ranked. */
-export const useRankAll = (question: RankQuestion | null): Offer[] | null => useBeside(question, rankBeside)
+interface Ranked {
+  offers: Offer[]
+  /** It is the answer to what is asked now, not the one before. */
+  fresh: boolean
+}
+
+/**
+ * Everything on offer for one item of a ticket, ranked. What one room has worked out the next has in its first frame; the
+ * item's last answer stays until the next is there.
+ */
+export function useRankAll(item: string, question: RankQuestion | null): Ranked | null {
+  const key = useMemo(() => (question === null ? null : rankKey(question)), [question])
+  const [answer, setAnswer] = useState<{ of: string; offers: Offer[] } | null>(null)
+  useEffect(() => {
+    if (question === null || key === null) return
+    let wanted = true
+    void rankOnce(key, item, question).then((offers) => {
+      if (wanted) setAnswer({ of: key, offers })
+    })
+    return () => {
+      wanted = false
+    }
+  }, [question, key, item])
+  return useMemo(() => {
+    if (answer && answer.of === key) return { offers: answer.offers, fresh: true }
+    const before = key === null ? null : rankedBefore(key, item)
+    return before ?? (answer && { offers: answer.offers, fresh: false })
+  }, [answer, key, item])
+}
 
 /** The series of crates against one dog, and how it turns in each. */
 export const useCrates = (question: CrateBenchQuestion | null): CrateBench | null => useBeside(question, cratesBeside)

@@ -18,7 +18,7 @@ export function PaperRoom({ title, back, children }: { title: string; back: stri
         <Link to={back} className="inline-flex min-h-11 items-center gap-2 font-bold underline">
           <ArrowLeft size={20} aria-hidden /> Back
         </Link>
-        <h1 className="flex-1 text-[22px] leading-7">{title}</h1>
+        <h1 className="flex-1 text-[22px] leading-7 max-phone:order-first max-phone:basis-full">{title}</h1>
         <Segmented
           label="Paper"
           value={paper}
@@ -36,7 +36,6 @@ export function PaperRoom({ title, back, children }: { title: string; back: stri
           <Printer size={20} aria-hidden /> Print
         </button>
       </div>
-      {/* On a phone the page is wider than the screen and is moved by hand or arrow keys. */}
       <div role="region" aria-label={title} tabIndex={0} className={`paper paper-${paper.toLowerCase()}`}>
         <ShopHead />
         {children}

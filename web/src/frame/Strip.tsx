@@ -1,13 +1,13 @@
 import { Moon, Sun } from 'lucide-react'
-import { useSyncExternalStore, type ReactNode } from 'react'
+import { Suspense, useState, useSyncExternalStore, type ReactNode } from 'react'
 import { Link, NavLink } from 'react-router'
 import { Brand } from '../ui/Brand'
 import { PinkedEdge } from '../ui/PinkedEdge'
 import { Segmented } from '../ui/controls/Segmented'
 import { CLOCK_APART_MS, deviceBook } from '../api/book-mark'
 import { useCopiesQuery } from '../api/queries'
-import { OtherBook } from './OtherBook'
 import { Refused } from './Refused'
+import { lazyPart } from '../state/lazy-part'
 import { settingsChanged } from '../state/settings'
 import { useAppDispatch, useAppSelector } from '../state/store'
 import { clock, longDay } from '../state/today'
@@ -41,16 +41,31 @@ export function Strip({ title, children }: { title: ReactNode; children: ReactNo
   )
 }
 
+const OtherBook = lazyPart(async () => (await import('./OtherBook')).OtherBook)
+
+/** Has another book answered since this page was opened? What it came to is said to its end. */
+function useOtherBook(): boolean {
+  const there = useSyncExternalStore(watchBook, () => deviceBook.other !== null)
+  const [ever, setEver] = useState(there)
+  if (there && !ever) setEver(true)
+  return there || ever
+}
+
 const LINE = 'shrink-0 border-b-2 border-l-[5px] border-ink px-4 py-2 print:hidden'
 
 /** Another book, a clock that goes wrong, a device or a disk that keeps nothing, an old copy: one line each, with what to do. */
 export function Warnings() {
   const { data: drawer } = useCopiesQuery(undefined)
   const { cannotKeep, why, elsewhere } = useAppSelector((state) => state.saving)
+  const other = useOtherBook()
   const apart = useSyncExternalStore(watchBook, () => (Math.abs(deviceBook.skewMs) > CLOCK_APART_MS ? Math.round(deviceBook.skewMs / 60_000) : 0))
   return (
     <>
-      <OtherBook />
+      {other && (
+        <Suspense>
+          <OtherBook />
+        </Suspense>
+      )}
       {cannotKeep !== null && (
         <p role="status" className={`${LINE} border-l-snag bg-snag-bg`}>
           <b>This device can keep nothing: {cannotKeep}.</b> What is done goes straight to the server; with the server away it is only in this page. Make room,
@@ -207,7 +222,8 @@ export function PlaceFrame({ name, detail, children }: { name: string; detail: s
         title={
           <>
             <h1 className="truncate font-display text-[20px] leading-6 font-bold phone:text-[25px] phone:leading-[27px]">{name}</h1>
-            <p className="truncate text-[13.5px] text-cloth-mute phone:text-[14.5px]">{detail}</p>
+            {/* On a phone the places take its room; what it says stands in the lists. */}
+            <p className="hidden truncate text-[13.5px] text-cloth-mute phone:block phone:text-[14.5px]">{detail}</p>
           </>
         }
       >

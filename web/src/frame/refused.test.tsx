@@ -37,7 +37,7 @@ async function refused(write: Partial<RefusedWrite>): Promise<void> {
 describe('what the server refused later', () => {
   it('shows both values of a field and sends ours against theirs', async () => {
     await refused({})
-    expect(screen.getByText(/meanwhile somebody set it to “21”; here it was set to “22”/)).toBeDefined()
+    expect(await screen.findByText(/meanwhile somebody set it to “21”; here it was set to “22”/)).toBeDefined()
     fireEvent.click(screen.getByRole('button', { name: 'Keep mine' }))
     await waitFor(() =>
       expect(testShop().sent).toEqual([{ method: 'PATCH', path: `/dogs/${DOG}`, body: { changes: [{ field: 'weightKg', from: 21, to: 22 }] } }]),

@@ -1,6 +1,6 @@
-import { fireEvent, screen, within } from '@testing-library/react'
+import { cleanup, fireEvent, screen, within } from '@testing-library/react'
 import { act } from 'react'
-import { beforeEach, describe, expect, it } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { renderPage, withTestShop } from '../test/shop'
 import { kept, notKept, outboxChanged } from '../state/saving'
 import { store } from '../state/store'
@@ -31,6 +31,16 @@ describe('the strip along the top', () => {
     const places = within(screen.getByRole('navigation', { name: 'Places' }))
     expect(places.getAllByRole('link').map((link) => link.textContent)).toEqual(['Today', 'Dogs', 'Sizes', 'Gear', 'Shop'])
     expect(places.getByRole('link', { current: 'page' }).textContent).toBe('Sizes')
+  })
+
+  it('A07 says on an address that is not secure that this device opens only while the server answers', () => {
+    open()
+    expect(screen.queryByText(/opens only while the server answers/)).toBeNull()
+    cleanup()
+    vi.stubGlobal('isSecureContext', false)
+    open()
+    expect(screen.getByText(/opens only while the server answers/).parentElement?.textContent).toContain('Who gets in')
+    vi.unstubAllGlobals()
   })
 
   it('U33 says what is kept: saved at, sending, not sent first, the server away', () => {

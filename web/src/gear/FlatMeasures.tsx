@@ -1,4 +1,4 @@
-import { measures, parseLength, type Band, type Piece } from '@merry-tailor/core'
+import { measures, measuresOf, parseLength, type Band, type Piece } from '@merry-tailor/core'
 import { useState } from 'react'
 import { valueStyle } from '../state/settings'
 import { useAppSelector } from '../state/store'
@@ -7,6 +7,7 @@ import { Picker } from '../ui/controls/Picker'
 import { TextField } from '../ui/controls/TextField'
 import { lengthText } from '../ui/length/length-text'
 import { Worded } from '../ui/length/Worded'
+import { isSewn, layFlatWords, partName } from '../words/laid-flat'
 import { measureName } from '../words/stages'
 
 /** Measures that can be laid flat on a piece, the likely ones first. */
@@ -21,7 +22,11 @@ interface FlatMeasuresProps {
 export function FlatMeasures({ piece, onSave }: FlatMeasuresProps) {
   const settings = useAppSelector((state) => state.settings)
   const look = { ...valueStyle(settings), unit: settings.unit }
-  const [measure, setMeasure] = useState<string>('M01')
+  // Parts this kind has go before the rest.
+  const own = new Set<string>(measuresOf({ family: piece.family, way: 'stock' }))
+  const parts = [...FLAT_MEASURES].sort((a, b) => Number(own.has(b)) - Number(own.has(a)))
+  const sewn = isSewn(piece.family)
+  const [measure, setMeasure] = useState<string>(parts[0] ?? 'M01')
   const [from, setFrom] = useState('')
   const [to, setTo] = useState('')
   const [problem, setProblem] = useState<{ at: 'from' | 'to'; says: string } | null>(null)
@@ -43,11 +48,13 @@ export function FlatMeasures({ piece, onSave }: FlatMeasuresProps) {
   return (
     <section aria-label="Laid flat" className="border-t-2 border-ink pt-3">
       <h2 className="text-[19px] leading-6">Laid flat</h2>
-      <p className="text-mute">Rings inside and whole, lengths along the strap. What is measured here counts before the label.</p>
+      <p className="text-mute">{layFlatWords(piece.family)} What is measured here counts before the label.</p>
       <ul className="mt-1">
         {rows.map(([id, [short, long]]) => (
           <li key={id} className="flex min-h-11 items-center justify-between gap-3 border-b border-rule">
-            <span className="font-semibold">{measureName(id)}</span>
+            <span className="font-semibold">
+              {partName(id)} <span className="font-normal text-mute">{measureName(id).toLowerCase()}</span>
+            </span>
             <span className="ml-auto">
               <Worded text={short === long ? lengthText(short, look, true) : `${lengthText(short, look)} to ${lengthText(long, look, true)}`} />
             </span>
@@ -66,29 +73,31 @@ export function FlatMeasures({ piece, onSave }: FlatMeasuresProps) {
         }}
       >
         <div className="max-sm:col-span-2">
-          <span className="mb-1 block text-[13.5px] font-semibold text-mute">Decides</span>
+          <span className="mb-1 block text-[13.5px] font-semibold text-mute">Part</span>
           <Picker
-            label="Measure it decides"
+            label="Part laid flat"
             value={measure}
-            options={FLAT_MEASURES.map((id) => ({ value: id, label: measureName(id) }))}
+            options={parts.map((id) => ({ value: id, label: partName(id), note: measureName(id).toLowerCase() }))}
             onChange={setMeasure}
             className="w-full"
           />
         </div>
         <TextField
-          label={`Shortest, ${look.unit}`}
+          label={sewn ? `Length, ${look.unit}` : `Shortest, ${look.unit}`}
           inputMode="decimal"
           value={from}
           problem={problem?.at === 'from' ? problem.says : undefined}
           onChange={(event) => (setFrom(event.target.value), setProblem(null))}
         />
-        <TextField
-          label={`Longest, ${look.unit}`}
-          inputMode="decimal"
-          value={to}
-          problem={problem?.at === 'to' ? problem.says : undefined}
-          onChange={(event) => (setTo(event.target.value), setProblem(null))}
-        />
+        {!sewn && (
+          <TextField
+            label={`Longest, ${look.unit}`}
+            inputMode="decimal"
+            value={to}
+            problem={problem?.at === 'to' ? problem.says : undefined}
+            onChange={(event) => (setTo(event.target.value), setProblem(null))}
+          />
+        )}
         <Button type="submit" className="mt-[24px] max-sm:col-span-2">
           Keep it
         </Button>

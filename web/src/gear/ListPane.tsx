@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react'
+import { useRef, type ReactNode } from 'react'
 
 interface ListPaneProps {
   label: string
@@ -14,6 +14,7 @@ interface ListPaneProps {
 
 /** A list beside what is picked from it. */
 export function ListPane({ label, pickedLabel, rows, current, onPick, foot, children }: ListPaneProps) {
+  const picked = useRef<HTMLElement>(null)
   return (
     <div className="quiet-scroll min-h-0 flex-1 md:grid md:grid-cols-[316px_1fr] md:overflow-hidden" tabIndex={-1}>
       <section aria-label={label} className="flex min-h-0 flex-col bg-panel md:border-r-2 md:border-ink">
@@ -23,7 +24,11 @@ export function ListPane({ label, pickedLabel, rows, current, onPick, foot, chil
               <button
                 type="button"
                 aria-pressed={id === current}
-                onClick={() => onPick(id)}
+                onClick={() => {
+                  onPick(id)
+                  // On a phone what was picked lies under the list: it comes into sight, so that nobody edits another.
+                  if (window.matchMedia('(max-width: 767px)').matches) picked.current?.scrollIntoView()
+                }}
                 className={`block min-h-[62px] w-full border-l-[5px] px-3 py-2 text-left ${id === current ? 'border-ink bg-bench' : 'border-transparent'}`}
               >
                 <span className="flex items-baseline justify-between gap-2 text-[17px] leading-[21px] font-bold">
@@ -37,7 +42,7 @@ export function ListPane({ label, pickedLabel, rows, current, onPick, foot, chil
         </ul>
         {foot}
       </section>
-      <section aria-label={pickedLabel} className="quiet-scroll min-h-0 bg-bench max-md:border-t-2 max-md:border-ink">
+      <section ref={picked} aria-label={pickedLabel} className="quiet-scroll min-h-0 bg-bench max-md:border-t-2 max-md:border-ink">
         {children}
       </section>
     </div>

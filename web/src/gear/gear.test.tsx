@@ -15,6 +15,22 @@ const changes = () =>
     .sent.filter((each) => each.method === 'PATCH')
     .map((each) => (each.body as { changes: { field: string; to: unknown }[] }).changes[0])
 
+describe('U57 a piece laid flat', () => {
+  it('is asked by its own parts, once where it is sewn, with how to lay it', async () => {
+    testShop().pieces = [aPiece()]
+    open()
+    const flat = within(await screen.findByRole('region', { name: 'Laid flat' }))
+    expect(flat.getByText(/neck ring away from you/)).toBeDefined()
+    expect(flat.queryByLabelText(/^Longest/)).toBeNull()
+    fireEvent.keyDown(flat.getByRole('combobox', { name: 'Part laid flat' }), { key: 'ArrowDown' })
+    expect((await screen.findAllByRole('option'))[0]?.textContent).toContain('Neck ring, inside')
+    fireEvent.click(screen.getAllByRole('option')[0] as HTMLElement)
+    fireEvent.change(flat.getByLabelText('Length, cm'), { target: { value: '59.7' } })
+    fireEvent.submit(flat.getByLabelText('Length, cm'))
+    await waitFor(() => expect(changes()).toContainEqual(expect.objectContaining({ field: 'flat', to: { M01: [597, 597] } })))
+  })
+})
+
 describe('gear a dog wears', () => {
   it('stands on its page, with its state, and leads to the piece', async () => {
     const dog = aDog()
@@ -41,7 +57,7 @@ describe('Gear', () => {
   })
 
   it('keeps flat measures in the unit of the bench, and says at the field what is wrong', async () => {
-    testShop().pieces = [aPiece()]
+    testShop().pieces = [aPiece({ family: 'H01' })]
     open()
     const flat = await screen.findByRole('region', { name: 'Laid flat' })
     const type = (label: string, value: string): void => void fireEvent.change(within(flat).getByLabelText(label), { target: { value } })
@@ -57,7 +73,7 @@ describe('Gear', () => {
     type('Longest, cm', '')
     keep()
     await waitFor(() => expect(changes()).toEqual([{ field: 'flat', from: {}, to: { M01: [580, 580] } }]))
-    expect(await within(flat).findByText('Harness neck', { selector: 'span.font-semibold' })).toBeDefined()
+    expect(await within(flat).findByText('harness neck', { selector: 'span.text-mute' })).toBeDefined()
     fireEvent.click(within(flat).getByRole('button', { name: 'Take Harness neck off' }))
     await waitFor(() => expect(changes().at(-1)).toMatchObject({ to: {} }))
   })

@@ -16,6 +16,7 @@ import { tapeName, weightText } from '../words/measuring'
 import { measureName } from '../words/stages'
 import { DogFinder, MoreDogs, useDogFinder } from '../dogs'
 import { Chip, parseEntry } from '../length-entry'
+import { ForAll } from './ForAll'
 import { RoundGrid } from './RoundGrid'
 import { roundQuestion } from './round-question'
 import { useRound } from './use-round'
@@ -109,6 +110,7 @@ function Plan({ round, onStart, ready }: { round: Round; onStart: () => void; re
             />
           </li>
         </ol>
+        {round.line.length > 0 && <ForAll line={round.line} />}
         <div className="space-y-2 border-t-2 border-ink p-3">
           <div className="grid grid-cols-2 gap-2">
             <Link to={`/round/sheet?${round.search}`} className="inline-flex min-h-11 items-center justify-center border-2 border-ink font-bold">

@@ -30,6 +30,25 @@ describe('a team round', () => {
     expect(await screen.findByRole('button', { name: 'Waits for a tape' })).toBeDefined()
   })
 
+  it('X23 puts one item, one way and one day on every ticket of the line, opening those that are wanting', async () => {
+    const dogs = line()
+    renderPage(`/round?dogs=${dogs}`, '/round', <RoundPage />)
+    const all = within(await screen.findByRole('region', { name: 'For all of these' }))
+    fireEvent.click(all.getByRole('button', { name: 'Put it on all 2 tickets' }))
+    expect((await all.findByRole('alert')).textContent).toContain('Which item?')
+    fireEvent.keyDown(all.getByRole('combobox', { name: 'Item for all' }), { key: 'ArrowDown' })
+    fireEvent.click(await screen.findByRole('option', { name: 'Full cross-back' }))
+    fireEvent.click(all.getByRole('button', { name: 'Put it on all 2 tickets' }))
+    expect((await all.findByRole('status')).textContent).toBe('Full cross-back is on 2 tickets more.')
+    const items = testShop().sent.filter((each) => each.path.includes('/items/'))
+    expect(items.map((each) => each.body)).toMatchObject([
+      { family: 'H11', way: 'made' },
+      { family: 'H11', way: 'made' },
+    ])
+    // The dog without a ticket got one, once.
+    expect(testShop().sent.filter((each) => /^\/tickets\/[^/]+$/.test(each.path) && each.method === 'PUT')).toHaveLength(1)
+  })
+
   it('runs one tape down the line, opens a ticket once for a dog without one, and brings the next tape', async () => {
     const dogs = line()
     renderPage(`/round?dogs=${dogs}&tapes=M07,M08`, '/round', <RoundPage />)

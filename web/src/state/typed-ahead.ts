@@ -1,8 +1,8 @@
 /** Nobody types ahead of a screen for longer, ms. */
 const PATIENCE = 3_000
 
-/** What a name is made of; other keys are left alone. */
-const NAME = /^[\p{L}\p{N} '’-]$/u
+/** What a name or a number is made of; other keys are left alone. */
+const NAME = /^[\p{L}\p{N} '’/.,"-]$/u
 
 let typed = ''
 let stop: (() => void) | null = null

@@ -115,6 +115,19 @@ export function BandTape({ measure, sizes, dogs, look, stepMm, onDrag }: BandTap
           }),
         )}
       </div>
+      {dogs.length > 0 && (
+        // Pins that stand close share a name on the tape; here everybody has their own.
+        <p className="text-[14px] leading-[18px]">
+          {[...dogs]
+            .sort((a, b) => a.mm - b.mm)
+            .map((dog, i) => (
+              <span key={`${dog.name} ${dog.mm}`}>
+                {i > 0 ? ', ' : ''}
+                <span className="font-semibold">{dog.name}</span> <Worded text={lengthText(dog.mm, look)} />
+              </span>
+            ))}
+        </p>
+      )}
       <p className="min-h-5 text-[14px] leading-[18px] text-mute">
         <Worded text={says.length > 0 ? says.join(' ') : bands.length > 1 ? 'No gaps, no overlaps.' : ''} />
       </p>

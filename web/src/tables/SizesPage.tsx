@@ -67,7 +67,21 @@ export function SizesPage() {
           ) : table ? (
             <TableView table={table} versions={tables.filter((each) => each.id === table.id).length} />
           ) : (
-            <Empty>No size table yet. Bring one in as CSV or JSON; docs/formats.md shows both.</Empty>
+            <Empty
+              action={
+                <span className="flex flex-wrap gap-3">
+                  <Link className="inline-flex min-h-11 items-center border-2 border-ink bg-tape px-4 font-bold text-tape-ink" to="/sizes/paste">
+                    Paste a maker’s table
+                  </Link>
+                  <Link className="inline-flex min-h-11 items-center border-2 border-ink bg-panel px-4 font-bold" to="/sizes/new">
+                    Type the sizes off the labels
+                  </Link>
+                </span>
+              }
+            >
+              No size table yet. Copy the cells of a maker’s table, from its page or its sheet, and paste them here; or type the sizes off the labels of your
+              harnesses, with the ring laid flat. A file comes in above.
+            </Empty>
           )}
         </section>
       </div>

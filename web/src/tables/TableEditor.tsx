@@ -200,7 +200,11 @@ function Moves({
       )}
       <h2 className="mt-4 text-[19px] leading-6">Where they stand</h2>
       {standing.length === 0 ? (
-        <p className="mt-1 text-mute">No dog with an open ticket has a tape this table sizes by.</p>
+        <p className="mt-1 text-mute">
+          {after.sizes.some(({ bands }) => Object.keys(bands).length > 0)
+            ? 'No dog with an open ticket has a tape this table sizes by.'
+            : 'Type a size and the measure it goes by: then it says who stands where.'}
+        </p>
       ) : (
         <ul>
           {standing.map(({ dog, size }) => (

@@ -54,6 +54,14 @@ describe('Sizes', () => {
     await waitFor(() => expect(testShop().sent[0]?.path).toBe('/size-tables/plain-y/3'))
   })
 
+  it('U58 an empty shelf says what to copy and where it goes', async () => {
+    testShop().sizeTables = []
+    renderPage('/sizes', '/sizes', <SizesPage />)
+    expect((await screen.findByText(/Copy the cells of a maker’s table/)).textContent).toContain('off the labels of your harnesses')
+    expect(screen.getByRole('link', { name: 'Paste a maker’s table' }).getAttribute('href')).toBe('/sizes/paste')
+    expect(screen.getByRole('link', { name: 'Type the sizes off the labels' }).getAttribute('href')).toBe('/sizes/new')
+  })
+
   it('names what is wrong, and takes nothing', async () => {
     show()
     await screen.findByText(/No size table yet/)

@@ -31,6 +31,18 @@ const open = (id = 'plain-y') => {
 }
 
 describe('the size-table editor', () => {
+  it('X28 says what to type before anybody can stand anywhere, and names every dog of a crowded tape', async () => {
+    testShop().sizeTables = [table()]
+    testShop().tickets = ['Tern', 'Oakum', 'Fulmar'].map((name, i) => aTicket({ dog: aDog({ name }), readings: [aReading('M07', 612 + i), aReading('M07', 612 + i)] })) // prettier-ignore
+    open('new')
+    expect(await screen.findByText('Type a size and the measure it goes by: then it says who stands where.')).toBeDefined()
+    cleanup()
+    open()
+    // On the tape they are three in one place; under it each has its own number.
+    await screen.findByText('3 dogs')
+    for (const [name, mm] of [['Tern', '61'], ['Oakum', '61'], ['Fulmar', '61']] as const) expect(screen.getByText(name, { selector: 'span.font-semibold' }).parentElement?.textContent).toContain(`${name} ${mm}`) // prettier-ignore
+  })
+
   it('moves an end by keys, says gap and overlap, and who changes size', async () => {
     testShop().sizeTables = [table()]
     const dog = aDog({ name: 'Tern' })

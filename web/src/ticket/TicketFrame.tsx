@@ -58,7 +58,7 @@ function FramedStage() {
     // From the address itself: it is ahead of the screen while a stage is still being drawn.
     const now = stages.findIndex((stage) => window.location.pathname.endsWith(`/${stage}`))
     const next = stages[(now < 0 ? at : now) + by]
-    if (next) void navigate(`${base}/${next}`)
+    if (next) void navigate(`${base}/${next}`, { flushSync: true })
   }
   useKeys({ '[': go(-1), ']': go(1) })
   const closed = sheet.ticket.state === 'closed'

@@ -1,8 +1,12 @@
 import type { RouteObject } from 'react-router'
+import { lazyRoom } from '../state/lazy-room'
 import { STAGE_ROOMS } from './stage-rooms'
-import { TicketFrame, TicketStart } from './TicketFrame'
 
 /** A ticket: its frame, and every stage's rooms inside it. */
 export const ticket: RouteObject[] = [
-  { path: '/tickets/:ticketId', Component: TicketFrame, children: [{ index: true, Component: TicketStart }, ...Object.values(STAGE_ROOMS).flat()] },
+  {
+    path: '/tickets/:ticketId',
+    lazy: lazyRoom(() => import('./TicketFrame'), 'TicketFrame'),
+    children: [{ index: true, lazy: lazyRoom(() => import('./TicketFrame'), 'TicketStart') }, ...Object.values(STAGE_ROOMS).flat()],
+  },
 ]

@@ -13,7 +13,7 @@ import {
   type MeasureId,
   type SizeTable,
 } from '@merry-tailor/core'
-import { useMemo, useState, type RefObject } from 'react'
+import { useEffect, useMemo, useState, type Ref } from 'react'
 import { useNavigate } from 'react-router'
 import { v7 as uuid } from 'uuid'
 import { useActMutation, useAddTicketMutation, useSizeTablesQuery } from '../api/queries'
@@ -21,6 +21,7 @@ import { useShop } from '../state/use-shop'
 import { useOnce } from '../state/use-once'
 import { readingStyle } from '../state/settings'
 import { useAppSelector } from '../state/store'
+import { caughtUp, typedAhead } from '../state/typed-ahead'
 import { KeyCap } from '../ui/controls/KeyCap'
 import { Picker } from '../ui/controls/Picker'
 import { lengthText } from '../ui/length/length-text'
@@ -49,7 +50,7 @@ const lastKind = (): string => {
 }
 
 /** A ticket without any record: item, one measure, the size to try. It can be given a dog later. */
-export function Counter({ inputRef }: { inputRef: RefObject<HTMLInputElement | null> }) {
+export function Counter({ inputRef, wished }: { inputRef: Ref<HTMLInputElement>; wished: boolean }) {
   const { unit, fitter } = useAppSelector((state) => state.settings)
   const look = readingStyle(useAppSelector((state) => state.settings))
   const { data: tables = [] } = useSizeTablesQuery(undefined)
@@ -64,7 +65,11 @@ export function Counter({ inputRef }: { inputRef: RefObject<HTMLInputElement | n
   const family = picked ?? kinds[0] ?? 'H11'
   const [number, setNumber] = useState<MeasureId | null>(null)
   const [side, setSide] = useState<'one' | 'both' | null>(null)
-  const [typed, setTyped] = useState('')
+  const [typed, setTyped] = useState(() => (wished ? typedAhead() : ''))
+  useEffect(() => {
+    if (wished) caughtUp()
+  }, [wished])
+  const [word, setWord] = useState('')
   const [problem, setProblem] = useState<string | null>(null)
   const [addTicket] = useAddTicketMutation()
   const [act] = useActMutation()
@@ -125,13 +130,15 @@ export function Counter({ inputRef }: { inputRef: RefObject<HTMLInputElement | n
         },
       },
     })
-    const [made, ...parts] = await Promise.all([making, itemIn, readIn])
+    const wordIn = word.trim() === '' ? [] : [act({ ticketId, act: { act: 'change', changes: [{ field: 'notes', from: '', to: word.trim() }] } })]
+    const [made, ...parts] = await Promise.all([making, itemIn, readIn, ...wordIn])
     const refused = made.error ?? parts.find((part) => part.error)?.error
     if (refused) {
       setProblem(`Not saved. ${problemWords(refused)} The number stays here; try again.`)
       return false
     }
     setTyped('')
+    setWord('')
     await navigate(`/tickets/${ticketId}/choose`)
     return true
   }
@@ -174,6 +181,8 @@ export function Counter({ inputRef }: { inputRef: RefObject<HTMLInputElement | n
           <span className="sr-only">{measureName(measure)}</span>
           <input
             ref={inputRef}
+            // Asked for by its key on another screen: it comes after that page is drawn.
+            autoFocus={wished}
             value={typed}
             onChange={(event) => {
               setTyped(event.target.value)
@@ -207,6 +216,17 @@ export function Counter({ inputRef }: { inputRef: RefObject<HTMLInputElement | n
               </button>
             ))}
           </div>
+        )}
+        {read.ok && (
+          <input
+            value={word}
+            onChange={(event) => setWord(event.target.value)}
+            aria-label="A word to know the dog by"
+            placeholder="brown spaniel"
+            maxLength={60}
+            autoComplete="off"
+            className="min-h-11 w-[128px] min-w-0 flex-1 border-l border-edge bg-transparent px-3 text-[15px] outline-offset-[-3px] placeholder:text-mute"
+          />
         )}
         <button type="submit" className="border-l border-edge px-3 font-bold hover:bg-bench">
           size to try

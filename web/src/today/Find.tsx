@@ -1,15 +1,22 @@
 import { Command } from 'cmdk'
 import { Search } from 'lucide-react'
-import { useState, type RefObject } from 'react'
+import { useEffect, useState, type Ref } from 'react'
 import { useNavigate } from 'react-router'
 import { useFindQuery } from '../api/queries'
+import { caughtUp, typedAhead } from '../state/typed-ahead'
 import { KeyCap } from '../ui/controls/KeyCap'
 
 const KINDS = { dog: 'Dog', owner: 'Owner', ticket: 'Ticket' } as const
 
+/** A line stands in under the one it belongs to. */
+const UNDER = ['', 'border-l-2 border-edge pl-2.5', 'ml-3 border-l-2 border-edge pl-2.5'] as const
+
 /** Finds a dog, an owner or a ticket by typing. */
-export function Find({ inputRef }: { inputRef: RefObject<HTMLInputElement | null> }) {
-  const [typed, setTyped] = useState('')
+export function Find({ inputRef, wished }: { inputRef: Ref<HTMLInputElement>; wished: boolean }) {
+  const [typed, setTyped] = useState(() => (wished ? typedAhead() : ''))
+  useEffect(() => {
+    if (wished) caughtUp()
+  }, [wished])
   const [open, setOpen] = useState(false)
   const wanted = typed.trim()
   const { data, isFetching } = useFindQuery(wanted, { skip: wanted === '' })
@@ -32,6 +39,8 @@ export function Find({ inputRef }: { inputRef: RefObject<HTMLInputElement | null
         <Search size={19} aria-hidden />
         <Command.Input
           ref={inputRef}
+          // Asked for by its key on another screen: it comes after that page is drawn.
+          autoFocus={wished}
           value={typed}
           onValueChange={(next) => {
             setTyped(next)
@@ -62,8 +71,9 @@ export function Find({ inputRef }: { inputRef: RefObject<HTMLInputElement | null
                 onSelect={() => go(each.kind, each.id)}
                 className="flex min-h-12 cursor-pointer items-center justify-between gap-3 border-b border-rule px-3 data-[selected=true]:bg-ink data-[selected=true]:text-panel"
               >
-                <span>
-                  <span className="font-bold">{each.title}</span> <span className="ml-1 opacity-80">{each.detail}</span>
+                <span className={UNDER[each.depth]}>
+                  <span className={each.kind === 'ticket' && each.depth > 0 ? '' : 'font-bold'}>{each.title}</span>{' '}
+                  <span className="ml-1 opacity-80">{each.detail}</span>
                 </span>
                 <span className="text-[13.5px] opacity-80">{KINDS[each.kind]}</span>
               </Command.Item>

@@ -1,26 +1,39 @@
 import { aboutDog, promisedOn, stages, urgencyOf, type DayRow, type Dog, type Urgency } from '@merry-tailor/core'
 import { format } from 'date-fns'
-import { memo, useEffect, useMemo, useRef, useState } from 'react'
+import { memo, Suspense, useEffect, useMemo, useRef, useState } from 'react'
 import { Link, useLocation, useNavigate } from 'react-router'
 import { useDayQuery } from '../api/queries'
 import { PlaceFrame } from '../frame/Strip'
+import { lazyPart } from '../state/lazy-part'
 import { dayWords, lateWords } from '../state/today'
+import { readingStyle } from '../state/settings'
+import { useAppSelector } from '../state/store'
+import { typeAhead } from '../state/typed-ahead'
 import { useToday } from '../state/use-today'
 import { useKeys } from '../state/use-keys'
 import { useNewTicket } from '../state/use-new-ticket'
-import { DogOutline } from '../form'
 import { Mark } from '../ui/marks/Mark'
 import { MiniStitch } from '../ui/stitch/MiniStitch'
 import { Button } from '../ui/controls/Button'
 import { KeyCap } from '../ui/controls/KeyCap'
 import { Empty, Snag, Unrolling } from '../ui/State'
+import { lengthText } from '../ui/length/length-text'
+import { upperFirst } from '../words/first-letter'
 import { breedWords } from '../words/dogs'
 import { problemWords } from '../words/problems'
-import { familyName, stageName, waitsForWords } from '../words/stages'
-import { Counter } from './Counter'
+import { familyName, measureName, stageName, waitsForWords } from '../words/stages'
 import { DayTape } from './DayTape'
-import { Find } from './Find'
 import { FoldedReminders, Reminders } from './Reminders'
+
+/** What the list can be read without comes after its first draw. */
+const Find = lazyPart(async () => (await import('./Find')).Find)
+const Counter = lazyPart(async () => (await import('./Counter')).Counter)
+const DogOutline = lazyPart(
+  async () => (await import('../form')).DogOutline,
+  () => null,
+)
+/** Of their size while they come. */
+const notYet = <div aria-hidden className="h-11 border-2 border-ink bg-panel" />
 
 const GROUPS: readonly { urgency: Urgency; title: string }[] = [
   { urgency: 'overdue', title: 'Overdue' },
@@ -62,6 +75,13 @@ export function TodayPage() {
     if (wish === 'counter') counterRef.current?.focus()
   }, [wish])
 
+  /** A key pressed before its field is there: what is typed meanwhile goes into it. */
+  const [early, setEarly] = useState<'find' | 'counter' | null>(null)
+  const wait = (name: 'find' | 'counter'): void => {
+    typeAhead()
+    setEarly(name)
+  }
+
   const move = (by: number) => () => {
     const at = current ? rows.indexOf(current) : -1
     const next = rows[Math.min(rows.length - 1, Math.max(0, at + by))]
@@ -74,8 +94,8 @@ export function TodayPage() {
     ArrowDown: move(1),
     ArrowUp: move(-1),
     Enter: () => current && void navigate(`/tickets/${current.row.ticketId}`),
-    '/': () => findRef.current?.focus(),
-    c: () => counterRef.current?.focus(),
+    '/': () => (findRef.current ? findRef.current.focus() : wait('find')),
+    c: () => (counterRef.current ? counterRef.current.focus() : wait('counter')),
   })
 
   return (
@@ -92,8 +112,12 @@ export function TodayPage() {
         </aside>
         <section aria-label="Tickets" className="flex min-h-0 flex-col bg-panel">
           <div className="grid shrink-0 gap-3 border-b-2 border-ink bg-bench px-4 py-2.5 lg:grid-cols-[236px_1fr]">
-            <Find inputRef={findRef} />
-            <Counter inputRef={counterRef} />
+            <Suspense fallback={notYet}>
+              <Find inputRef={findRef} wished={wish === 'find' || early === 'find'} />
+            </Suspense>
+            <Suspense fallback={<div className="min-h-[66px]">{notYet}</div>}>
+              <Counter inputRef={counterRef} wished={wish === 'counter' || early === 'counter'} />
+            </Suspense>
           </div>
           <div className="quiet-scroll min-h-0 flex-1" tabIndex={-1}>
             {error ? (
@@ -190,6 +214,20 @@ function MoreRows({ left, onSeen }: { left: number; onSeen: () => void }) {
   )
 }
 
+/** A counter dog by the number it was opened with. */
+function CounterLine({ row }: { row: DayRow }) {
+  const look = readingStyle(useAppSelector((state) => state.settings))
+  const measure = row.counter?.measure
+  const value = measure ? row.body[measure] : undefined
+  const name = row.number === 0 ? 'New ticket' : `Ticket ${row.number}`
+  if (!measure || !value || measure === 'M00') return name
+  return (
+    <>
+      {measureName(measure).toLowerCase()} {lengthText(value.mm, look)}, {name.toLowerCase()}
+    </>
+  )
+}
+
 const TicketRow = memo(function TicketRow({ row: { row, urgency, due }, now, on }: { row: Row; now: boolean; on: string }) {
   const { dog, number } = row
   const about = useMemo(() => aboutDog(dog as Dog | null, on), [dog, on])
@@ -202,11 +240,15 @@ const TicketRow = memo(function TicketRow({ row: { row, urgency, due }, now, on 
         to={`/tickets/${row.ticketId}`}
         className={`grid grid-cols-[78px_1fr_auto] items-center gap-x-2.5 pr-4 pl-[11px] max-md:py-1.5 md:grid-cols-[78px_120px_98px_142px_1fr_96px] ${now ? 'min-h-[66px] border-l-[5px] border-ink bg-bench' : `min-h-[54px] border-l-[5px] ${urgency === 'overdue' ? 'border-snag' : 'border-transparent'}`}`}
       >
-        <DogOutline body={row.body} about={about} height={now ? 56 : 50} />
+        <Suspense fallback={<span aria-hidden className="block w-[78px]" style={{ height: now ? 56 : 50 }} />}>
+          <DogOutline body={row.body} about={about} height={now ? 56 : 50} />
+        </Suspense>
         <span className="min-w-0">
-          <span className="block truncate font-display text-[19px] leading-[22px] font-bold">{dog?.name ?? 'Counter'}</span>
-          <span className="block truncate text-[14px] leading-[18px] text-mute">{dog ? breedWords(dog) || ticketName : ticketName}</span>
-          <span className="block truncate text-[14px] leading-[18px] md:hidden">{waitsForWords(waits)}</span>
+          <span className="block truncate font-display text-[19px] leading-[22px] font-bold">
+            {dog?.name ?? (row.counter?.word ? upperFirst(row.counter.word) : 'Counter')}
+          </span>
+          <span className="block truncate text-[14px] leading-[18px] text-mute">{dog ? breedWords(dog) || ticketName : <CounterLine row={row} />}</span>
+          <span className="line-clamp-2 text-[14px] leading-[18px] md:hidden">{waitsForWords(waits)}</span>
         </span>
         <span className="hidden text-[15px] leading-[18px] md:block">{names}</span>
         <span className="hidden md:block">

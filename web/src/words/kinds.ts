@@ -93,11 +93,30 @@ const GEAR: Readonly<Record<GearReason, string>> = {
   'climbs-out': 'a dog that backs out climbs too',
 }
 
-/** The reasons beside the purpose in one sentence; empty where there are none. */
-export function reasonWords({ reasons }: { reasons: readonly { code: StyleReason | GearReason; for: boolean }[] }): string {
+/** What a kind's own sentence says already of a reason. */
+const SAID: Partial<Readonly<Record<StyleReason | GearReason, RegExp>>> = {
+  crabs: /crabb|sideways/i,
+  swings: /swing|side to side/i,
+  flexes: /flex/i,
+  'deep-narrow-chest': /deep|narrow chest/i,
+  'near-the-load': /close to the load|at the wheel/i,
+  'tucked-up': /tucked/i,
+  chews: /chew/i,
+  wriggles: /wriggl|stand still/i,
+  'thick-coat': /fluffy|thick coat/i,
+  'three-legs': /three legs/i,
+  'backs-out': /back(s|ed|ing)? out/i,
+}
+
+/**
+ * The reasons beside the purpose in one sentence; empty where there are none.
+ *
+ * @param already the kind's own sentence, which stands beside it: nothing is said twice
+ */
+export function reasonWords({ reasons }: { reasons: readonly { code: StyleReason | GearReason; for: boolean }[] }, already = ''): string {
   const wordOf = (code: StyleReason | GearReason, speaks: boolean): string =>
     code in GEAR ? GEAR[code as GearReason] : (speaks ? FOR : AGAINST)[code as StyleReason]
-  const said = reasons.filter(({ code }) => code !== 'purpose').map(({ code, for: speaks }) => wordOf(code, speaks))
+  const said = reasons.filter(({ code }) => code !== 'purpose' && !(SAID[code]?.test(already) ?? false)).map(({ code, for: speaks }) => wordOf(code, speaks))
   const all = [...new Set(said)].join('; ')
   return all === '' ? '' : `${upperFirst(all)}.`
 }

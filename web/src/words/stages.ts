@@ -1,4 +1,4 @@
-import { checkById, families, measures, symptoms, type FamilyId, type ItemWay, type Stage, type Stay, type WaitsFor } from '@merry-tailor/core'
+import { FAMILY_NAMES, MEASURE_NAMES, type FamilyId, type MeasureId, type ItemWay, type Stage, type Stay, type WaitsFor } from '@merry-tailor/core'
 import { format, parseISO } from 'date-fns'
 
 const shortDay = (day: string): string => format(parseISO(day), 'd MMM')
@@ -9,8 +9,8 @@ export const stageName = (stage: Stage): string => NAMES[stage]
 const WAYS: Readonly<Record<ItemWay, string>> = { stock: 'Stock', 'quick-ship': 'Quick-ship', made: 'Made to measure', undecided: 'Not decided' }
 export const wayName = (way: ItemWay): string => WAYS[way]
 
-export const familyName = (family: string): string => (family in families ? families[family as FamilyId].name : family)
-export const measureName = (id: string): string => measures[id]?.name ?? id
+export const familyName = (family: string): string => (family in FAMILY_NAMES ? FAMILY_NAMES[family as FamilyId] : family)
+export const measureName = (id: string): string => (id in MEASURE_NAMES ? MEASURE_NAMES[id as MeasureId] : id)
 
 /** The one thing a ticket waits for, in a short line; `act` when it is something to do now. */
 export function waitsForWords(waits: WaitsFor): string {
@@ -32,9 +32,9 @@ export function waitsForWords(waits: WaitsFor): string {
     case 'try-on':
       return waits.kind === 'made' ? 'Try on when it is made' : waits.kind === 'gear' ? 'Try on the piece of ours' : `Try on ${waits.label}`
     case 'refit':
-      return `Doesn’t hold: ${(waits.check ? checkById(waits.check)?.name : waits.symptom ? symptoms[waits.symptom]?.name : undefined)?.toLowerCase() ?? 'see try-on'}`
+      return `Doesn’t hold: ${waits.named?.toLowerCase() ?? 'see try-on'}`
     case 'look-again':
-      return waits.check ? `Look again: ${checkById(waits.check)?.name.toLowerCase() ?? waits.check}` : 'Finish the checks'
+      return waits.check ? `Look again: ${waits.named?.toLowerCase() ?? 'see try-on'}` : 'Finish the checks'
     case 'close':
       return 'Holds. Print the docket'
     case 'nothing':

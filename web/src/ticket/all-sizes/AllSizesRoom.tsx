@@ -65,7 +65,7 @@ export function AllSizesRoom() {
           },
     [out, tables, pieces, body, families, views, sheet.dog],
   )
-  const ranked = useRankAll(question)
+  const ranked = useRankAll(`all of ${sheet.ticket.id}`, question)?.offers ?? null
   const rows = useMemo(() => {
     const ORDER = { holds: 0, doubt: 1, none: 2, fails: 3 }
     return (ranked ?? [])

@@ -26,6 +26,7 @@ export function AskStage() {
   const acts = useActs()
   const navigate = useNavigate()
   const wide = useMedia(BENCH)
+  const narrow = useMedia('(max-width: 1023px)')
   const fitter = useAppSelector((state) => state.settings.fitter)
   const cautions = useCautions()
   const suggestions = useSuggestions()
@@ -37,9 +38,12 @@ export function AskStage() {
   const list = <CautionsList cautions={cautions} />
   return (
     <div className="quiet-scroll min-h-0 flex-1 max-lg:flex max-lg:flex-col lg:grid lg:grid-cols-[388px_1fr] lg:overflow-hidden bench:grid-cols-[388px_1fr_344px]">
+      <a href="#the-work" className="sr-only focus:not-sr-only focus:absolute focus:z-40 focus:min-h-11 focus:bg-panel focus:px-4 focus:py-2.5 focus:font-bold">
+        Skip to the work
+      </a>
       <section aria-label="The dog" className="quiet-scroll min-h-0 border-ink bg-panel px-4 py-3 max-lg:shrink-0 lg:border-r-2">
         {dog ? (
-          <DogForm key={dog.id} dog={dog} owner={sheet.owner} notes={sheet.dogNotes} weighings={sheet.weighings}>
+          <DogForm key={dog.id} folded={narrow} dog={dog} owner={sheet.owner} notes={sheet.dogNotes} weighings={sheet.weighings}>
             <Link to={`/dogs/${dog.id}`} className="inline-flex min-h-11 items-center font-semibold underline">
               Dog’s page
             </Link>
@@ -48,7 +52,7 @@ export function AskStage() {
           <DogPicker />
         )}
       </section>
-      <section aria-label="The work" className="flex min-h-0 flex-col bg-panel max-lg:shrink-0 max-lg:border-t-2 max-lg:border-ink">
+      <section id="the-work" tabIndex={-1} aria-label="The work" className="flex min-h-0 flex-col bg-panel max-lg:shrink-0 max-lg:border-t-2 max-lg:border-ink">
         <div className="quiet-scroll min-h-0 flex-1 px-5 py-3">
           <EarlierBlock />
           <JobsBlock />

@@ -30,6 +30,34 @@ describe('Ask', () => {
     await waitFor(() => expect(changes('/tickets')).toContainEqual({ field: 'removed', from: false, to: true }))
   })
 
+  it('U36 U54 begins on a phone with name and work, the rest of the dog folded; a group of buttons is one stop', async () => {
+    wideScreen(true)
+    renderStage(aTicket({ dog: aDog({ name: 'Tern', breed: 'Siberian Husky' }) }), 'ask', <AskStage />)
+    const name = await screen.findByLabelText('Name')
+    const folded = screen.getByLabelText('Breed').closest('details')
+    expect(folded?.open).toBe(false)
+    expect(folded?.querySelector('summary')?.textContent).toContain('Siberian Husky')
+    const work = screen.getByRole('group', { name: 'What it will do' })
+    expect(name.compareDocumentPosition(work) & Node.DOCUMENT_POSITION_FOLLOWING).toBeTruthy()
+    // One Tab stop; the arrows go on within.
+    const stops = within(work).getAllByRole('button').filter((each) => each.tabIndex === 0) // prettier-ignore
+    expect(stops.length).toBeLessThanOrEqual(1)
+    expect(screen.getByRole('link', { name: 'Skip to the work' }).getAttribute('href')).toBe('#the-work')
+    expect(screen.getByRole('link', { name: /Take the tapes/ }).closest('footer')?.className).toContain('sticky')
+  })
+
+  it('U37 folds what every pulling dog is told behind one line, and asks for no act on it', async () => {
+    wideScreen()
+    renderStage(aTicket({ ticket: { activities: ['sled-team'] }, items: [anItem({ family: 'H11' })] }), 'ask', <AskStage />)
+    const cautions = await screen.findByRole('complementary', { name: 'Cautions' })
+    const notes = within(cautions)
+      .getByText(/notes? for the docket$/)
+      .closest('details')
+    expect(notes?.open).toBe(false)
+    expect(within(notes as HTMLElement).queryByRole('button')).toBeNull()
+    expect(notes?.textContent).toMatch(/Not left on alone/)
+  })
+
   it('gives an item of two schools the shop’s own school', async () => {
     testShop().shop.school = 'A'
     renderStage(aTicket({ items: [] }), 'ask', <AskStage />)

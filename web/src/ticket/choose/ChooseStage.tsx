@@ -5,6 +5,7 @@ import {
   GARMENT_FAMILIES,
   familyOf,
   formatLength,
+  isHarness,
   isOf,
   labelsOf,
   measuresOfTable,
@@ -18,6 +19,7 @@ import {
   sizeOf,
   strapsOf,
   tableIn,
+  type Item,
   type Picked,
   type Piece,
 } from '@merry-tailor/core'
@@ -27,6 +29,7 @@ import { useSupplyQuery } from '../../api/queries'
 import { valueStyle } from '../../state/settings'
 import { useAppSelector } from '../../state/store'
 import { today } from '../../state/today'
+import { useAfterPaint } from '../../state/use-after-paint'
 import { useKeys } from '../../state/use-keys'
 import { useOnce } from '../../state/use-once'
 import { KeyCap } from '../../ui/controls/KeyCap'
@@ -69,19 +72,33 @@ import { MakersBlock } from './MakersBlock'
 import { notNowWords } from './not-now'
 import { useOutWords } from './use-out-words'
 
+/** What an item was settled on, in a word or three. */
+const settledWords = (kind: string, labels: readonly string[], family: string): string =>
+  kind === 'made' ? `${family}, made to measure,` : labels.join(', then ')
+
+/** Makers in the first frame; the rest, and how a size lies, come with the next. */
+const AT_FIRST = 4
+
 /** Choose: every size of every serving table, per measure, in prediction words; the fitter decides. */
 export function ChooseStage() {
   const { sheet, name } = useOpenTicket()
   const items = sheet.items.filter((item) => !item.removed)
   const [item, setItem] = useItemInHand(items)
   const inHand = item?.id ?? ''
-  const { ranked, choice, body, form, out } = useRanked(item)
+  const { ranked, choice, body, form, out, fresh } = useRanked(item)
+  const later = useAfterPaint()
   const { form: drawn } = useBenchForm()
   const { data: supply = [] } = useSupplyQuery(undefined)
   const [picked, setPicked] = useState<Picked | null>(null)
   const pickItem = (id: string): void => {
     setItem(id)
     setPicked(null)
+  }
+  const [just, setJust] = useState<{ now: string; words: string } | null>(null)
+  /** What each item is settled on, in its tab. */
+  const chosenOf = (each: Item): string => {
+    const worn = wornFor(sheet.choices, each.id)
+    return worn ? (worn.kind === 'made' ? 'made to measure' : labelsOf(worn).join(', then ')) : 'not chosen yet'
   }
   const [why, setWhy] = useState('')
   const [whyProblem, setWhyProblem] = useState<string | null>(null)
@@ -106,7 +123,8 @@ export function ChooseStage() {
   const chosen = choice ? labelsOf(choice) : []
 
   const choose = async (): Promise<boolean> => {
-    if (!item || !offer || !proposed?.settlement || !advice) return false
+    // A last answer still in sight is not what the tapes say now: it is there in a moment.
+    if (!item || !offer || !proposed?.settlement || !advice || !fresh) return false
     if (overrules && why.trim() === '') {
       setWhyProblem('Say why in a few words; it is printed on the docket.')
       return false
@@ -135,6 +153,7 @@ export function ChooseStage() {
     if (error) return false
     const rest = items.find((each) => each.id !== item.id && !wornFor(sheet.choices, each.id))
     if (rest) {
+      setJust({ now: rest.id, words: `${settledWords(settlement.kind, labels, familyName(item.family))} chosen.` })
       setItem(rest.id)
       setPicked(null)
     } else await navigate(`/tickets/${sheet.ticket.id}/${settlement.kind === 'made' ? 'order' : 'try-on'}`)
@@ -216,17 +235,26 @@ export function ChooseStage() {
         className="min-h-0 flex-1 max-md:flex max-md:flex-col max-md:overflow-y-auto md:grid md:grid-cols-[316px_1fr]"
       >
         <section aria-label="Sizes" className="order-2 flex min-h-0 flex-col bg-panel max-md:shrink-0 md:order-1 md:border-r-2 md:border-ink">
-          <ItemTabs items={items} />
+          <ItemTabs items={items} says={chosenOf} />
+          {just && just.now === item.id && (
+            <p role="status" className="shrink-0 border-b-2 border-ink bg-bench px-4 py-1.5">
+              <b>{just.words}</b> Now the {lowerFirst(familyName(item.family))}.
+            </p>
+          )}
           <header className="shrink-0 border-b-2 border-ink px-4 py-2">
             <h2 className="text-[19px] leading-6">{familyName(item.family)}</h2>
             <p className="text-mute">{sheet.ticket.activities.map(activityName).join(', ') || 'What it will do: not asked yet'}</p>
             <p className="-mb-1 flex flex-wrap gap-x-4">
-              <Link to={`/tickets/${sheet.ticket.id}/kinds`} className="inline-flex min-h-11 items-center font-bold underline">
-                Which kind
-              </Link>
-              <Link to={`/tickets/${sheet.ticket.id}/hitch`} className="inline-flex min-h-11 items-center font-bold underline">
-                The hitch
-              </Link>
+              {isHarness(item.family) && (
+                <Link to={`/tickets/${sheet.ticket.id}/kinds`} className="inline-flex min-h-11 items-center font-bold underline">
+                  Which kind
+                </Link>
+              )}
+              {families[item.family].pull !== null && (
+                <Link to={`/tickets/${sheet.ticket.id}/hitch`} className="inline-flex min-h-11 items-center font-bold underline">
+                  The hitch
+                </Link>
+              )}
               {item.family === 'H24' && (
                 <Link to={`/tickets/${sheet.ticket.id}/seat`} className="inline-flex min-h-11 items-center font-bold underline">
                   The seat
@@ -249,7 +277,7 @@ export function ChooseStage() {
           </header>
           <div className="quiet-scroll min-h-0 flex-1">
             {ranked.length === 0 && !out && <p className="px-4 py-4 text-mute">No size table here is for this kind in this way.</p>}
-            {ranked.map((each) => (
+            {(later ? ranked : ranked.slice(0, AT_FIRST)).map((each) => (
               <TableBlock
                 key={offerKey(each)}
                 supply={supply.find((heard) => heard.tableId === tableIn(each)?.id)}
@@ -262,7 +290,7 @@ export function ChooseStage() {
                 onPick={(one) => setPicked({ offer: offerKey(each), label: one })}
               />
             ))}
-            <WaysBlock ways={ways} />
+            {later && <WaysBlock ways={ways} />}
           </div>
           <CheckByCheck name={name} />
           {!narrow && foot}
@@ -301,7 +329,7 @@ export function ChooseStage() {
               {offer?.kind === 'series' && <CrateNote offer={offer} />}
               {out && <Unrolling />}
               {ranked.length === 0 && !out && <NoTable item={item} name={name} form={drawn} />}
-              {offer && table && size && (
+              {later && offer && table && size && (
                 // The dog and the first size’s tapes on the left, what to make of them on the right; the second size below.
                 <div className="grid gap-4 xl:grid-cols-2 xl:grid-rows-[repeat(9,auto)_1fr]">
                   {!isLaid && <OnTheDog form={drawn} family={item.family} name={name} fits={size.perMeasure} />}

@@ -1,4 +1,4 @@
-import { betweenRule, stillGrows, type RankedSize } from '@merry-tailor/core'
+import { betweenRule, stillGrows, type MeasureFit, type RankedSize } from '@merry-tailor/core'
 import type { OfferFace } from '../../words/offer-face'
 import { useOpenTicket } from '../../bench'
 import { today } from '../../state/today'
@@ -14,15 +14,19 @@ export function OutcomesBlock({ table, sizes, children }: { table: OfferFace; si
   const { views } = useShop()
   const growing = stillGrows(useOpenTicket().sheet.dog, today())
   const rule = betweenRule(table, views, growing)
+  const alike = sameIn(sizes)
   return (
     <article className="border-[1.5px] border-ink bg-panel px-4 py-3">
       <h2 className="text-[18px] leading-[22px]">{table.way === 'made' ? 'Cut to the dog' : 'Between two sizes'}</h2>
       {sizes.length === 2 && (
-        <div className="mt-2 grid gap-x-6 gap-y-3 sm:grid-cols-2">
-          {sizes.map((size) => (
-            <Outcome key={size.label} size={size} />
-          ))}
-        </div>
+        <>
+          <div className="mt-2 grid gap-x-6 gap-y-3 sm:grid-cols-2">
+            {sizes.map((size) => (
+              <Outcome key={size.label} label={size.label} fits={size.perMeasure.filter((fit) => !alike.includes(fit.measure))} />
+            ))}
+          </div>
+          {alike.length > 0 && sizes[0] && <Outcome label="both" fits={sizes[0].perMeasure.filter((fit) => alike.includes(fit.measure))} />}
+        </>
       )}
       <p className="mt-2">{table.way === 'made' ? madeWords(table.family) : betweenWords(rule, table.maker)}</p>
       {children}
@@ -30,12 +34,23 @@ export function OutcomesBlock({ table, sizes, children }: { table: OfferFace; si
   )
 }
 
-function Outcome({ size }: { size: RankedSize }) {
-  const well = size.perMeasure.filter((fit) => fit.grade === 'holds')
-  const ill = size.perMeasure.filter((fit) => fit.grade === 'fails' || fit.grade === 'doubt')
+const dangerKey = (danger: MeasureFit['danger']): string => JSON.stringify(danger ?? null)
+
+/** Measures that two sizes do the same on: said once, so that what tells them apart is seen. */
+function sameIn([first, second]: readonly RankedSize[]): string[] {
+  if (!first || !second) return []
+  return first.perMeasure.flatMap(({ measure, grade, danger }) => {
+    const other = second.perMeasure.find((fit) => fit.measure === measure)
+    return grade !== 'none' && other?.grade === grade && dangerKey(other.danger) === dangerKey(danger) ? [measure] : []
+  })
+}
+
+function Outcome({ label, fits }: { label: string; fits: readonly MeasureFit[] }) {
+  const well = fits.filter((fit) => fit.grade === 'holds')
+  const ill = fits.filter((fit) => fit.grade === 'fails' || fit.grade === 'doubt')
   return (
-    <section aria-label={`In ${size.label}`}>
-      <h3 className="border-b border-rule text-[17px] leading-6">In {size.label}</h3>
+    <section aria-label={`In ${label}`} className="not-first:mt-3 sm:not-first:mt-0">
+      <h3 className="border-b border-rule text-[17px] leading-6">In {label}</h3>
       <ul className="mt-1 space-y-1">
         {well.map((fit) => (
           <li key={fit.measure} className="flex items-start gap-2">
@@ -56,7 +71,7 @@ function Outcome({ size }: { size: RankedSize }) {
             </span>
           </li>
         ))}
-        {well.length + ill.length === 0 && <li className="text-mute">No tape yet.</li>}
+        {well.length + ill.length === 0 && <li className="text-mute">{fits.length === 0 ? 'As in the other.' : 'No tape yet.'}</li>}
       </ul>
     </section>
   )

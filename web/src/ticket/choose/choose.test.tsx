@@ -44,7 +44,7 @@ describe('Choose', () => {
     expect(heading).toBeDefined()
     expect(document.body.textContent).toContain('Predicted. Nothing seen on the dog yet.')
     expect(document.body.textContent).not.toContain('Holds')
-    expect(screen.getByRole('region', { name: 'How it should fit' }).textContent).toContain('Should hold')
+    await waitFor(() => expect(screen.getByRole('region', { name: 'How it should fit' }).textContent).toContain('Should hold'))
     fireEvent.click(screen.getByRole('button', { name: /Try M/ }))
     await waitFor(() => expect(choices()[0]).toMatchObject({ tableId: 'plain-y', tableVersion: 1, labels: ['M'], overruled: null, by: 'Ylva' }))
     await waitFor(() => expect(router.state.location.pathname).toMatch(/try-on$/))
@@ -281,7 +281,7 @@ describe('Choose', () => {
       <ChooseStage />,
     )
     await screen.findByRole('heading', { level: 1, name: /Tall on Tern/ })
-    const block = within(screen.getByRole('article', { name: 'Paw by paw' }))
+    const block = within(await screen.findByRole('article', { name: 'Paw by paw' }))
     expect(block.getByText('1 Low, 2 Tall. One paw is not read: it may differ.')).toBeDefined()
     fireEvent.click(block.getByRole('link', { name: 'Take it' }))
     await waitFor(() => expect(router.state.location.search).toBe('?tape=M34%2Frear-right'))

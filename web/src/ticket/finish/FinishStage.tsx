@@ -18,12 +18,15 @@ import { problemWords } from '../../words/problems'
 import { familyName, measureName, wayName } from '../../words/stages'
 import { saveField } from '../../state/save-field'
 import { useOpenTicket, useActs } from '../../bench'
-import { DocketPage } from './Docket'
+import { FitWidth } from '../../ui/FitWidth'
+import { useAppSelector } from '../../state/store'
+import { DOCKET_MM, DocketPage } from './Docket'
 import { RugPieces } from './RugPieces'
 import { ToConfirm } from './ToConfirm'
 
 /** Finish: what was chosen and seen, the day to look again, the docket, and closing the ticket. */
 export function FinishStage() {
+  const paper = useAppSelector((state) => state.settings.paper)
   const { sheet, progress, name } = useOpenTicket()
   const { ticket } = sheet
   const items = sheet.items.filter((item) => !item.removed)
@@ -140,9 +143,11 @@ export function FinishStage() {
         </footer>
       </section>
       <section aria-label="Docket, as it prints" className="mat quiet-scroll hidden min-h-0 p-5 lg:block" tabIndex={0}>
-        <div className="mx-auto w-fit border-[1.5px] border-ink">
-          <DocketPage />
-        </div>
+        <FitWidth widthMm={DOCKET_MM[paper]}>
+          <div className="mx-auto w-fit border-[1.5px] border-ink">
+            <DocketPage />
+          </div>
+        </FitWidth>
       </section>
     </div>
   )

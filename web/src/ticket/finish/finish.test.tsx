@@ -89,6 +89,25 @@ describe('the docket', () => {
     expect(page.textContent).toContain('Local rules, the carrier and the vet go before this paper.')
   })
 
+  it('U51 is two papers: the shop’s record with letters, strikes and moments, the customer’s with what counts', async () => {
+    const readings = [
+      aReading('M07', 690, { asTyped: '69', takenAt: '2026-10-05T09:01:00Z' }),
+      aReading('M07', 692, { asTyped: '69.2', takenAt: '2026-10-05T09:40:00Z' }),
+      aReading('M07', 900, { asTyped: '90', struck: { why: 'Slipped', at: AT, by: 'Ylva' } }),
+    ]
+    renderStage(aTicket({ readings }), 'docket', <Docket />)
+    const paper = await screen.findByRole('article')
+    expect(paper.textContent).toContain('M07 Girth, largest')
+    expect(paper.textContent).toContain('Slipped')
+    // Taken at two moments, each says its own.
+    expect(paper.textContent.match(/\d\d:01|\d\d:40/g)).toHaveLength(2)
+    fireEvent.click(screen.getByRole('radio', { name: 'For the customer' }))
+    const customers = await screen.findByRole('article')
+    expect(customers.textContent).toContain('Girth, largest')
+    for (const word of ['M07', 'Slipped', '69.2', 'band ']) expect(customers.textContent).not.toContain(word)
+    expect(customers.textContent).toMatch(/69\.\d cm/)
+  })
+
   it('says the size of each paw, so that nobody orders four alike', async () => {
     const item = anItem({ family: 'B2' })
     const bands = (a: number, b: number) => ({ M32: [a, a + 10] as [number, number], M33: [b, b + 10] as [number, number] })

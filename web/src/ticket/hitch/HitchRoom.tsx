@@ -5,6 +5,7 @@ import {
   FAMILIES_AT,
   formatLength,
   HITCH_DEFAULTS,
+  MM_PER_UNIT,
   HITCH_PLACES,
   hitchFor,
   hitchLine,
@@ -47,6 +48,14 @@ const ELASTIC = 800
 const SHORTEST_MM = 200
 const LONGEST_MM = 6000
 
+/** Where a hitch is begun with, round in the unit of the house: 36 in and 9 ft, 90 cm and 2.8 m. */
+function startOf(hitch: HitchPlace, unit: 'in' | 'cm'): { heightMm: number; lineMm: number } {
+  const { heightMm, lineMm } = HITCH_DEFAULTS[hitch]
+  if (unit === 'cm') return { heightMm, lineMm }
+  const [height, line] = [2 * MM_PER_UNIT.in, 6 * MM_PER_UNIT.in]
+  return { heightMm: Math.round(heightMm / height) * height, lineMm: Math.round(lineMm / line) * line }
+}
+
 /** Where the pull leaves: the dog's end from its form, the other end by hand, the line between them to scale. */
 export function HitchRoom() {
   const { sheet, name, body } = useOpenTicket()
@@ -62,8 +71,8 @@ export function HitchRoom() {
   const family = item?.family ?? null
   const locked = sheet.hitches.findLast((each) => !each.struck && (each.family === null || each.family === family))
   const [hitch, setHitch] = useState<HitchPlace>(() => locked?.where ?? hitchFor(sheet.ticket.activities))
-  const [hitchMm, setHitchMm] = useState(() => locked?.heightMm ?? HITCH_DEFAULTS[hitch].heightMm)
-  const [lineMm, setLineMm] = useState(() => locked?.lineMm ?? HITCH_DEFAULTS[hitch].lineMm)
+  const [hitchMm, setHitchMm] = useState(() => locked?.heightMm ?? startOf(hitch, settings.unit).heightMm)
+  const [lineMm, setLineMm] = useState(() => locked?.lineMm ?? startOf(hitch, settings.unit).lineMm)
   const bands = lineBandsOf(useShop().lineBands)
   const [ref, box] = useBox<HTMLDivElement>(900, 420)
   const tug = useTug(item)
@@ -77,8 +86,8 @@ export function HitchRoom() {
 
   const choose = (next: HitchPlace): void => {
     setHitch(next)
-    setHitchMm(HITCH_DEFAULTS[next].heightMm)
-    setLineMm(HITCH_DEFAULTS[next].lineMm)
+    setHitchMm(startOf(next, settings.unit).heightMm)
+    setLineMm(startOf(next, settings.unit).lineMm)
   }
   const isLocked = locked !== undefined && locked.where === hitch && locked.heightMm === Math.round(hitchMm) && locked.lineMm === Math.round(lineMm)
   const lock = (): void =>

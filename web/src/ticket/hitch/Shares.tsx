@@ -56,7 +56,7 @@ export function Shares({
           : now.shares.length === 1
             ? 'The bar is fixed; by this dog’s own give, as the scale read it.'
             : 'The bar is fixed: which side takes more hangs on what coat, flesh and harness give, and nobody knows that.'}
-        {uneven ? ' Over 5 mm apart: make them equal.' : ''}
+        {uneven ? ` Over ${say(5)} apart: make them equal.` : ''}
       </p>
     </div>
   )

@@ -64,6 +64,8 @@ describe('the hitch', () => {
     await open()
     expect(screen.getByText('Gang line')).toBeTruthy()
     const lunge = within(screen.getByRole('region', { name: 'A lunge' }))
+    // T51: three metres a second is a run, no walk.
+    expect(screen.getByRole('region', { name: 'A lunge' }).textContent).toMatch(/when it runs into the line’s end/)
     expect(lunge.getAllByRole('row')).toHaveLength(3)
   })
 })

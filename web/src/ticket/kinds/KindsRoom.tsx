@@ -18,7 +18,7 @@ import {
   type RankedStyle,
 } from '@merry-tailor/core'
 import { format, parseISO } from 'date-fns'
-import { useMemo, useState } from 'react'
+import { Fragment, useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { today } from '../../state/today'
 import { useShop } from '../../state/use-shop'
@@ -92,6 +92,26 @@ export function KindsRoom() {
           .slice(0, 2)
   const until = best[0]?.stops.some((stop) => stop.startsWith('growing')) && sheet.dog ? loadFrom(sheet.dog, today()) : null
   const compared = beside.flatMap((family) => styles.filter((style) => style.family === family))
+  const row = (style: RankedStyle) => (
+    <li key={style.family} className="flex flex-wrap items-center gap-x-4 border-b border-rule px-5 py-1">
+      <GearSketch form={form} family={style.family} width={104} height={68} label={`${familyName(style.family)} on ${name}`} />
+      <span className="w-[180px] shrink-0 font-bold">{familyName(style.family)}</span>
+      <span className="w-[210px] shrink-0">
+        <RankWord style={style} />
+      </span>
+      <span className="min-w-[220px] flex-1 text-[14.5px] leading-[19px] text-mute">
+        {whyNotFirst(style, purpose)} {reasonWords(style, whyNotFirst(style, purpose))}
+      </span>
+      <button
+        type="button"
+        aria-pressed={beside.includes(style.family)}
+        onClick={() => toggle(style.family)}
+        className="min-h-11 px-2 font-semibold underline aria-pressed:no-underline"
+      >
+        {beside.includes(style.family) ? 'comparing' : 'compare'}
+      </button>
+    </li>
+  )
   return (
     <div className="quiet-scroll min-h-0 flex-1">
       {refused !== null && (
@@ -148,7 +168,7 @@ export function KindsRoom() {
             </div>
             <OnTheDog form={form} family={style.family} name={name} height={sketchHeight} hitchMm={hitchMm} className="mat my-2" />
             <p className="mt-1 flex-1">
-              {families[style.family].right} <span className="text-mute">{reasonWords(style)}</span>
+              {families[style.family].right} <span className="text-mute">{reasonWords(style, families[style.family].right)}</span>
             </p>
             <OtherView family={style.family} views={shop.views} bearing={bearing} />
             {style.stops.length > 0 && <p className="mt-1 font-semibold text-snag">{stopWords(style.stops)}</p>}
@@ -165,28 +185,15 @@ export function KindsRoom() {
       </section>
       <section aria-label="The others" className="bg-panel">
         <h2 className="border-b border-rule px-5 py-2 text-[19px] leading-6">The others, and why not first</h2>
-        <ul>
-          {rest.map((style) => (
-            <li key={style.family} className="flex flex-wrap items-center gap-x-4 border-b border-rule px-5 py-1">
-              <GearSketch form={form} family={style.family} width={104} height={68} label={`${familyName(style.family)} on ${name}`} />
-              <span className="w-[180px] shrink-0 font-bold">{familyName(style.family)}</span>
-              <span className="w-[210px] shrink-0">
-                <RankWord style={style} />
-              </span>
-              <span className="min-w-[220px] flex-1 text-[14.5px] leading-[19px] text-mute">
-                {whyNotFirst(style, purpose)} {reasonWords(style)}
-              </span>
-              <button
-                type="button"
-                aria-pressed={beside.includes(style.family)}
-                onClick={() => toggle(style.family)}
-                className="min-h-11 px-2 font-semibold underline aria-pressed:no-underline"
-              >
-                {beside.includes(style.family) ? 'beside' : 'compare'}
-              </button>
-            </li>
-          ))}
-        </ul>
+        <ul>{rest.filter(({ rank }) => !isOut(rank)).map(row)}</ul>
+        {rest.some(({ rank }) => isOut(rank)) && (
+          <details>
+            <summary className="flex min-h-11 cursor-pointer items-center border-b border-rule px-5 font-semibold">
+              Not for this: {rest.filter(({ rank }) => isOut(rank)).length} more kinds
+            </summary>
+            <ul>{rest.filter(({ rank }) => isOut(rank)).map(row)}</ul>
+          </details>
+        )}
         <p className="px-5 py-3 text-[14px] text-mute">
           Predicted from what is on this ticket: purpose, age, face, tapes and a locked{' '}
           <Link className="font-bold underline" to={`/tickets/${sheet.ticket.id}/hitch`}>
@@ -240,11 +247,14 @@ function Acts({ style, has, leads, beside, onAdd, onBeside }: ActsProps) {
         onClick={() => onBeside(style.family)}
         className="min-h-11 px-2 font-semibold underline aria-pressed:no-underline"
       >
-        {beside ? 'beside' : 'compare'}
+        {beside ? 'comparing' : 'compare'}
       </button>
     </div>
   )
 }
+
+/** Of no use for this work: folded away. */
+const isOut = (rank: RankedStyle['rank']): boolean => rank === 'wrong' || rank === 'pointless'
 
 const sketchHeight = (width: number): number => Math.min(210, width * 0.58)
 
@@ -258,8 +268,8 @@ function OtherView({ family, views, bearing }: { family: FamilyId; views: ShopFi
       <p key={id} className="mt-1 text-[14px] leading-[18px] text-mute">
         <b>{about.topic}.</b>{' '}
         {side
-          ? `The shop’s side: ${side === 'A' ? about.a : about.b} The other view: ${side === 'A' ? about.b : about.a}`
-          : `${about.a} Others: ${about.b} Here: ${about.ours}`}
+          ? `We: ${side === 'A' ? about.a : about.b} Others: ${side === 'A' ? about.b : about.a}`
+          : `Some say: ${about.a} Others: ${about.b} We: ${about.ours}`}
       </p>
     )
   })
@@ -280,6 +290,8 @@ function Beside({ styles, form, name, hitchMm }: { styles: readonly RankedStyle[
     ['For this dog', (style: RankedStyle) => reasonWords(style) || 'Nothing for or against beside the purpose.'],
     ['Stops', (style: RankedStyle) => stopWords(style.stops) || 'None.'],
   ] as const
+  const differs = ([, say]: (typeof rows)[number]): boolean => new Set(styles.map(say)).size > 1
+  const alike = rows.filter((row) => !differs(row))
   return (
     <section aria-label="Two kinds beside each other" className="border-b-2 border-ink bg-panel px-5 py-3">
       <table className="w-full table-fixed border-collapse text-left">
@@ -298,7 +310,7 @@ function Beside({ styles, form, name, hitchMm }: { styles: readonly RankedStyle[
           </tr>
         </thead>
         <tbody>
-          {rows.map(([title, say]) => (
+          {rows.filter(differs).map(([title, say]) => (
             <tr key={title} className="border-t border-rule">
               <th scope="row" className="py-1.5 pr-3 align-top text-[14px] text-mute">
                 {title}
@@ -312,6 +324,21 @@ function Beside({ styles, form, name, hitchMm }: { styles: readonly RankedStyle[
           ))}
         </tbody>
       </table>
+      {alike.length > 0 && (
+        <details className="mt-1 border-t border-rule">
+          <summary className="flex min-h-11 cursor-pointer items-center font-semibold">
+            The same in both: {alike.map(([title]) => lowerFirst(title)).join(', ')}
+          </summary>
+          <dl className="grid grid-cols-[130px_1fr] gap-y-1.5 pb-2">
+            {alike.map(([title, say]) => (
+              <Fragment key={title}>
+                <dt className="text-[14px] font-bold text-mute">{title}</dt>
+                <dd>{styles[0] ? say(styles[0]) : ''}</dd>
+              </Fragment>
+            ))}
+          </dl>
+        </details>
+      )}
     </section>
   )
 }

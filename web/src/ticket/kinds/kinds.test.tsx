@@ -23,6 +23,29 @@ describe('which kind', () => {
     expect(screen.getAllByText('Not for this').length).toBeGreaterThan(3)
   })
 
+  it('U44 says each thing once, folds what is not for this, and compares by what differs', async () => {
+    await open({ ticket: { activities: ['sled-team'] } })
+    const folded = screen.getByText(/^Not for this: \d+ more kinds$/)
+    expect(folded.closest('details')?.open).toBe(false)
+    // Crabbing stands in the kind's own sentence: not once more as a reason.
+    const crabs = {
+      reasons: [
+        { code: 'crabs' as const, for: true },
+        { code: 'swings' as const, for: true },
+      ],
+    }
+    expect(reasonWords(crabs, 'Counters crabbing.')).toBe('Lets the tug travel from side to side.')
+    expect(reasonWords(crabs)).toBe('Counters running sideways; lets the tug travel from side to side.')
+    for (let i = 0; i < 2; i++) fireEvent.click(screen.getAllByRole('button', { name: 'compare' })[0]!)
+    expect(screen.getAllByRole('button', { name: 'comparing' })).toHaveLength(2)
+    const region = screen.getByRole('region', { name: 'Two kinds beside each other' })
+    for (const row of within(region).getAllByRole('row').slice(1)) {
+      const [one, two] = within(row).getAllByRole('cell').map((cell) => cell.textContent) // prettier-ignore
+      expect(one).not.toBe(two)
+    }
+    expect(region.textContent).not.toMatch(/Here: /)
+  })
+
   it('judges for another of the ticket’s activities', async () => {
     await open()
     fireEvent.click(screen.getByRole('button', { name: 'Stroll' }))

@@ -1,5 +1,5 @@
 import { formatLength, formatWeight, measureIds, measures, type AsWritten, isMeasureId } from '@merry-tailor/core'
-import { useState } from 'react'
+import { useId, useRef, useState } from 'react'
 import { Link } from 'react-router'
 import { v7 as uuid } from 'uuid'
 import { useAppSelector } from '../../state/store'
@@ -14,7 +14,8 @@ import { PLACES } from '../../words/measuring'
 import { problemWords } from '../../words/problems'
 import { measureName } from '../../words/stages'
 import { parseEntry } from '../../length-entry'
-import { useOpenTicket, useActs, isOpen } from '../../bench'
+import { useOpenTicket, useActs, useTapes, isOpen } from '../../bench'
+import { letterLines, type LetterLine } from './letter-lines'
 
 const CAME: Readonly<Record<AsWritten['came'], string>> = { mail: 'By mail', phone: 'By phone', form: 'On a form', message: 'By message' }
 
@@ -91,8 +92,12 @@ const isLetter = (kept: unknown): kept is Letter =>
 
 function NewLetter() {
   const { sheet } = useOpenTicket()
+  const { rows } = useTapes()
   const { fitter } = useAppSelector((state) => state.settings)
   const { act } = useActs()
+  // What this ticket wants is likelier than the rest of the catalogue.
+  const wantedHere = new Set<string>(rows.map(({ tape }) => tape.measure))
+  const likelyFirst = [...measureIds].sort((a, b) => Number(wantedHere.has(b)) - Number(wantedHere.has(a)))
   // Left half typed it is there again.
   const [draft, setDraft, forget] = useKeptDraft(`letter-${sheet.ticket.id}`, NO_LETTER, isLetter)
   const { letters, asWritten, came, wanted, remark } = draft
@@ -100,6 +105,15 @@ function NewLetter() {
   const [problem, setProblem] = useState<'letters' | 'number' | null>(null)
   const [refused, setRefused] = useState<string | null>(null)
   const once = useOnce()
+  const firstField = useRef<HTMLInputElement>(null)
+  const bodyOf = (line: LetterLine, may: string, said: string) => ({
+    ...line,
+    came,
+    wanted: isMeasureId(may) ? may : null,
+    remark: said,
+    at: new Date().toISOString(),
+    by: fitter,
+  })
   const keep = async (): Promise<boolean> => {
     if (letters.trim() === '') setProblem('letters')
     else if (asWritten.trim() === '') setProblem('number')
@@ -107,21 +121,15 @@ function NewLetter() {
       const { error } = await act({
         act: 'write-down',
         id: uuid(),
-        body: {
-          letters: letters.trim(),
-          asWritten: asWritten.trim(),
-          came,
-          wanted: isMeasureId(wanted) ? wanted : null,
-          remark: remark.trim(),
-          at: new Date().toISOString(),
-          by: fitter,
-        },
+        body: bodyOf({ letters: letters.trim(), asWritten: asWritten.trim() }, wanted, remark.trim()),
       })
       setRefused(error ? `Not kept. ${problemWords(error)} What you typed stays.` : null)
       // Cleared once it is known to be kept.
       if (error) return false
       forget()
       setProblem(null)
+      // The next number of the same letter begins where this one did.
+      firstField.current?.focus()
       return true
     }
     return false
@@ -146,7 +154,17 @@ function NewLetter() {
         options={(['mail', 'phone', 'form', 'message'] as const).map((value) => ({ value, label: CAME[value].replace(/^(?:By|On a) /, '') }))}
         onChange={(way) => say({ came: way })}
       />
+      <WholeLetter
+        onKeep={async (lines) => {
+          for (const line of lines) {
+            const { error } = await act({ act: 'write-down', id: uuid(), body: bodyOf(line, '', '') })
+            if (error) return `Not kept from “${line.letters}” on. ${problemWords(error)}`
+          }
+          return null
+        }}
+      />
       <TextField
+        ref={firstField}
         label="Their letter or word"
         value={letters}
         maxLength={60}
@@ -175,7 +193,7 @@ function NewLetter() {
           label="Which measure it may be"
           value={wanted}
           placeholder="Nobody knows yet"
-          options={measureIds.map((id) => ({ value: id, label: measures[id]?.name ?? id, note: id }))}
+          options={likelyFirst.map((id) => ({ value: id, label: measures[id]?.name ?? id, note: id }))}
           onChange={(measure) => say({ wanted: measure })}
           className="w-full"
         />
@@ -183,6 +201,54 @@ function NewLetter() {
       <TextField label="Remark" value={remark} maxLength={300} onChange={(event) => say({ remark: event.target.value })} />
       <Button type="submit">Keep as written</Button>
     </form>
+  )
+}
+
+/** A letter with many numbers: its lines pasted, each kept as it stood. */
+function WholeLetter({ onKeep }: { onKeep: (lines: readonly LetterLine[]) => Promise<string | null> }) {
+  const [text, setText] = useState('')
+  const [problem, setProblem] = useState<string | null>(null)
+  const id = useId()
+  const once = useOnce()
+  const { lines, left } = letterLines(text)
+  const keep = async (): Promise<boolean> => {
+    if (lines.length === 0) {
+      setProblem('No line with a word and a number in it.')
+      return false
+    }
+    const refused = await onKeep(lines)
+    setProblem(refused)
+    if (refused === null) setText(left.join('\n'))
+    return refused === null
+  }
+  return (
+    <details className="border-b border-rule pb-2">
+      <summary className="flex min-h-11 cursor-pointer items-center font-semibold underline">Many at once: paste the letter’s lines</summary>
+      <label htmlFor={id} className="mb-1 block text-[13.5px] font-semibold text-mute">
+        A word or letter and its number on each line
+      </label>
+      <textarea
+        id={id}
+        rows={5}
+        value={text}
+        placeholder={'A 34\nB: 13 1/2 in\nneck 41'}
+        aria-invalid={problem ? true : undefined}
+        onChange={(event) => {
+          setText(event.target.value)
+          setProblem(null)
+        }}
+        className="w-full border-2 border-ink bg-panel px-3 py-2 text-[16px] placeholder:text-mute"
+      />
+      {problem !== null && (
+        <p role="alert" className="text-[14px] font-semibold text-snag">
+          {problem}
+        </p>
+      )}
+      {left.length > 0 && <p className="text-[14px] text-mute">Without a number, left out: {left.join('; ')}.</p>}
+      <Button className="mt-1" onClick={() => void once(keep)}>
+        {lines.length === 0 ? 'Keep the lines' : lines.length === 1 ? 'Keep 1 number' : `Keep ${lines.length} numbers`}
+      </Button>
+    </details>
   )
 }
 

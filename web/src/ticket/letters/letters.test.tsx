@@ -33,6 +33,27 @@ describe('numbers as written', () => {
     expect(testShop().sent[0]?.body).toMatchObject({ letters: 'length', asWritten: '34 or 35', came: 'mail', wanted: null, by: 'Ylva' })
   })
 
+  it('X21 of a whole letter are kept line by line as they stood, and Enter goes back to the first field', async () => {
+    renderStage(aTicket(), 'letters', <LettersPage />)
+    fireEvent.change(await screen.findByLabelText(/A word or letter and its number/), {
+      target: { value: 'A 34\nB: 13 1/2 in\nA–C = 61\nhello there\nneck 41 cm' },
+    })
+    expect(screen.getByText('Without a number, left out: hello there.')).toBeDefined()
+    fireEvent.click(screen.getByRole('button', { name: 'Keep 4 numbers' }))
+    await waitFor(() => expect(testShop().sent).toHaveLength(4))
+    expect(testShop().sent.map((each) => each.body)).toMatchObject([
+      { letters: 'A', asWritten: '34' },
+      { letters: 'B', asWritten: '13 1/2 in' },
+      { letters: 'A–C', asWritten: '61' },
+      { letters: 'neck', asWritten: '41 cm' },
+    ])
+    const first = screen.getByLabelText('Their letter or word')
+    fireEvent.change(first, { target: { value: 'F' } })
+    fireEvent.change(screen.getByLabelText('The number, as written'), { target: { value: '9' } })
+    fireEvent.submit(first)
+    await waitFor(() => expect(document.activeElement).toBe(first))
+  })
+
   it('C18 stay where they were typed until they are known to be kept', async () => {
     testShop().answers['PUT'] = () => Response.json({ code: 'bad-input', detail: 'No.', issues: [] }, { status: 400 })
     renderStage(aTicket(), 'letters', <LettersPage />)

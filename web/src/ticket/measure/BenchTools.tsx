@@ -5,7 +5,7 @@ import { DropdownMenu } from 'radix-ui'
 import { Link, useNavigate } from 'react-router'
 import { useShop } from '../../state/use-shop'
 import { KeyCap } from '../../ui/controls/KeyCap'
-import { notPinned, useOpenTicket, useActs, useBench, type TapeRow } from '../../bench'
+import { notPinned, useOpenTicket, useActs, useBench, useTapes, type TapeRow } from '../../bench'
 
 const row =
   'flex min-h-12 cursor-pointer items-center justify-between gap-4 border-b border-rule px-4 text-[15px] font-semibold outline-none last:border-0 data-[highlighted]:bg-ink data-[highlighted]:text-panel'
@@ -16,6 +16,7 @@ export const BenchTools = memo(function BenchTools({ rows, onPick }: { rows: rea
   const acts = useActs()
   const shop = useShop()
   const [bench, change] = useBench()
+  const { left } = useTapes()
   const navigate = useNavigate()
   const base = `/tickets/${sheet.ticket.id}`
   const minutes = estimateMinutes(
@@ -53,7 +54,7 @@ export const BenchTools = memo(function BenchTools({ rows, onPick }: { rows: rea
       >
         <Redo2 size={20} aria-hidden />
       </button>
-      <p className="flex flex-1 items-center px-3 text-[14px] text-mute">{minutes > 0 ? `about ${minutes} min left` : 'all taken'}</p>
+      <p className="flex flex-1 items-center px-3 text-[14px] text-mute">{left > 0 && minutes > 0 ? `about ${minutes} min left` : 'all taken'}</p>
       {typed > 0 && (
         <Link to={`${base}/quick`} className="inline-flex min-h-11 items-center px-2 text-[14px] font-semibold underline">
           {typed} typed, not pinned

@@ -21,6 +21,8 @@ export interface EntryPanelProps {
   pin: () => void
   onKey: (event: KeyboardEvent<HTMLInputElement>) => void
   onUnit: () => void
+  /** Every tape agrees and nothing is typed: another reading is no longer the thing to do. */
+  done: boolean
 }
 
 /** Where the Big Inch opens before anything is known of this tape. */
@@ -70,7 +72,7 @@ export function entryNote(entry: Entry, unit: 'in' | 'cm', step: number, expecte
   return entry.oneSide ? `${converted}× 2 = ${formatLength(entry.parsed.mm * 2, look).text}` : converted || `Reads ${said}`
 }
 
-export function EntryPanel({ entry, row, kept, pin, onKey, onUnit }: EntryPanelProps) {
+export function EntryPanel({ entry, row, kept, pin, onKey, onUnit, done }: EntryPanelProps) {
   const settings = useAppSelector((state) => state.settings)
   const { unit } = settings
   const name = tapeName(row.tape.measure, row.tape.place)
@@ -90,7 +92,7 @@ export function EntryPanel({ entry, row, kept, pin, onKey, onUnit }: EntryPanelP
       <TakenHow row={row} />
       <div className="grid grid-cols-[112px_1fr_122px] gap-3.5">
         <div className="min-w-0">
-          <p className="text-[17px] leading-[21px] font-bold">{ordinal(kept.length + 1)} reading</p>
+          <p className="text-[17px] leading-[21px] font-bold">{done ? 'All taken' : `${ordinal(kept.length + 1)} reading`}</p>
           <ReadingsList name={name} readings={row.readings} agreed={row.agreed} onStrike={entry.strike} onRestore={entry.restore} />
         </div>
         <LengthField
@@ -105,10 +107,10 @@ export function EntryPanel({ entry, row, kept, pin, onKey, onUnit }: EntryPanelP
         />
         <button
           type="submit"
-          className="flex h-[82px] flex-col items-center justify-center gap-1 rounded-[2px] border-2 border-ink bg-tape text-tape-ink hover:brightness-95"
+          className={`flex h-[82px] flex-col items-center justify-center gap-1 rounded-[2px] border-2 border-ink hover:brightness-95 ${done ? 'bg-panel' : 'bg-tape text-tape-ink'}`}
         >
           <span className="text-[20px] font-bold">Pin it</span>
-          <KeyCap tone="tape">Enter</KeyCap>
+          {!done && <KeyCap tone="tape">Enter</KeyCap>}
         </button>
       </div>
       <div className="mt-2 flex min-h-11 items-center justify-between gap-3">

@@ -10,7 +10,7 @@ import { KeyCap } from '../../ui/controls/KeyCap'
 import { BENCH, PHONE, useMedia } from '../../ui/use-media'
 import { useSteady } from '../../ui/use-steady'
 import { tapeName } from '../../words/measuring'
-import { NoItem, useOpenTicket, useActs, RestBlock, WhoReads, useBench, useEntry, useTapes } from '../../bench'
+import { NoItem, useOpenTicket, useActs, RestBlock, WhoReads, useBench, useEntry, useQuestions, useTapes } from '../../bench'
 import { AtTheDog, usePrompt } from './AtTheDog'
 import { BenchTools } from './BenchTools'
 import { EntryPanel } from './EntryPanel'
@@ -103,9 +103,21 @@ function Bench() {
     const target = rows.find((other) => other.tape.measure === measure)
     if (!target) return
     pick(target.key)
-    const last = target.readings.findLast((reading) => !reading.struck)
-    if (last) entry.strike(last, 'Taken again')
+    // What is asked about is the value they agree on: none of them stands for it.
+    for (const reading of target.readings) if (!reading.struck) entry.strike(reading, 'Taken again')
   })
+  const questions = useQuestions()
+  const inQuestion = questions.some(({ measure }) => measure === row?.tape.measure)
+  const takeAgain = (): void => {
+    if (inQuestion && row) again(row.tape.measure)
+    else strikeLast('Taken again')()
+  }
+  /** Nothing is left to take, to ask or to pin: the yellow thing is the way on. */
+  const done = left === 0 && questions.length === 0 && entry.typed === ''
+  const enter = (): void => {
+    if (done) void navigate(`/tickets/${sheet.ticket.id}/choose`, { flushSync: true })
+    else pin()
+  }
   const toggleUnit = (): void => {
     dispatch(settingsChanged({ unit: unit === 'in' ? 'cm' : 'in' }))
   }
@@ -147,20 +159,20 @@ function Bench() {
     ArrowDown: move(1),
     ArrowUp: move(-1),
     ...jumps,
-    r: strikeLast('Taken again'),
+    r: takeAgain,
     d: toggleDoubled,
     u: toggleUnit,
     f: () => setTurn(turn + 1),
     s: () => void navigate(`/tickets/${sheet.ticket.id}/solo`),
-    Enter: () => pin(),
+    Enter: enter,
     'ctrl+z': entry.typed === '' ? () => acts.undo?.() : undefined,
     'ctrl+y': () => acts.redo?.(),
     'ctrl+shift+z': () => acts.redo?.(),
   })
   const onKey = (event: KeyboardEvent<HTMLInputElement>): void => {
-    const act = { Enter: () => pin(), ArrowDown: move(1), ArrowUp: move(-1), Escape: () => event.currentTarget.blur() }[event.key]
+    const act = { Enter: enter, ArrowDown: move(1), ArrowUp: move(-1), Escape: () => event.currentTarget.blur() }[event.key]
     const letter = event.key.length === 1 && !event.ctrlKey && !event.metaKey && !event.altKey ? event.key.toLowerCase() : ''
-    const letterAct = letterKeys ? { r: strikeLast('Taken again'), d: toggleDoubled, u: toggleUnit, p: () => undefined }[letter] : undefined
+    const letterAct = letterKeys ? { r: takeAgain, d: toggleDoubled, u: toggleUnit, p: () => undefined }[letter] : undefined
     if (act ?? letterAct) {
       event.preventDefault()
       ;(act ?? letterAct)?.()
@@ -174,7 +186,7 @@ function Bench() {
   const bone = usePrompt(row?.tape.measure ?? '')?.bone ?? null
 
   if (!row) return null
-  const shared = { entry, row, kept, pin: () => pin(), onKey, onUnit: toggleUnit }
+  const shared = { entry, row, kept, pin: () => pin(), onKey, onUnit: toggleUnit, done }
   if (isPhone)
     return <PhoneMeasure {...shared} rows={rows} at={at} turn={turn} onTurn={() => setTurn(turn + 1)} onSkip={move(1)} onPick={pick} onAgain={again} />
   const soFar = <SoFar active={row.tape.measure} onAgain={again} device={device} waitsFor={tapeName(row.tape.measure, row.tape.place)} />

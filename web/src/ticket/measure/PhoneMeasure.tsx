@@ -15,7 +15,7 @@ import { BenchTools } from './BenchTools'
 import { LengthField } from '../../length-entry'
 import { AboutMeasure } from './MeasureHead'
 import {
-  OneQuestion,
+  TapeQuestion,
   RestBlock,
   stateWords,
   useActs,
@@ -41,7 +41,7 @@ interface PhoneMeasureProps extends EntryPanelProps {
   onTurn: () => void
   onSkip: () => void
   onPick: (key: string) => void
-  /** Strikes the newest reading of a measure and goes to it. */
+  /** Strikes what is asked about and goes to it. */
   onAgain: (measure: string) => void
 }
 
@@ -106,7 +106,7 @@ export function PhoneMeasure({ entry, row, kept, pin, onKey, onUnit, rows, at, t
       />
     ) : question ? (
       <div role="alert">
-        <OneQuestion question={question} inHand={row.tape.measure} onAgain={onAgain} />
+        <TapeQuestion bare question={question} inHand={question.measure === row.tape.measure} onAgain={onAgain} />
         <button type="button" onClick={later} className="min-h-11 px-[18px] font-semibold underline">
           Later{waiting > 1 ? `; ${waiting - 1} more ${waiting === 2 ? 'question' : 'questions'}` : ''}
         </button>

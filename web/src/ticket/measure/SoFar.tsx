@@ -9,7 +9,7 @@ import { VerdictWord } from '../../said/VerdictWord'
 import { faceOf } from '../../words/offer-face'
 import { familyName, measureName, wayName } from '../../words/stages'
 import { SizeTape } from '../../sizes/SizeTape'
-import { FindingBlock, SuspectBlock, useRanked, useOpenTicket, useBenchForm, useBench, useTapes } from '../../bench'
+import { TapeQuestion, useRanked, useOpenTicket, useQuestions, useBench, useTapes } from '../../bench'
 import { LettersBlock } from './LettersBlock'
 import { WeightBlock } from './WeightBlock'
 
@@ -25,19 +25,19 @@ interface SoFarProps {
 export const SoFar = memo(function SoFar({ active, onAgain, device, waitsFor }: SoFarProps) {
   const { sheet } = useOpenTicket()
   const [bench] = useBench()
-  const { findings, rows, left } = useTapes()
-  const { suspects } = useBenchForm()
+  const { rows, left } = useTapes()
+  const questions = useQuestions()
+  // With nothing left to take or to ask the way on is the thing to do.
+  const done = left === 0 && questions.length === 0
   const items = sheet.items.filter((item) => !item.removed)
   const answered = rows.filter((row) => row.agreed).length
   return (
     <aside aria-label="What the tapes say so far" className="flex min-h-0 flex-1 flex-col bg-panel">
-      <h2 className="shrink-0 border-b-2 border-ink px-[18px] py-2 text-[19px] leading-6">What the tapes say so far</h2>
+      {/* Where it opens from the foot, its handle says so already. */}
+      <h2 className="hidden shrink-0 border-b-2 border-ink px-[18px] py-2 text-[19px] leading-6 bench:block">What the tapes say so far</h2>
       <div className="quiet-scroll min-h-0 flex-1">
-        {findings.map((finding) => (
-          <FindingBlock key={`${finding.rule}-${finding.measures.join()}`} finding={finding} inHand={finding.measures[0] === active} onAgain={onAgain} />
-        ))}
-        {suspects.map((suspect) => (
-          <SuspectBlock key={suspect.measure} suspect={suspect} inHand={suspect.measure === active} onAgain={onAgain} />
+        {questions.map((question) => (
+          <TapeQuestion key={question.key} question={question} inHand={question.measure === active} onAgain={onAgain} />
         ))}
         <LettersBlock />
         <WeightBlock />
@@ -49,14 +49,14 @@ export const SoFar = memo(function SoFar({ active, onAgain, device, waitsFor }: 
       </div>
       <Link
         to={`/tickets/${sheet.ticket.id}/choose`}
-        className="flex min-h-11 shrink-0 items-center gap-4 border-t-2 border-ink px-[18px] py-1.5 hover:bg-bench"
+        className={`flex shrink-0 items-center gap-4 border-t-2 border-ink px-[18px] py-1.5 ${done ? 'min-h-14 bg-tape text-tape-ink' : 'min-h-11 hover:bg-bench'}`}
       >
         <span className="font-display text-[18px] font-bold">Choose</span>
-        <span className="flex-1 text-[13.5px] leading-[16px] text-mute">
+        <span className={`flex-1 text-[13.5px] leading-[16px] ${done ? '' : 'text-mute'}`}>
           answers from {answered === 1 ? '1 tape' : `${answered} tapes`}
           {left > 0 ? `, ${left} more would narrow it` : ''}
         </span>
-        <KeyCap>]</KeyCap>
+        <KeyCap tone={done ? 'tape' : 'paper'}>{done ? 'Enter' : ']'}</KeyCap>
       </Link>
     </aside>
   )

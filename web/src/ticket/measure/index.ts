@@ -1,5 +1,5 @@
 import type { RouteObject } from 'react-router'
-import { MeasureStage } from './MeasureStage'
+import { lazyRoom } from '../../state/lazy-room'
 
-/** Measure: the tape comes with the first load. */
-export const measure: RouteObject[] = [{ path: 'measure', Component: MeasureStage }]
+/** Measure: the tape. */
+export const measure: RouteObject[] = [{ path: 'measure', lazy: lazyRoom(() => import('./MeasureStage'), 'MeasureStage') }]

@@ -40,12 +40,12 @@ export function MeasuringForm() {
       <table>
         <thead>
           <tr>
-            <th className="w-[164px]">Path</th>
+            <th className="w-[164px] max-phone:hidden">Path</th>
             <th>Measure</th>
             <th>1st</th>
             <th>2nd</th>
             <th>3rd</th>
-            <th className="w-[104px]">Method</th>
+            <th className="w-[104px] max-phone:hidden">Method</th>
           </tr>
         </thead>
         <tbody>
@@ -68,7 +68,7 @@ function FormRow({ row, number }: { row: TapeRow; number: number }) {
   const { form } = useBenchForm()
   return (
     <tr>
-      <td>
+      <td className="max-phone:hidden">
         <PathDrawing measure={row.tape.measure} place={row.tape.place} form={form} />
       </td>
       <td>
@@ -100,7 +100,7 @@ function FormRow({ row, number }: { row: TapeRow; number: number }) {
       <td className="write" />
       <td className="write" />
       <td className="write" />
-      <td className="text-[13px] leading-[17px]">
+      <td className="text-[13px] leading-[17px] max-phone:hidden">
         {METHOD_BOXES.map((method) => (
           <span key={method} className="block">
             □ {METHODS[method].toLowerCase().replace('by a garment that fits', 'by a garment').replace('one-person ', '').replace(' and ruler', '')}

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { askBackText } from './ask-back-text'
 
 describe('the ask-back page as text', () => {
-  it('numbers each path in words, says what came, and closes with the shop’s own line', () => {
+  it('X22 numbers each path in words, says what came, and closes with the shop’s own line', () => {
     const text = askBackText({ name: 'Tern', number: 143, shop: 'Skerry Gear', greeting: 'Please answer by Friday.', open: [{ letters: 'B', asWritten: '24 1/2 in' }], wanted: ['M01', 'M07'], once: [{ measure: 'M13', sent: '62 cm' }] }) // prettier-ignore
     const lines = text.split('\n')
     expect(lines[0]).toBe('About Tern’s measures (ticket 143)')

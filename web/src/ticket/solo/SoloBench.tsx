@@ -10,7 +10,7 @@ import { TypedLength } from '../../ui/length/TypedLength'
 import { PLACES, tapeName, weightText } from '../../words/measuring'
 import { findingWords } from '../../words/findings'
 import { suspectWords } from '../../words/suspects'
-import { NoItem, OneQuestion, stateWords, useOpenTicket, useQuestion, RestBlock, useBench, useEntry, useTapes } from '../../bench'
+import { NoItem, TapeQuestion, stateWords, useOpenTicket, useQuestion, RestBlock, useBench, useEntry, useTapes } from '../../bench'
 import { SoloEnd } from './SoloEnd'
 import { canSpeak, say } from './speak'
 
@@ -52,7 +52,8 @@ function Alone() {
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [row?.key, voice])
 
-  const asked = question && ('finding' in question ? findingWords(question.finding, body, look).title : suspectWords(question.suspect, look).title)
+  const [rule] = question?.findings ?? []
+  const asked = rule ? findingWords(rule, body, look).title : question?.suspect ? suspectWords(question.suspect, look).title : null
   useEffect(() => {
     if (asked) say(`${asked}. Take it again, or keep it.`, voice)
   }, [asked, voice])
@@ -65,13 +66,12 @@ function Alone() {
     if (next) go(next.key)
     else if (by > 0) setEnded(true)
   }
-  /** Strikes the newest reading of a measure and goes to it. */
+  /** Strikes what is asked about, every reading of the tape, and goes to it. */
   const again = (id: string): void => {
     const target = rows.find((each) => each.tape.measure === id)
-    const newest = target?.readings.findLast((reading) => !reading.struck)
     if (!target) return
     go(target.key)
-    if (newest) entry.strike(newest, 'Taken again')
+    for (const reading of target.readings) if (!reading.struck) entry.strike(reading, 'Taken again')
   }
   /** One key for all: pins what is typed, else goes on to the next tape. */
   const next = (): void => {
@@ -157,7 +157,7 @@ function Alone() {
         <div className="flex min-h-0 flex-col gap-1.5 border-t-2 border-ink bg-bench p-2 pb-0 lg:gap-2 lg:border-t-0 lg:pb-2">
           {question && (
             <div role="alert" className="quiet-scroll max-h-[46dvh] shrink-0 border-2 border-snag bg-panel">
-              <OneQuestion question={question} inHand={row.tape.measure} onAgain={again} />
+              <TapeQuestion bare question={question} inHand={question.measure === row.tape.measure} onAgain={again} />
               <button type="button" onClick={later} className="min-h-11 px-[18px] font-semibold underline">
                 Later{waiting > 1 ? `; ${waiting - 1} more` : ''}
               </button>

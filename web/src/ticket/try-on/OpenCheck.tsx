@@ -12,6 +12,7 @@ import { useAnswer, type CheckInHand } from './use-answer'
 import { useVerdictKeys } from './grade-keys'
 import { VerdictKeys } from './VerdictKeys'
 import { useAppSelector } from '../../state/store'
+import { smallLengths } from '../../words/small-lengths'
 
 interface OpenCheckProps extends CheckInHand {
   n: number
@@ -45,7 +46,7 @@ export function OpenCheck({ n, expected, now, onClose, ...inHand }: OpenCheckPro
       <div className="flex gap-2.5">
         <HandDrawing pose={handOf(check)} height={84} />
         <p className="min-w-0 flex-1 text-[14.5px] leading-[18px]">
-          {check.how} <b>{check.pass}</b>
+          {check.how} <b>{smallLengths(check.pass, unit)}</b>
           {hand.small && <b> So small a dog: 1½ to 2.</b>}
         </p>
       </div>

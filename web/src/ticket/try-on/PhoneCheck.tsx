@@ -17,6 +17,7 @@ import { NumberField } from './NumberField'
 import { partAt } from './part-at'
 import { useAnswer } from './use-answer'
 import { VerdictKeys } from './VerdictKeys'
+import { smallLengths } from '../../words/small-lengths'
 
 const KEYS: readonly { text: string; label: string }[] = [
   { text: '1', label: '1' },
@@ -114,7 +115,7 @@ function OnePage({ item, round, state, newest, foretold, at, onAt, after, onKept
           className="flex min-h-9 w-full items-center justify-between gap-2 text-left text-[15px] leading-[18px]"
         >
           <span>
-            {check.pass} <b>How</b>
+            {smallLengths(check.pass, unit)} <b>How</b>
           </span>
           {how ? <ChevronUp size={20} aria-hidden /> : <ChevronDown size={20} aria-hidden />}
         </button>

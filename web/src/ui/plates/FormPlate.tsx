@@ -4,6 +4,7 @@ import { cutOnce, layOnce } from './cut'
 import { along, fixed, sample, smoothOpen, type Point } from './geometry'
 import { BoneMarks } from './BoneMarks'
 import { LandmarkLabel } from './LandmarkLabel'
+import { boxOfWords, placeLabels } from './place-labels'
 
 /** A part of the side plate drawn large. */
 export type Crop = 'head' | 'foreleg' | 'hind leg'
@@ -267,9 +268,9 @@ function DoubtedPath({ line, row, share: asRead, measure }: { line: readonly Poi
   const share = asRead ?? 1
   const short = share < 0.985
   const either = EITHER_END.has(measure)
+  const end = along(line, 1)
   const [from, to] = short ? (either ? [(1 - share) / 2, (1 + share) / 2] : [0, share]) : [0, 1]
   const read = stretch(line, from, to)
-  const [start, end] = [along(line, 0), along(line, 1)]
   // Read longer than expected: the line runs on past its landmark.
   const past = share > 1.015 ? Math.min(60, (share - 1) * 160) : 0
   const mid = along(line, (from + to) / 2)
@@ -286,26 +287,59 @@ function DoubtedPath({ line, row, share: asRead, measure }: { line: readonly Poi
           strokeLinecap="round"
         />
       )}
-      {(asRead === undefined ? [] : either ? [start, end] : [end]).map((at, i, ends) => (
-        <DoubtedEnd key={i} at={at} word={ends.length === 2 && i === 0 ? 'began here?' : 'ended here?'} below={ends.length === 2 && i === 0} />
+      {doubtedEnds(line, asRead, measure).map((end) => (
+        <DoubtedEnd key={end.word} {...end} />
       ))}
       <NumberDisc at={mid} row={row} doubt />
     </g>
   )
 }
 
+interface EndInDoubt {
+  at: Point
+  word: string
+  /** The first of two: its question stands elsewhere than the second's. */
+  first: boolean
+}
+
+/** The ends of a doubted path that may be wrong. */
+function doubtedEnds(line: readonly Point[], asRead: number | undefined, measure: string): EndInDoubt[] {
+  if (asRead === undefined) return []
+  const end = { at: along(line, 1), word: 'ended here?', first: false }
+  return EITHER_END.has(measure) ? [{ at: along(line, 0), word: 'began here?', first: true }, end] : [end]
+}
+
+const QUESTION_PX = 14.5
+
+/** Where the question of a doubted end stands. */
+function questionAt({ at, first }: EndInDoubt): { x: number; y: number; anchor: 'middle' | 'end'; dx: number; dy: number } {
+  const [dx, dy] = first ? [-26, -44] : [-16, -20]
+  return { x: first ? Math.max(at.x + dx, 46) : Math.max(at.x + dx, 92), y: at.y + dy, anchor: first ? 'middle' : 'end', dx, dy }
+}
+
+/** What the questions at a doubted tape's ends take up. */
+function questionBoxes(other: OtherTape, parts: readonly Line[]) {
+  const line = parts.filter((part) => !part.hidden).flatMap((part) => part.points)
+  if (line.length < 2) return []
+  return doubtedEnds(line, other.share, other.measure).map((end) => {
+    const { x, y, anchor } = questionAt(end)
+    return boxOfWords([end.word], QUESTION_PX, anchor, x, y)
+  })
+}
+
 /** An end that may be wrong, with the question beside it. */
-function DoubtedEnd({ at, word, below }: { at: Point; word: string; below: boolean }) {
-  const [dx, dy] = below ? [-26, -44] : [-16, -20]
+function DoubtedEnd(end: EndInDoubt) {
+  const { at, word } = end
+  const { x, y, anchor, dx, dy } = questionAt(end)
   return (
     <g>
       <path d={`M${fixed(at.x)} ${fixed(at.y)}l${dx * 0.8} ${dy * 0.76}`} stroke="var(--snag)" strokeWidth={1.5} />
       <circle cx={at.x} cy={at.y} r={5} fill="var(--plate)" stroke="var(--snag)" strokeWidth={2.2} />
       <text
-        x={below ? Math.max(at.x + dx, 46) : Math.max(at.x + dx, 92)}
-        y={at.y + dy}
-        textAnchor={below ? 'middle' : 'end'}
-        fontSize={14.5}
+        x={x}
+        y={y}
+        textAnchor={anchor}
+        fontSize={QUESTION_PX}
         fontWeight={700}
         fill="var(--snag)"
         stroke="var(--mat)"
@@ -326,7 +360,9 @@ function ActiveTape({
   doubled = false,
   phone = false,
   plain = false,
+  others = [],
   width,
+  height,
   top = 0,
   set,
   to,
@@ -341,6 +377,15 @@ function ActiveTape({
   const thin = lines.filter((line) => !seen.includes(line) && (view !== 'side' || measures[active]?.station === 3))
   const ends = measures[active]?.landmarks ?? []
   const all = seen.flatMap((line) => line.points)
+  const named = (plain ? [] : ends).flatMap((id) => {
+    const at = set.landmarks[id]
+    return at && nearBy(to(at), all) ? [{ id, at: to(at), name: landmarks[id].name }] : []
+  })
+  // The questions at doubted ends stand there already.
+  const words = others
+    .filter((other) => other.doubt && other.measure !== active)
+    .flatMap((other) => questionBoxes(other, linesOf(form, other.measure, view, to)))
+  const labels = placeLabels(named, words, { width, height, top, phone })
   return (
     <g className="path-tape">
       {thin.map((line, i) => (
@@ -349,10 +394,9 @@ function ActiveTape({
       {seen.map((line, i) => (
         <TapeStrip key={i} points={sample(line.points, 4)} thick={thick} />
       ))}
-      {(plain ? [] : ends).map((id) => {
-        const at = set.landmarks[id]
-        return at && nearBy(to(at), all) ? <LandmarkLabel key={id} at={to(at)} name={landmarks[id].name} id={id} width={width} phone={phone} top={top} /> : null
-      })}
+      {labels.map((label) => (
+        <LandmarkLabel key={label.id} label={label} phone={phone} />
+      ))}
     </g>
   )
 }

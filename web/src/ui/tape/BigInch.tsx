@@ -36,7 +36,13 @@ export function BigInch({ unit, mm, aroundMm, pins, span = 1, height = 58, onSet
   const pitch = usable / count
   const xOf = (value: number): number => margin + ((value / unitMm - base) / window) * usable
   const headRoom = pins.length > 0 ? 22 : 4
-  const total = headRoom + height + 2
+  const inSight = pins
+    .filter((pin) => pin.mm / unitMm >= base - 0.01 && pin.mm / unitMm <= base + window + 0.01)
+    .map((pin) => ({ ...pin, x: xOf(pin.mm) }))
+    .sort((a, b) => a.x - b.x)
+  const flags = flagged(inSight, width)
+  const feet = flags.some((flag) => flag.below)
+  const total = headRoom + height + 2 + (feet ? 20 : 0)
   const inWindow = mm !== null && mm / unitMm >= base - 1e-6 && mm / unitMm <= base + window + 1e-6
   const hitPart = inWindow ? (mm / unitMm - base) * parts : null
 
@@ -123,39 +129,76 @@ export function BigInch({ unit, mm, aroundMm, pins, span = 1, height = 58, onSet
         const x = margin + part * pitch
         const hit = hitPart !== null && Math.abs(hitPart - part) < 0.26 && isMark
         const colour = hit ? 'var(--tape)' : 'var(--tape-ink)'
-        const tall = whole ? 0.5 : !isMark ? 0.14 : (part * 2) % parts === 0 ? 0.36 : 0.26
+        const tall = whole ? (height < 50 ? 0.34 : 0.44) : !isMark ? 0.14 : (part * 2) % parts === 0 ? Math.min(0.36, height < 50 ? 0.3 : 0.36) : 0.26
         return (
           <g key={i}>
             <line x1={x} x2={x} y1={headRoom} y2={headRoom + height * tall} stroke={colour} strokeWidth={whole ? 2.6 : isMark ? 1.8 : 1} />
             {isMark && (
-              <text x={x} y={headRoom + height - 9} textAnchor="middle" fill={colour} fontWeight={800} fontSize={whole ? 24 : unit === 'in' ? 21 : 15}>
+              <text
+                x={x}
+                y={headRoom + height - 9}
+                textAnchor="middle"
+                fill={colour}
+                fontWeight={800}
+                fontSize={whole ? (height < 50 ? 20 : 24) : unit === 'in' ? (height < 50 ? 18 : 21) : 15}
+              >
                 {whole ? Math.round(value) : unit === 'in' ? <EighthLabel part={Math.round(value * 8) % 8} /> : Math.round(value * 10) % 10}
               </text>
             )}
           </g>
         )
       })}
-      {pins
-        .filter((pin) => pin.mm / unitMm >= base - 0.01 && pin.mm / unitMm <= base + window + 0.01)
-        .map((pin) => (
-          <g key={`${pin.label}-${pin.mm}`}>
-            <line x1={xOf(pin.mm)} x2={xOf(pin.mm)} y1={headRoom - 10} y2={headRoom + 10} stroke="var(--ink)" strokeWidth={2.2} />
-            <circle cx={xOf(pin.mm)} cy={headRoom - 11} r={5.2} fill="var(--ink)" />
-            <text
-              x={xOf(pin.mm) - 10}
-              y={headRoom - 7}
-              textAnchor={xOf(pin.mm) > 120 ? 'end' : 'start'}
-              dx={xOf(pin.mm) > 120 ? 0 : 20}
-              fontSize={15}
-              fontWeight={600}
-              fill="var(--ink)"
-            >
-              {pin.label} <SvgLength mm={pin.mm} look={{ unit, step: unit === 'in' ? 0.0625 : 0.1 }} size={15} />
-            </text>
-          </g>
-        ))}
+      {flags.map(({ pin, anchor, below }) => (
+        <g key={`${pin.label}-${pin.mm}`}>
+          {below ? (
+            <line x1={pin.x} x2={pin.x} y1={headRoom + height - 4} y2={headRoom + height + 8} stroke="var(--ink)" strokeWidth={2.2} />
+          ) : (
+            <line x1={pin.x} x2={pin.x} y1={headRoom - 10} y2={headRoom + 10} stroke="var(--ink)" strokeWidth={2.2} />
+          )}
+          <circle cx={pin.x} cy={below ? headRoom + height + 9 : headRoom - 11} r={5.2} fill="var(--ink)" />
+          <text
+            x={pin.x + (anchor === 'end' ? -10 : 10)}
+            y={below ? headRoom + height + 15 : headRoom - 7}
+            textAnchor={anchor}
+            fontSize={15}
+            fontWeight={600}
+            fill="var(--ink)"
+          >
+            {pin.label} <SvgLength mm={pin.mm} look={{ unit, step: unit === 'in' ? 0.0625 : 0.1 }} size={15} />
+          </text>
+        </g>
+      ))}
     </svg>
   )
+}
+
+interface Flag<P> {
+  pin: P
+  /** The side its words stand on. */
+  anchor: 'start' | 'end'
+  /** Under the strip: above it there is no room. */
+  below: boolean
+}
+
+/** Px a pin's words take, about. */
+const wordsPx = (label: string): number => 62 + 7.5 * label.length
+
+/** Where each pin's words stand: above the strip to one side, else to the other, else below it; never over each other. */
+export function flagged<P extends { x: number; label: string }>(pins: readonly P[], width: number): Flag<P>[] {
+  const taken: Record<'above' | 'below', [from: number, to: number][]> = { above: [], below: [] }
+  return pins.map((pin) => {
+    const long = wordsPx(pin.label) + 10
+    const ends = (anchor: 'start' | 'end'): [number, number] => (anchor === 'end' ? [pin.x - long, pin.x + 6] : [pin.x - 6, pin.x + long])
+    const usual = pin.x > 120 ? (['end', 'start'] as const) : (['start', 'end'] as const)
+    const free = (row: 'above' | 'below', anchor: 'start' | 'end'): boolean => {
+      const [from, to] = ends(anchor)
+      return from >= 0 && to <= width && taken[row].every(([a, b]) => to <= a || from >= b)
+    }
+    const found = (['above', 'below'] as const).flatMap((row) => usual.map((anchor) => ({ row, anchor }))).find(({ row, anchor }) => free(row, anchor))
+    const { row, anchor } = found ?? { row: 'below' as const, anchor: usual[0] }
+    taken[row].push(ends(anchor))
+    return { pin, anchor, below: row === 'below' }
+  })
 }
 
 function EighthLabel({ part }: { part: number }) {
