@@ -1,13 +1,16 @@
 import { defineConfig } from 'vitest/config'
 
+/** A machine shared with others may take many times as long, ms: no test measures time. */
+const PATIENCE = 240_000
+
 export default defineConfig({
   test: {
     // Every core works: a test machine has nothing else to do.
     maxWorkers: '100%',
     projects: [
       // Core is pure functions: its files may share their modules.
-      { test: { name: 'core', include: ['core/**/*.test.ts'], environment: 'node', testTimeout: 60_000, isolate: false } },
-      { test: { name: 'server', include: ['server/**/*.test.ts', 'demo/**/*.test.ts'], environment: 'node', testTimeout: 60_000 } },
+      { test: { name: 'core', include: ['core/**/*.test.ts'], environment: 'node', testTimeout: PATIENCE, hookTimeout: PATIENCE, isolate: false } },
+      { test: { name: 'server', include: ['server/**/*.test.ts', 'demo/**/*.test.ts'], environment: 'node', testTimeout: PATIENCE, hookTimeout: PATIENCE } },
       // The page's files share theirs too: loading them anew for each cost more than the tests. What replaces a module stands alone.
       {
         test: {
@@ -15,11 +18,11 @@ export default defineConfig({
           include: ['web/**/*.test.{ts,tsx}'],
           exclude: ['web/**/*.alone.test.{ts,tsx}'],
           environment: 'jsdom',
-          testTimeout: 60_000,
+          testTimeout: PATIENCE, hookTimeout: PATIENCE,
           isolate: false,
         },
       },
-      { test: { name: 'web-alone', include: ['web/**/*.alone.test.{ts,tsx}'], environment: 'jsdom', testTimeout: 60_000 } },
+      { test: { name: 'web-alone', include: ['web/**/*.alone.test.{ts,tsx}'], environment: 'jsdom', testTimeout: PATIENCE, hookTimeout: PATIENCE } },
     ],
   },
 })

@@ -19,7 +19,6 @@ const TEXT = {
 }
 
 test('every screen shows any kind of text as text', async ({ page }) => {
-  test.setTimeout(240_000)
   const at = new Date().toISOString()
   const put = async (path: string, body: unknown): Promise<void> => {
     const answer = await fetch(`${own.address}/api${path}`, { method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })
@@ -118,7 +117,6 @@ const outOfReach = (page: Page): Promise<string[]> =>
   })
 
 test('A19 no text of the longest kind pushes a control out of reach, with spaces or without', async ({ page }) => {
-  test.setTimeout(240_000)
   const at = new Date().toISOString()
   const put = async (path: string, body: unknown): Promise<void> => {
     const answer = await fetch(`${own.address}/api${path}`, { method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })

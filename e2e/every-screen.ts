@@ -7,7 +7,6 @@ import { address, expect, setLook, sheetOf, sheets, test } from './bench-of-one.
  * The evening changes colours and nothing else, so only contrast is asked for there.
  */
 export async function lookAtEveryScreen(page: Page, theme: 'light' | 'evening', sizes: readonly { width: number; height: number }[]): Promise<void> {
-  test.setTimeout(600_000)
   await setLook(page, { theme, fitter: 'Ylva' })
   const [halyard, bilberry, marlin, dulse, skiff, cockle, thrift, pebble, fathom] = await Promise.all(
     ['Halyard', 'Bilberry', 'Marlin', 'Dulse', 'Skiff', 'Cockle', 'Thrift', 'Pebble', 'Fathom'].map((dog) => sheetOf(dog)),

@@ -4,6 +4,9 @@ import { v7 as uuid } from 'uuid'
 import { expect, test } from './bench-of-one.ts'
 import { ownServer, type OwnServer } from './own-server.ts'
 
+// The page is kept on the device by its service worker: that is what these journeys are about.
+test.use({ serviceWorkers: 'allow' })
+
 let server: OwnServer
 test.beforeEach(async () => {
   server = await ownServer()
@@ -87,7 +90,7 @@ test('the server is killed in mid-session and thirty readings typed in the gap a
   await put(`/api/dogs/${dog}`, { changes: [{ field: 'name', from: 'Petrel', to: 'Petrel the elder' }] }, 'PATCH')
 
   await page.goto(`${server.address}/tickets/${id}/measure`)
-  await expect.poll(async () => (await sheetOf(id)).readings.length, { timeout: 30_000 }).toBe(32)
+  await expect.poll(async () => (await sheetOf(id)).readings.length).toBe(32)
   const { readings } = await sheetOf(id)
   const mine = readings.filter((reading) => reading.measure === 'M07')
   expect(mine.map((reading) => reading.asTyped)).toEqual(typed)
@@ -124,13 +127,10 @@ test('a dog and its ticket are opened with the server away, and arrive when it i
   await expect(page.getByText('Skua').first()).toBeVisible()
   await server.start()
   await expect
-    .poll(
-      async () => {
-        const [sheet] = (await (await fetch(`${server.address}/api/tickets`)).json()) as TicketSheet[]
-        return [sheet?.dog?.name, sheet?.readings.length, sheet?.items.length]
-      },
-      { timeout: 30_000 },
-    )
+    .poll(async () => {
+      const [sheet] = (await (await fetch(`${server.address}/api/tickets`)).json()) as TicketSheet[]
+      return [sheet?.dog?.name, sheet?.readings.length, sheet?.items.length]
+    })
     .toEqual(['Skua', 1, 1])
   await expect(page.getByText('Ticket 101').first()).toBeVisible()
 })

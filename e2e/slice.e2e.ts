@@ -146,7 +146,7 @@ test('a reading a broken server cannot take is kept here, said so, and arrives o
   await expect(page.getByText('Kept here, not sent.')).toBeVisible()
   expect((await sheets()).find((sheet) => sheet.ticket.id === id)?.readings).toEqual([])
   await page.unroute('**/readings/**')
-  await expect.poll(async () => (await sheets()).find((sheet) => sheet.ticket.id === id)?.readings.length, { timeout: 20_000 }).toBe(1)
+  await expect.poll(async () => (await sheets()).find((sheet) => sheet.ticket.id === id)?.readings.length).toBe(1)
   await expect(page.getByText('Kept here, not sent.')).toBeHidden()
 })
 

@@ -1,6 +1,5 @@
 import { expect, freshTicket, setLook, sheetOf, sheets, test } from './bench-of-one.ts'
 
-test.setTimeout(60_000)
 
 test.describe('on a tablet', () => {
   test.use({ viewport: { width: 1024, height: 768 } })
@@ -97,7 +96,6 @@ test.describe('on a phone', () => {
   })
 
   test('no room of the demo shop runs sideways on a phone', async ({ page }) => {
-    test.setTimeout(150_000)
     const of = async (dog: string, room: string): Promise<string> => `/tickets/${(await sheetOf(dog)).ticket.id}/${room}`
     const rooms = ['ask', 'kinds', 'measure', 'choose', 'all-sizes', 'try-on', 'hitch', 'finish', 'letters', 'solo']
     const screens = [

@@ -348,7 +348,8 @@ async function fetchShop(url: string, init: { method?: Method; body?: string | B
 export function withTestShop(): void {
   let stopWatching: () => void
   beforeAll(() => {
-    configure({ asyncUtilTimeout: 10_000 })
+    // A machine shared with others may take many times as long: patience costs nothing where all is well.
+    configure({ asyncUtilTimeout: 60_000 })
     stubPage()
   })
   beforeEach(async () => {

@@ -19,7 +19,7 @@ beforeEach(() => {
 })
 const tapes = [aReading('M01', 520), aReading('M01', 522), aReading('M13', 625), aReading('M13', 627)]
 const open = () => renderStage(aTicket({ items: [anItem({ family: 'H11' })], readings: tapes }), 'choose', <ChooseStage />)
-const mat = () => screen.findByRole('region', { name: 'Where it would lie' }, { timeout: 20_000 })
+const mat = () => screen.findByRole('region', { name: 'Where it would lie' })
 
 describe('a size laid on the dog', () => {
   it('shows each check of the pull with its expectation, and turns slack with P and round with F', async () => {
@@ -40,7 +40,7 @@ describe('a size laid on the dog', () => {
 
   it('sets this size beside one made to measure, check by check', async () => {
     open()
-    const side = await screen.findByRole('group', { name: 'Check by check' }, { timeout: 20_000 })
+    const side = await screen.findByRole('group', { name: 'Check by check' })
     for (const column of ['Check', 'M', 'Made to measure']) expect(within(side).getByText(column, { selector: 'th' })).toBeDefined()
     expect(within(side).getByText(/Side straps on the ribs/)).toBeDefined()
     // One mark with its word for each number, in each row.
@@ -60,8 +60,8 @@ describe('a size laid on the dog', () => {
     const before = expected()
     const rear = within(region).getByRole<HTMLInputElement>('slider', { name: /Rear strap/ })
     fireEvent.change(rear, { target: { value: String(Math.round(Number(rear.value) * 1.15)) } })
-    await waitFor(() => expect(expected()).not.toBe(before), { timeout: 20_000 })
+    await waitFor(() => expect(expected()).not.toBe(before))
     fireEvent.click(within(region).getByRole('button', { name: 'Back to its own lengths' }))
-    await waitFor(() => expect(expected()).toBe(before), { timeout: 20_000 })
+    await waitFor(() => expect(expected()).toBe(before))
   })
 })

@@ -15,7 +15,7 @@ const open = (item = crate(), dog = aDog({ breed: 'Siberian Husky', sex: 'female
   renderStage(sheet, 'crate', <CrateRoom />)
   return { item, sheet }
 }
-const heading = () => screen.findByRole('heading', { level: 1 }, { timeout: 20_000 })
+const heading = () => screen.findByRole('heading', { level: 1 })
 const sent = (part: string) => testShop().sent.filter(({ path }) => path.includes(part))
 
 describe('crates by their clearances', () => {
@@ -118,7 +118,7 @@ describe('other boxes', () => {
     expect(says.textContent).toMatch(/Through the opening, level: .* too big each side/)
     expect(says.textContent).toContain('No strength is promised')
     // The opening is lower than the crate: no way in.
-    await waitFor(() => expect(says.textContent).toMatch(/The way in, level: none is foretold/), { timeout: 20_000 })
+    await waitFor(() => expect(says.textContent).toMatch(/The way in, level: none is foretold/))
     fireEvent.click(within(says).getByRole('button', { name: 'Crosswise' }))
     expect(says.textContent).toContain('turned 90°')
   })
@@ -230,12 +230,12 @@ describe('on paper', () => {
   it('a divider by month with a place to write, an air box with its tapes and days, a crate in a car', async () => {
     const dog = aDog({ breed: 'Golden Retriever', sex: 'female', born: bornMonthsAgo(4), weightKg: 11.3 })
     renderStage(aTicket({ dog, items: [crate()], readings: [aReading('M42', 521)] }), 'divider', <DividerSheet />)
-    const divider = await screen.findByRole('region', { name: 'Divider by month' }, { timeout: 20_000 })
+    const divider = await screen.findByRole('region', { name: 'Divider by month' })
     expect(within(divider).getAllByRole('row').length).toBeGreaterThan(4)
     expect(divider.textContent).toContain('no forecast of a breed')
 
     renderStage(aTicket({ dog: aDog({ breed: 'Pug', flatFace: true }), items: [crate({ family: 'K2' })], readings: TAPES.map(([id, mm]) => aReading(id, mm)), ticket: { neededOn: '2027-03-01' } }), 'air', <AirSheet />) // prettier-ignore
-    const air = await screen.findByRole('region', { name: 'Air box' }, { timeout: 20_000 })
+    const air = await screen.findByRole('region', { name: 'Air box' })
     expect(air.textContent).toContain('Carrier, states and vet decide')
     // A 782, B 286: A and half of B are 925 mm, a tenth more 1017.5, ordered in whole cm.
     expect(air.textContent).toContain('102 cm')
@@ -243,7 +243,7 @@ describe('on paper', () => {
 
     testShop().answers['GET /cars'] = () => Response.json([aVan()])
     renderStage(aTicket({ dog: aDog(), items: [crate()] }), 'car', <CarSheet />)
-    const car = await screen.findByRole('region', { name: 'Crate in the car' }, { timeout: 20_000 })
+    const car = await screen.findByRole('region', { name: 'Crate in the car' })
     expect(car.textContent).toMatch(/Through the opening, level.*free each side/)
     expect(car.textContent).toContain('Never left in a parked car')
   })

@@ -59,8 +59,8 @@ const sent = (part: string) => testShop().sent.filter(({ path }) => path.include
 describe('boots paw by paw', () => {
   it('sizes each paw for itself, names the odd one, and keeps a set of four, once', async () => {
     open()
-    const set = await screen.findByRole('button', { name: /^Set of 4/ }, { timeout: 20_000 })
-    await waitFor(() => expect(set.textContent).toContain('3 Large, 1 Small'), { timeout: 20_000 })
+    const set = await screen.findByRole('button', { name: /^Set of 4/ })
+    await waitFor(() => expect(set.textContent).toContain('3 Large, 1 Small'))
     expect(screen.getByText(/is the odd paw:/).parentElement?.textContent).toMatch(/^Right hind is the odd paw:.*wider than its pair/)
     fireEvent.click(set)
     fireEvent.click(set)
@@ -106,7 +106,7 @@ describe('boots paw by paw', () => {
 describe('a season of boots', () => {
   it('less is asked of fewer outings; what was used up is weighed in', async () => {
     open()
-    const season = await screen.findByRole('region', { name: 'The season' }, { timeout: 20_000 })
+    const season = await screen.findByRole('region', { name: 'The season' })
     const asked = (): number => [...season.textContent.matchAll(/(\d+) boots asked/g)].reduce((sum, [, n]) => sum + Number(n), 0)
     await waitFor(() => expect(asked()).toBeGreaterThan(4))
     const before = asked()
@@ -136,7 +136,7 @@ describe('a season of boots', () => {
 describe('keys, shelf and season on the bench', () => {
   it('W and arrows try a tape’s end: the size goes along, nothing is kept, Escape puts it back', async () => {
     open()
-    await screen.findByText(/^Set of 4/, {}, { timeout: 20_000 })
+    await screen.findByText(/^Set of 4/)
     const rows = () => screen.getAllByRole('img', { name: /^(Front|Rear) paw width/i })
     await waitFor(() => expect(rows().length).toBe(4))
     fireEvent.keyDown(document.body, { key: '3' })
@@ -152,7 +152,7 @@ describe('keys, shelf and season on the bench', () => {
 
   it('the shelf takes a count, says what is left after this set, and refuses what is no number at the field', async () => {
     open()
-    const shelf = await screen.findByRole('region', { name: 'On the shelf' }, { timeout: 20_000 })
+    const shelf = await screen.findByRole('region', { name: 'On the shelf' })
     const large = await within(shelf).findByRole('textbox', { name: 'Large here' })
     fireEvent.change(large, { target: { value: 'many' } })
     expect(within(shelf).getByText('A whole number.')).toBeDefined()
@@ -194,11 +194,11 @@ describe('a photograph traced', () => {
     // A picture does not outlive the made-up store of this test; the journeys send a true one.
     testShop().answers[`PUT /dogs/${dog.id}/photos/`] = () => Response.json({})
     await take('sheet')
-    const keep = await screen.findByRole('button', { name: 'Keep left front' }, { timeout: 20_000 })
+    const keep = await screen.findByRole('button', { name: 'Keep left front' })
     fireEvent.click(screen.getByRole('radio', { name: 'Short' }))
     fireEvent.click(keep)
     fireEvent.click(keep)
-    await waitFor(() => expect(sent('/readings/')).toHaveLength(2), { timeout: 10_000 })
+    await waitFor(() => expect(sent('/readings/')).toHaveLength(2))
     const tracing = sent(`/dogs/${dog.id}/tracings/`)
     expect(tracing).toHaveLength(1)
     expect(tracing[0]?.body).toMatchObject({ paw: 'front-left', nails: 'short', edited: false })
@@ -213,7 +213,7 @@ describe('a photograph traced', () => {
   it('without its marks the corners are set by hand and it is read; a ruler gives a note, never a reading', async () => {
     const { dog } = open()
     await take('bare')
-    expect((await screen.findByRole('alert', {}, { timeout: 20_000 })).textContent).toContain('set its corners by hand')
+    expect((await screen.findByRole('alert')).textContent).toContain('set its corners by hand')
     const corner = screen.getByRole('slider', { name: 'top left' })
     fireEvent.focus(corner)
     const before = corner.getAttribute('aria-valuetext')
@@ -221,7 +221,7 @@ describe('a photograph traced', () => {
     expect(corner.getAttribute('aria-valuetext')).not.toBe(before)
     fireEvent.click(screen.getByRole('button', { name: 'Lay it flat and trace' }))
     // No line on it: an outline is laid on by hand, and says so.
-    fireEvent.click(await screen.findByRole('button', { name: 'Lay an outline on it' }, { timeout: 20_000 }))
+    fireEvent.click(await screen.findByRole('button', { name: 'Lay an outline on it' }))
     expect(screen.getByText(/^Corners set by hand: about/)).toBeDefined()
     fireEvent.click(screen.getByRole('button', { name: 'Set the corners by hand' }))
     fireEvent.click(screen.getByRole('combobox', { name: 'What the points are set on' }))
@@ -237,8 +237,8 @@ describe('boots on paper', () => {
   it('the list has each paw with its size and strap, and how many of each; outlines are in true scale', async () => {
     const sheet = aTicket({ dog: aDog({ sex: 'female', breed: 'Siberian Husky' }), items: [anItem({ family: 'B1', way: 'stock' })], readings: [...paw('front-left', 59, 72), ...paw('front-right', 60, 72), ...paw('rear-left', 49, 63), ...paw('rear-right', 57, 71)], tracings: [aTracing()] }) // prettier-ignore
     renderStage(sheet, 'list', <BootList />)
-    const list = await screen.findByRole('region', { name: 'Boots' }, { timeout: 20_000 })
-    await waitFor(() => expect(list.textContent).toContain('To order: 3 Large, 1 Small.'), { timeout: 20_000 })
+    const list = await screen.findByRole('region', { name: 'Boots' })
+    await waitFor(() => expect(list.textContent).toContain('To order: 3 Large, 1 Small.'))
     renderStage(aTicket({ dog: aDog(), items: [], tracings: [aTracing()] }), 'outlines', <OutlineSheet />)
     const outline = await screen.findByRole('img', { name: 'Left front in true scale' })
     // 62 and 74 mm, 6 of room.

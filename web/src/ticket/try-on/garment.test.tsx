@@ -22,7 +22,7 @@ function worn(family: FamilyId, over: Partial<Item> = {}) {
 describe('a suit on the dog', () => {
   it('asks for its cords one by one in their order, and keeps how much was drawn in and how it lies', async () => {
     const { item } = worn('C4')
-    const cords = await screen.findByRole('region', { name: 'Cords' }, { timeout: 20_000 })
+    const cords = await screen.findByRole('region', { name: 'Cords' })
     await within(cords).findByText('Next: chest, in front')
     fireEvent.change(await within(cords).findByLabelText(/^Chest, in front, drawn in/), { target: { value: '9' } })
     fireEvent.click(within(cords).getByRole('button', { name: 'Lies close' }))
@@ -36,7 +36,7 @@ describe('a suit on the dog', () => {
 
   it('what cannot be read is said at the field, and no answer is kept with it', async () => {
     worn('C4')
-    const cords = await screen.findByRole('region', { name: 'Cords' }, { timeout: 20_000 })
+    const cords = await screen.findByRole('region', { name: 'Cords' })
     fireEvent.change(await within(cords).findByLabelText(/drawn in/), { target: { value: 'tight' } })
     expect(within(cords).getByText('Not a length yet.')).toBeDefined()
     expect(within(cords).getByRole<HTMLButtonElement>('button', { name: 'Bunches' }).disabled).toBe(true)
@@ -44,7 +44,7 @@ describe('a suit on the dog', () => {
 
   it('a suit off the rail has cords too, foretold by nobody', async () => {
     worn('C4', { way: 'stock' })
-    const cords = await screen.findByRole('region', { name: 'Cords' }, { timeout: 20_000 })
+    const cords = await screen.findByRole('region', { name: 'Cords' })
     expect(within(cords).getAllByText('not set')).toHaveLength(7)
     expect(screen.queryByRole('radio', { name: 'Pinned here' })).toBeNull()
   })
@@ -53,7 +53,7 @@ describe('a suit on the dog', () => {
 describe('a garment pinned on the dog', () => {
   it('keeps piece, edge, place and how far with the plan, once, and lists it by its round', async () => {
     const { round } = worn('C2')
-    const pins = await screen.findByRole('region', { name: 'Pinned here' }, { timeout: 20_000 })
+    const pins = await screen.findByRole('region', { name: 'Pinned here' })
     const keep = within(pins).getByRole<HTMLButtonElement>('button', { name: 'Keep this pin' })
     expect(keep.disabled).toBe(true)
     fireEvent.change(within(pins).getByLabelText(/^By/), { target: { value: '1/2 in' } })

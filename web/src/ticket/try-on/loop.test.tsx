@@ -95,7 +95,7 @@ describe('straps set before', () => {
     const round = aRound(item.id, { of: { tableId: 'plain-y', tableVersion: 1 }, observations: allHold('H01'), settings: [neck.id] })
     renderStage({ ...sheet, tryOns: [round], settings: [neck, slid] }, 'try-on', <TryOnStage />)
     const settings = () => sent('/settings/') as unknown as NewSetting[]
-    fireEvent.click(await screen.findByRole('button', { name: /^After washing/ }, { timeout: 20_000 }))
+    fireEvent.click(await screen.findByRole('button', { name: /^After washing/ }))
     fireEvent.click(screen.getByRole('button', { name: /^Set so: one slider moves|^Set so: 2 sliders move/ }))
     await waitFor(() => expect(settings().at(-1)).toMatchObject({ part: 'neck', side: 'both', mm: 545 }))
     expect(await screen.findByRole('button', { name: 'Set so again' })).toBeDefined()

@@ -32,8 +32,8 @@ describe('straps at the dog', () => {
   it('sets every strap to its mark, and keeps each as a setting of its strap', async () => {
     testShop().sizeTables = [{ ...table, family: 'H21' }]
     renderStage(worn({}, 'H21'), 'try-on', <TryOnStage />)
-    fireEvent.click(await screen.findByRole('button', { name: /Start here/ }, { timeout: 20_000 }))
-    await waitFor(() => expect(settings().map(({ part }) => part)).toEqual(['girth']), { timeout: 45_000 })
+    fireEvent.click(await screen.findByRole('button', { name: /Start here/ }))
+    await waitFor(() => expect(settings().map(({ part }) => part)).toEqual(['girth']))
     expect(settings().every(({ mm, side }) => (mm ?? 0) > 50 && side === 'both')).toBe(true)
   })
 
@@ -51,21 +51,21 @@ describe('straps at the dog', () => {
       by: '',
     })
     renderStage({ ...sheet, settings: [set('neck', 545), set('keel', 200), set('girth', 640)] }, 'try-on', <TryOnStage />)
-    const strip = await screen.findByRole('region', { name: 'Straps' }, { timeout: 20_000 })
-    expect(await screen.findByRole('button', { name: /:\s*slide .*left and right/ }, { timeout: 30_000 })).toBeDefined()
+    const strip = await screen.findByRole('region', { name: 'Straps' })
+    expect(await screen.findByRole('button', { name: /:\s*slide .*left and right/ })).toBeDefined()
     fireEvent.click(within(strip).getByRole('button', { name: /Girth strap: longer by/ }))
-    await waitFor(() => expect(settings().at(-1)).toMatchObject({ part: 'girth', side: 'both' }), { timeout: 20_000 })
+    await waitFor(() => expect(settings().at(-1)).toMatchObject({ part: 'girth', side: 'both' }))
     expect(settings().at(-1)?.mm).toBeGreaterThan(640)
   })
 
   it('keeps what a round was begun with, before any answer', async () => {
     const item = anItem({ family: 'H01' })
     renderStage(aTicket({ items: [item], readings: tapes }), 'try-on', <TryOnStage />)
-    fireEvent.click(await screen.findByRole('button', { name: /Put M on/ }, { timeout: 20_000 }))
+    fireEvent.click(await screen.findByRole('button', { name: /Put M on/ }))
     const begun = () =>
       testShop().sent.find((each) => each.path.includes('/try-ons/'))?.body as
         { foretold: Prediction | null; moves: unknown[]; seconds: number | null } | undefined
-    await waitFor(() => expect(begun()).toBeDefined(), { timeout: 20_000 })
+    await waitFor(() => expect(begun()).toBeDefined())
     expect(begun()?.foretold?.checks.some(({ check, grade }) => check === 'y-on-breastbone' && grade !== 'none')).toBe(true)
     expect(Object.keys(begun()?.foretold?.straps ?? {}).sort()).toEqual(['back', 'girth', 'keel', 'neck'])
     expect([begun()?.moves, begun()?.seconds]).toEqual([[], null])
@@ -106,6 +106,6 @@ describe('straps at the dog', () => {
       symptoms: [],
     }
     renderStage(aTicket({ items: [item], tryOns: [round], readings: tapes }), 'try-on', <TryOnStage />)
-    expect(await screen.findByText(/Nothing to set: every strap is sewn/, {}, { timeout: 20_000 })).toBeDefined()
+    expect(await screen.findByText(/Nothing to set: every strap is sewn/)).toBeDefined()
   })
 })
