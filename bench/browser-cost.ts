@@ -1,7 +1,8 @@
 import { chromium } from '@playwright/test'
 import { v7 as uuid } from 'uuid'
 import { ownServer } from '../e2e/own-server.ts'
-import { line, median } from './sample.ts'
+import { median } from 'simple-statistics'
+import { line } from './sample.ts'
 
 /*
  * What the device costs: a thousand kept readings replayed by the outbox beside a thousand plain posts of the same page,

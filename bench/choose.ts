@@ -1,6 +1,6 @@
 import { rankAll, settle, type Offer, type SizedBody, type SizeTable } from '../core/src/index.ts'
 import { seeded } from './form/random.ts'
-import { median } from './sample.ts'
+import { median } from 'simple-statistics'
 
 /*
  * All sizes of a large shop against one dog: 300 tables of 8 sizes by 8 measures, judged in full, beside a plain loop

@@ -2,7 +2,7 @@ import { crashRide, draftPlaces, draftStart, PULSES, solveForm, STIFFNESSES, typ
 import { draftNow, type DraftState } from '../web/src/ticket/hitch/draft-now.ts'
 import { generate, taped } from './form/generator.ts'
 import { normal, seeded } from './form/random.ts'
-import { median } from './sample.ts'
+import { median } from 'simple-statistics'
 
 /*
  * The drafting bench beside solving a form of nine readings, in one run: everything said of a set-up while a load is

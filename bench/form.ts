@@ -14,8 +14,10 @@ import { laysFor, logTapes } from '../core/src/form/tapes.ts'
 import { generate, taped, type Generated } from './form/generator.ts'
 import { foreignDogs } from './form/foreign.ts'
 import { logTable } from './form/log-table.ts'
+import { quantile } from 'simple-statistics'
 import { normal, seeded } from './form/random.ts'
-import { line, median } from './sample.ts'
+import { median } from 'simple-statistics'
+import { line } from './sample.ts'
 
 /*
  * The body form on invented dogs, whose generator knows nothing of the solver's prior: how fast, how near, how often it
@@ -33,8 +35,6 @@ const gauss = normal(seeded(SEED + 1))
 const random = seeded(SEED + 2)
 const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)] as T
 const share = (part: number, whole: number): string => `${((100 * part) / Math.max(1, whole)).toFixed(1)} %`
-const quantile = (values: readonly number[], q: number): number =>
-  [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(q * values.length))] ?? 0
 const row = (name: string, reached: string, aim: string): void => console.log(`${name.padEnd(62)} ${reached.padStart(22)}   aim ${aim}`)
 
 console.log(`The body form, ${DOGS} invented dogs (seed ${SEED}), a third of kinds the prior does not have:`)

@@ -10,20 +10,14 @@ import {
   stripPhoto,
 } from '../core/src/formats/index.ts'
 import { aSheet } from '../core/check/a-sheet.ts'
+import { seeded } from '../core/src/index.ts'
 import { buildApp } from '../server/src/app.ts'
 
 /*
  * A million random bytes and mutated valid files against everything that reads from outside: nothing throws, nothing is
  * written in part. Seeded, so that a finding can be found again.
  */
-let state = 20_261_105
-const random = (): number => {
-  state = (state + 0x6d2b79f5) >>> 0
-  let t = state
-  t = Math.imul(t ^ (t >>> 15), t | 1)
-  t ^= t + Math.imul(t ^ (t >>> 7), t | 61)
-  return ((t ^ (t >>> 14)) >>> 0) / 4294967296
-}
+const random = seeded(20_261_105)
 const below = (n: number): number => Math.floor(random() * n)
 const noise = (length: number): Uint8Array => Uint8Array.from({ length }, () => below(256))
 const latin = (bytes: Uint8Array): string => Buffer.from(bytes).toString('latin1')

@@ -1,7 +1,8 @@
 import { chromium, type Page } from '@playwright/test'
 import { v7 as uuid } from 'uuid'
 import { ownServer } from '../e2e/own-server.ts'
-import { line, median } from './sample.ts'
+import { median } from 'simple-statistics'
+import { line } from './sample.ts'
 
 /*
  * What the page's own thread does: at a letter typed into the entry of a full bench beside a pin there, and how many forms

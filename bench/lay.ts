@@ -1,7 +1,7 @@
 import { foretell, laysOf, layGear, madeToMeasure, predictChecks, solveForm, type FamilyId, type Form } from '../core/src/index.ts'
 import { generate, taped } from './form/generator.ts'
 import { normal, seeded } from './form/random.ts'
-import { median } from './sample.ts'
+import { median } from 'simple-statistics'
 
 /*
  * Laying gear beside solving a form of nine readings, in one run: both states with their spread, one strap dragged, six

@@ -1,10 +1,11 @@
+import { mean } from 'simple-statistics'
 import { chromium } from '@playwright/test'
 import { draftGarment, movedPieces, nestItems, nestPieces, solveForm } from '../core/src/index.ts'
 import { sheets } from '../e2e/bench-of-one.ts'
 import setUp from '../e2e/global-setup.ts'
 import { generate, taped } from './form/generator.ts'
 import { normal, seeded } from './form/random.ts'
-import { median } from './sample.ts'
+import { median } from 'simple-statistics'
 
 /*
  * Garments, in one run: a draft beside solving the same dog's form, an edge moved beside a frame, in the page too; lays
@@ -19,7 +20,6 @@ const timed = (work: () => unknown): number => {
   work()
   return performance.now() - from
 }
-const mean = (values: readonly number[]): number => values.reduce((sum, each) => sum + each, 0) / values.length
 
 const gauss = normal(seeded(47))
 const [solving, drafting, moving]: [number[], number[], number[]] = [[], [], []]

@@ -16,7 +16,7 @@ import {
 } from '../core/src/index.ts'
 import { generate, taped } from './form/generator.ts'
 import { normal, seeded } from './form/random.ts'
-import { median } from './sample.ts'
+import { median } from 'simple-statistics'
 
 /*
  * Paws, crates and cars, in one run: forty rendered photographs traced, a 12-megapixel one beside decoding it, turning

@@ -1,3 +1,4 @@
+import { median } from 'simple-statistics'
 import { chromium } from '@playwright/test'
 import setUp from '../e2e/global-setup.ts'
 import { freshTicket } from '../e2e/bench-of-one.ts'
@@ -116,7 +117,6 @@ for (let round = 0; round <= 12; round++) {
   await page.keyboard.press('[')
 }
 
-const median = (values: number[]): number => [...values].sort((a, b) => a - b)[values.length >> 1] ?? 0
 const worst = (values: number[]): number => Math.max(...values)
 const column = (key: keyof Sample): number[] => samples.map((sample) => sample[key])
 const line = (name: string, key: keyof Sample): string => `${name.padEnd(28)} median ${median(column(key))} frames, worst ${worst(column(key))}`

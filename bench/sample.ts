@@ -10,8 +10,6 @@ export async function timed(times: number, act: (i: number) => unknown): Promise
   return out
 }
 
-export const median = (values: readonly number[]): number => [...values].sort((a, b) => a - b)[values.length >> 1] ?? 0
-
 const ms = (value: number): string => `${value < 1 ? value.toFixed(3) : value.toFixed(1)} ms`
 
 /** One line of the report: ours, the bare thing beside it, and how many times as much. */

@@ -11,7 +11,8 @@ import { remindersOn } from '../server/src/db/reminders.ts'
 import { find } from '../server/src/db/search.ts'
 import { addTicket } from '../server/src/db/tickets.ts'
 import { openDatabase } from '../server/src/db/open.ts'
-import { line, median, timed } from './sample.ts'
+import { median } from 'simple-statistics'
+import { line, timed } from './sample.ts'
 
 /*
  * What the server costs beside the bare things it is made of, side by side in one run: a reading beside a bare route and

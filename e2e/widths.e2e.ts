@@ -1,6 +1,5 @@
 import { expect, freshTicket, setLook, sheetOf, sheets, test } from './bench-of-one.ts'
 
-
 test.describe('on a tablet', () => {
   test.use({ viewport: { width: 1024, height: 768 } })
 

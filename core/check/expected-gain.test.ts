@@ -1,16 +1,10 @@
 import { describe, expect, it } from 'vitest'
-import { chanceWithin, normalCdf, settle, type SizedBody, type SizeTable } from '../src/index.ts'
+import { chanceWithin, normalCdf, seeded, settle, type SizedBody, type SizeTable } from '../src/index.ts'
 
 /** A small generator with a seed, and normal draws by Box and Muller's transform. */
 function normals(seed: number): () => number {
-  let state = seed >>> 0
-  const uniform = (): number => {
-    state = (state + 0x6d2b79f5) >>> 0
-    let t = Math.imul(state ^ (state >>> 15), state | 1)
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61)
-    return (((t ^ (t >>> 14)) >>> 0) + 0.5) / 4294967296
-  }
-  return () => Math.sqrt(-2 * Math.log(uniform())) * Math.cos(2 * Math.PI * uniform())
+  const uniform = seeded(seed)
+  return () => Math.sqrt(-2 * Math.log(1 - uniform())) * Math.cos(2 * Math.PI * uniform())
 }
 
 const sizes: SizeTable['sizes'] = [

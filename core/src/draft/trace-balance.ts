@@ -1,3 +1,4 @@
+import { linearRegression } from 'simple-statistics'
 import { askNumbers } from '../units/index.ts'
 
 type Vec = readonly [x: number, y: number, z: number]
@@ -249,11 +250,9 @@ function solve(a: readonly (readonly number[])[], b: readonly number[]): number[
 export function giveFrom(pulls: readonly { pullN: number; mm: number }[]): number {
   if (pulls.length < 2) throw new RangeError('pulls: two at least')
   for (const { pullN, mm } of pulls) askNumbers({ pullN, mm })
-  const mean = (of: (pull: { pullN: number; mm: number }) => number): number => pulls.reduce((sum, each) => sum + of(each), 0) / pulls.length
-  const [x, y] = [mean(({ mm }) => mm), mean(({ pullN }) => pullN)]
-  const [sxy, sxx] = [pulls.reduce((sum, { pullN, mm }) => sum + (mm - x) * (pullN - y), 0), pulls.reduce((sum, { mm }) => sum + (mm - x) ** 2, 0)]
-  if (sxx === 0) throw new RangeError('pulls: all at one length')
-  const slope = (sxy / sxx) * 1000
+  if (new Set(pulls.map(({ mm }) => mm)).size === 1) throw new RangeError('pulls: all at one length')
+  // From newtons a millimetre to newtons a metre.
+  const slope = linearRegression(pulls.map(({ mm, pullN }) => [mm, pullN])).m * 1000
   if (!(slope > 0)) throw new RangeError('pulls: a harder pull must give more')
   return slope
 }

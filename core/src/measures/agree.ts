@@ -1,3 +1,4 @@
+import { mean, medianSorted, sumNthPowerDeviations } from 'simple-statistics'
 import { USUAL_SHOP, type Reading, type ShopFields } from '../model/index.ts'
 import { measures } from './catalogue.ts'
 import { technicalErrorMm } from './technical-error.ts'
@@ -46,14 +47,6 @@ export function toleranceMm(mm: number, rules: AgreeRules = USUAL_RULES, measure
   return Math.max(floor, share)
 }
 
-const mean = (values: readonly number[]): number => values.reduce((sum, value) => sum + value, 0) / values.length
-
-function middle(sorted: readonly number[]): number {
-  const half = sorted.length >> 1
-  const upper = sorted[half] ?? 0
-  return sorted.length % 2 === 1 ? upper : ((sorted[half - 1] ?? 0) + upper) / 2
-}
-
 /** How many readings a measure wants before it is settled. */
 export const readingsWanted = (rules: AgreeRules): number => (rules.repeat === 'three' ? 3 : 2)
 
@@ -71,7 +64,7 @@ export function countingRule(measure: string, rules: AgreeRules = USUAL_RULES): 
  * they are the most. `null` where none do.
  */
 function settling(sorted: readonly number[], within: number): readonly number[] | null {
-  const centre = sorted.length < 3 ? (sorted[0] ?? 0) : middle(sorted)
+  const centre = sorted.length < 3 ? (sorted[0] ?? 0) : medianSorted(sorted)
   const near = sorted.filter((each) => Math.abs(each - centre) <= within + 1e-9)
   return 2 * near.length > sorted.length ? near : null
 }
@@ -102,14 +95,14 @@ export function agree(measure: string, readings: readonly Taken[], rules: AgreeR
   const asCompared = (reading: Taken): number => (reading.side === 'one' && !oneSided ? reading.mm * 2 : reading.mm)
   const compared = kept.map(asCompared).sort((a, b) => a - b)
   const n = compared.length
-  const allowed = toleranceMm(middle(compared), rules, measure, oneSided ? 'one' : 'both')
+  const allowed = toleranceMm(medianSorted(compared), rules, measure, oneSided ? 'one' : 'both')
   const settled = settling(compared, allowed)
   const near = settled ?? compared
   const lowest = near[0] ?? 0
   const highest = near.at(-1) ?? 0
   const centre = mean(near)
   const rule = countingRule(measure, rules)
-  const value = rule === 'largest' ? highest : rule === 'shortest' ? lowest : rule === 'mean' ? centre : middle(compared)
+  const value = rule === 'largest' ? highest : rule === 'shortest' ? lowest : rule === 'mean' ? centre : medianSorted(compared)
 
   const prior2 = mean(
     kept
@@ -119,7 +112,7 @@ export function agree(measure: string, readings: readonly Taken[], rules: AgreeR
         return (reading.side === 'one' && !oneSided ? 2 * asTaken : asTaken) ** 2
       }),
   )
-  const squares = near.reduce((sum, each) => sum + (each - centre) ** 2, 0)
+  const squares = sumNthPowerDeviations(near, 2)
   const single = Math.sqrt((PRIOR_WEIGHT * prior2 + squares) / (PRIOR_WEIGHT + near.length - 1))
   const sigma = rule === 'middle' || rule === 'mean' ? single / Math.sqrt(near.length) : single
 

@@ -1,3 +1,4 @@
+import { mean } from 'simple-statistics'
 import { dayOf, type Reading } from '../model/index.ts'
 import { readingsByTape } from './body-of.ts'
 import type { Body } from './finding.ts'
@@ -31,8 +32,8 @@ export function ownErrorFactor(readings: readonly Reading[], by: string): number
   for (const list of Object.values(readingsByTape(own))) {
     for (const day of grouped(list).values()) {
       if (day.length < 2) continue
-      const mean = day.reduce((sum, reading) => sum + reading.mm, 0) / day.length
-      for (const reading of day) squares += ((reading.mm - mean) / technicalErrorMm(reading.measure, reading.mm, reading.method)) ** 2
+      const centre = mean(day.map(({ mm }) => mm))
+      for (const reading of day) squares += ((reading.mm - centre) / technicalErrorMm(reading.measure, reading.mm, reading.method)) ** 2
       free += day.length - 1
     }
   }

@@ -1,3 +1,4 @@
+import { median } from 'simple-statistics'
 import type { Dog, Reading } from '../model/index.ts'
 import { findBreed, stillGrows, type Build } from '../reference/index.ts'
 import { KG_PER_POUND, MM_PER_UNIT } from '../units/index.ts'
@@ -19,8 +20,6 @@ const GIRTH_TO_HEIGHT = { usual: 1.25, 'long-low': 2 } as const
 const ODD = Math.log(1.75)
 const EXPLAINED = Math.log(1.28)
 const SWAP_ODD = Math.log(1.45)
-
-const median = (values: readonly number[]): number => [...values].sort((a, b) => a - b)[values.length >> 1] ?? 0
 
 /** The dog as the questions see it: its builds, and whether it still grows on the day. */
 export interface Asked {

@@ -1,3 +1,4 @@
+import { sum, sumNthPowerDeviations } from 'simple-statistics'
 import type { Method } from '../model/index.ts'
 import { measures } from './catalogue.ts'
 
@@ -16,11 +17,8 @@ export function technicalErrorOfMeasurement(subjects: readonly (readonly number[
   const trials = subjects[0]?.length ?? 0
   if (subjects.some((readings) => readings.length !== trials)) throw new RangeError('every subject needs as many readings')
   if (trials < 2) return 0
-  const within = subjects.reduce((sum, readings) => {
-    const mean = readings.reduce((total, each) => total + each, 0) / trials
-    // About the mean, not as a difference of large sums: the same, without losing digits.
-    return sum + readings.reduce((total, each) => total + (each - mean) ** 2, 0)
-  }, 0)
+  // About the mean, not as a difference of large sums: the same, without losing digits.
+  const within = sum(subjects.map((readings) => sumNthPowerDeviations([...readings], 2)))
   return Math.sqrt(within / (subjects.length * (trials - 1)))
 }
 

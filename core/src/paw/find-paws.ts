@@ -1,3 +1,4 @@
+import { median } from 'simple-statistics'
 import { fieldToMm, PER_MM } from './flat-sheet.ts'
 import { findLine } from './find-line.ts'
 import type { OutlinePoint } from './paw-size.ts'
@@ -129,8 +130,7 @@ function calmed(offsets: readonly (number | null)[]): (number | null)[] {
   return offsets.map((own, i) => {
     if (own === null) return null
     const row = Array.from({ length: 7 }, (_, k) => offsets[(i + k - 3 + n) % n]).filter((each): each is number => each != null)
-    row.sort((a, b) => a - b)
-    return row.length < 3 ? own : ((row[row.length >> 1] as number) + (row[(row.length - 1) >> 1] as number)) / 2
+    return row.length < 3 ? own : median(row)
   })
 }
 

@@ -1,3 +1,4 @@
+import { mean } from 'simple-statistics'
 import type { Dog } from '../model/index.ts'
 import { ageInMonths } from './age-in-months.ts'
 import type { Breed, BreedRange } from './breeds.ts'
@@ -23,18 +24,18 @@ const HEIGHT_KG: readonly (readonly [fromCm: number, kg: number])[] = [
 ]
 
 const middle = ([from, to]: BreedRange): number => ((from ?? to ?? 0) + (to ?? from ?? 0)) / 2
-const mean = (ranges: readonly (BreedRange | undefined)[]): number | null => {
+const meanOf = (ranges: readonly (BreedRange | undefined)[]): number | null => {
   const known = ranges.flatMap((range) => (range ? [middle(range)] : []))
-  return known.length === 0 ? null : known.reduce((sum, value) => sum + value, 0) / known.length
+  return known.length === 0 ? null : mean(known)
 }
 
 function grownKg({ build, maleKg, femaleKg, maleCm, femaleCm }: Breed, sex: Dog['sex'] | undefined): number {
   const own = <T>(male: T, female: T): T[] => (sex === 'male' ? [male ?? female] : sex === 'female' ? [female ?? male] : [male, female])
-  const kg = mean(own(maleKg, femaleKg))
+  const kg = meanOf(own(maleKg, femaleKg))
   if (kg !== null) return kg
   if (build === 'giant') return GIANT_KG
   if (build === 'toy') return 4
-  const cm = mean(own(maleCm, femaleCm)) ?? 55
+  const cm = meanOf(own(maleCm, femaleCm)) ?? 55
   return HEIGHT_KG.find(([from]) => cm >= from)?.[1] ?? 15
 }
 

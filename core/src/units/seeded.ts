@@ -1,11 +1,7 @@
-/** A source of chance, uniform from 0 to 1, the same for the same seed (mulberry32). */
+import { mersenne } from 'pure-rand/generator/mersenne'
+
+/** A source of chance, uniform from 0 to 1 (1 left out), the same for the same seed. */
 export function seeded(seed: number): () => number {
-  let state = seed >>> 0
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0
-    let t = state
-    t = Math.imul(t ^ (t >>> 15), t | 1)
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61)
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296
-  }
+  const source = mersenne(seed | 0)
+  return () => (source.next() >>> 0) / 2 ** 32
 }

@@ -31,13 +31,22 @@ afterEach(cleanup)
 
 describe('keys of a screen', () => {
   it('run by name, with control, alt and shift told apart, letters in either case', () => {
-    show(<Screen map={{ r: does('again'), 'ctrl+z': does('undo'), 'ctrl+shift+z': does('redo'), 'alt+3': does('third') }} />)
+    show(<Screen map={{ r: does('again'), '$mod+z': does('undo'), '$mod+Shift+z': does('redo'), 'Alt+3': does('third') }} />)
     press('R')
     press('z', document.body, { ctrlKey: true })
-    press('Z', document.body, { metaKey: true, shiftKey: true })
+    press('Z', document.body, { ctrlKey: true, shiftKey: true })
     press('3', document.body, { altKey: true })
     press('z')
     expect(done()).toEqual(['again', 'undo', 'redo', 'third'])
+  })
+
+  it('find a sign where a keyboard has it, by Shift or the third level, and not under another command', () => {
+    show(<Screen map={{ '[': does('back'), '?': does('help'), Space: does('next') }} />)
+    press('[', document.body, { modifierAltGraph: true })
+    press('?', document.body, { shiftKey: true })
+    press('?', document.body, { ctrlKey: true })
+    press(' ', document.body, { code: 'Space' })
+    expect(done()).toEqual(['back', 'help', 'next'])
   })
 
   it('are text in a field, and a field’s own Enter stays its own', () => {

@@ -177,7 +177,7 @@ function Walk({ round, onEnd }: { round: Round; onEnd: () => void }) {
   }
   useKeys({
     Enter: next,
-    ' ': () => (typed === '' ? next() : type(`${typed} `)),
+    Space: () => (typed === '' ? next() : type(`${typed} `)),
     ArrowRight: () => step(1),
     ArrowLeft: () => step(-1),
     ...padKeys(typed, type),

@@ -1,6 +1,8 @@
 import { useEffect, useLayoutEffect, useRef } from 'react'
+import { matchKeybindingPress, parseKeybinding, type KeybindingPress } from 'tinykeys'
 import { useAppSelector } from './store'
 
+/** What a key does, by the key's name: `n`, `?`, `Enter`, `Space`, `Alt+3`, `$mod+z` (the platform's own command key). */
 type KeyMap = Readonly<Record<string, ((event: KeyboardEvent) => void) | undefined>>
 
 const isTyping = (target: EventTarget | null): boolean =>
@@ -13,11 +15,10 @@ const isTyping = (target: EventTarget | null): boolean =>
 /** Is a list or dialog open that the keys belong to? */
 const isElsewhere = (): boolean => document.querySelector('[role="dialog"], [role="menu"][data-state="open"], [role="listbox"][data-state="open"]') !== null
 
-const nameOf = (event: KeyboardEvent): string => {
-  const key = event.key.length === 1 ? event.key.toLowerCase() : event.key
-  const shift = event.shiftKey && (event.ctrlKey || event.metaKey) ? 'shift+' : ''
-  return `${event.ctrlKey || event.metaKey ? 'ctrl+' : ''}${shift}${event.altKey ? 'alt+' : ''}${key}`
-}
+/** The presses that mean a name: a sign may need Shift or the third level of a keyboard, a letter is meant in either case. */
+const presses = (name: string): KeybindingPress[] => (name.length === 1 ? [`[Shift]+${name}`, `AltGraph+[Shift]+${name}`] : [name]).flatMap(parseKeybinding)
+const known = new Map<string, KeybindingPress[]>()
+const pressesOf = (name: string): KeybindingPress[] => known.get(name) ?? known.set(name, presses(name)).get(name) ?? []
 
 interface Layer {
   map: KeyMap
@@ -28,9 +29,9 @@ interface Layer {
 const layers: { current: Layer }[] = []
 
 /** Does one layer's key, if it has it and may. */
-function tryLayer({ map, letters }: Layer, name: string, event: KeyboardEvent): boolean {
-  const run = map[name]
-  if (!run) return false
+function tryLayer({ map, letters }: Layer, event: KeyboardEvent): boolean {
+  const [name, run] = Object.entries(map).find(([key]) => pressesOf(key).some((press) => matchKeybindingPress(event, press))) ?? []
+  if (!name || !run) return false
   const single = name.length === 1
   if (single && isTyping(event.target)) return false
   if (single && /[a-z]/.test(name) && !letters) return false
@@ -47,8 +48,7 @@ function tryLayer({ map, letters }: Layer, name: string, event: KeyboardEvent): 
 
 function onKey(event: KeyboardEvent): void {
   if (event.defaultPrevented || event.isComposing || isElsewhere()) return
-  const name = nameOf(event)
-  for (const layer of [...layers].reverse()) if (tryLayer(layer.current, name, event)) return
+  for (const layer of [...layers].reverse()) if (tryLayer(layer.current, event)) return
 }
 
 /**

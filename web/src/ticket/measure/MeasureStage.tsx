@@ -154,7 +154,7 @@ function Bench() {
     },
   )
 
-  const jumps = Object.fromEntries(rows.slice(0, 9).map((other, i) => [`alt+${i + 1}`, () => pick(other.key)]))
+  const jumps = Object.fromEntries(rows.slice(0, 9).map((other, i) => [`Alt+${i + 1}`, () => pick(other.key)]))
   useKeys({
     ArrowDown: move(1),
     ArrowUp: move(-1),
@@ -165,9 +165,9 @@ function Bench() {
     f: () => setTurn(turn + 1),
     s: () => void navigate(`/tickets/${sheet.ticket.id}/solo`),
     Enter: enter,
-    'ctrl+z': entry.typed === '' ? () => acts.undo?.() : undefined,
-    'ctrl+y': () => acts.redo?.(),
-    'ctrl+shift+z': () => acts.redo?.(),
+    '$mod+z': entry.typed === '' ? () => acts.undo?.() : undefined,
+    '$mod+y': () => acts.redo?.(),
+    '$mod+Shift+z': () => acts.redo?.(),
   })
   const onKey = (event: KeyboardEvent<HTMLInputElement>): void => {
     const act = { Enter: enter, ArrowDown: move(1), ArrowUp: move(-1), Escape: () => event.currentTarget.blur() }[event.key]

@@ -27,7 +27,7 @@ export function KnitMat({ knit, piece, onPiece, plan, onChange, say, unit, width
   const knitted = Math.min(kept, rows)
   const to = (next: number): void => onChange({ knitted: { ...plan.knitted, [piece]: Math.min(rows, Math.max(0, next)) } })
   useKeys({
-    ' ': knit.plan ? () => to(knitted + 1) : undefined,
+    Space: knit.plan ? () => to(knitted + 1) : undefined,
     ArrowUp: knit.plan ? () => to(knitted + 1) : undefined,
     ArrowDown: knit.plan ? () => to(knitted - 1) : undefined,
   })

@@ -98,7 +98,7 @@ function Bench({ item, family, hand, wished, drafted, form, busy, changing }: Be
   // Alt and a number: that piece, its first edge in hand.
   const byPiece = Object.fromEntries(
     garment.pieces.slice(0, 9).map((piece, i) => [
-      `alt+${i + 1}`,
+      `Alt+${i + 1}`,
       () => {
         const edge = piece.edges.find(({ kind }) => kind !== 'fold')
         setOnly(piece.id)
@@ -107,7 +107,7 @@ function Bench({ item, family, hand, wished, drafted, form, busy, changing }: Be
       },
     ]),
   )
-  useKeys({ Enter: print, 'ctrl+z': hand.undo, ...byPiece })
+  useKeys({ Enter: print, '$mod+z': hand.undo, ...byPiece })
 
   const taken = Object.values(garment.numbers).filter(({ from }) => from === 'taken').length
   const expected = Object.values(garment.numbers).length - taken

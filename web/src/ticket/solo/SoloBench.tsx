@@ -92,7 +92,7 @@ function Alone() {
   }
   useKeys({
     Enter: next,
-    ' ': () => (entry.typed.trim() === '' ? next() : entry.setTyped(`${entry.typed} `)),
+    Space: () => (entry.typed.trim() === '' ? next() : entry.setTyped(`${entry.typed} `)),
     ArrowRight: step(1),
     ArrowLeft: step(-1),
     ArrowDown: step(1),
