@@ -16,6 +16,7 @@ import { Mark } from '../ui/marks/Mark'
 import { MiniStitch } from '../ui/stitch/MiniStitch'
 import { Button } from '../ui/controls/Button'
 import { KeyCap } from '../ui/controls/KeyCap'
+import { useWindow } from '../ui/long-list/use-window'
 import { Empty, Snag, Unrolling } from '../ui/State'
 import { lengthText } from '../ui/length/length-text'
 import { upperFirst } from '../words/first-letter'
@@ -47,8 +48,12 @@ interface Row {
   due: string | null
 }
 
-/** So many rows are drawn at first; more come as they are scrolled to. */
-const AT_ONCE = 40
+/** A line of the list: the title of a group, or a ticket of it. */
+type Line = { urgency: Urgency; title: string; row: null } | { urgency: Urgency; title: string; row: Row }
+
+/** Heights before a line was drawn, px. */
+const TITLE_PX = 33
+const ROW_PX = 55
 
 /** Today: the tickets in the order they need the fitter, search, and the counter. */
 export function TodayPage() {
@@ -65,8 +70,21 @@ export function TodayPage() {
   /** The ticket to do now: the first that is due today, else the most overdue. */
   const now = rows.find((row) => row.urgency === 'today') ?? rows[0]
   const [picked, setPicked] = useState<string | null>(null)
-  const [many, setMany] = useState(AT_ONCE)
-  const shown = rows.slice(0, many)
+  const lines = useMemo(
+    () =>
+      GROUPS.flatMap(({ urgency, title }): Line[] => {
+        const group = rows.filter((row) => row.urgency === urgency)
+        return group.length === 0 ? [] : [{ urgency, title, row: null }, ...group.map((row) => ({ urgency, title, row }))]
+      }),
+    [rows],
+  )
+  const scroll = useRef<HTMLDivElement>(null)
+  const drawn = useWindow({
+    count: lines.length,
+    keyOf: (i) => lines[i]?.row?.row.ticketId ?? lines[i]?.title ?? '',
+    usualPx: (i) => (lines[i]?.row ? ROW_PX : TITLE_PX),
+    scroll,
+  })
   const current = rows.find((row) => row.row.ticketId === picked) ?? now
   const count = (urgency: Urgency): number => rows.filter((row) => row.urgency === urgency).length
 
@@ -86,9 +104,8 @@ export function TodayPage() {
     const at = current ? rows.indexOf(current) : -1
     const next = rows[Math.min(rows.length - 1, Math.max(0, at + by))]
     if (!next) return
-    setMany((before) => Math.max(before, rows.indexOf(next) + 10))
     setPicked(next.row.ticketId)
-    document.getElementById(`ticket-${next.row.ticketId}`)?.scrollIntoView({ block: 'nearest' })
+    drawn.bringIntoSight(lines.findIndex(({ row }) => row === next))
   }
   useKeys({
     ArrowDown: move(1),
@@ -119,7 +136,7 @@ export function TodayPage() {
               <Counter inputRef={counterRef} wished={wish === 'counter' || early === 'counter'} />
             </Suspense>
           </div>
-          <div className="quiet-scroll min-h-0 flex-1" tabIndex={-1}>
+          <div ref={scroll} className="quiet-scroll min-h-0 flex-1" tabIndex={-1}>
             {error ? (
               <div className="p-4">
                 <Snag title="The tickets can’t be read.">{problemWords(error)} Nothing is lost; try again in a moment.</Snag>
@@ -129,25 +146,43 @@ export function TodayPage() {
             ) : rows.length === 0 ? (
               <FirstRun onOpen={() => void openTicket({})} />
             ) : (
-              GROUPS.map(({ urgency, title }) => {
-                const group = shown.filter((row) => row.urgency === urgency)
-                const all = count(urgency)
-                return group.length === 0 ? null : (
-                  <section key={urgency} aria-label={title}>
-                    <h2 className="flex items-baseline gap-3 border-b border-rule px-4 pt-1.5 pb-1 text-[17px] leading-[22px] not-first:border-t-2 not-first:border-t-ink">
-                      {title}
-                      <span className="font-text text-[15px] font-normal text-mute">{all === 1 ? '1 ticket' : `${all} tickets`}</span>
-                    </h2>
-                    <ul>
-                      {group.map((row) => (
-                        <TicketRow key={row.row.ticketId} row={row} now={row === current} on={on} />
-                      ))}
-                    </ul>
-                  </section>
-                )
-              })
+              <div style={{ paddingTop: drawn.beforePx, paddingBottom: drawn.afterPx }}>
+                {GROUPS.map(({ urgency, title }) => {
+                  const group = drawn.rows.flatMap(({ index, props }) => (lines[index]?.urgency === urgency ? [{ index, line: lines[index], props }] : []))
+                  const head = group.find(({ line }) => line.row === null)
+                  const all = count(urgency)
+                  return group.length === 0 ? null : (
+                    <section key={urgency} aria-label={title}>
+                      {head && (
+                        <h2
+                          {...head.props}
+                          className="flex items-baseline gap-3 border-b border-rule px-4 pt-1.5 pb-1 text-[17px] leading-[22px] [section+section>&]:border-t-2 [section+section>&]:border-t-ink"
+                        >
+                          {title}
+                          <span className="font-text text-[15px] font-normal text-mute">{all === 1 ? '1 ticket' : `${all} tickets`}</span>
+                        </h2>
+                      )}
+                      <ul>
+                        {group.map(
+                          ({ index, line, props }) =>
+                            line.row && (
+                              <li
+                                key={line.row.row.ticketId}
+                                {...props}
+                                aria-setsize={all}
+                                aria-posinset={index - lines.findIndex((each) => each.urgency === urgency)}
+                                className="border-b border-rule"
+                              >
+                                <TicketLink row={line.row} now={line.row === current} on={on} />
+                              </li>
+                            ),
+                        )}
+                      </ul>
+                    </section>
+                  )
+                })}
+              </div>
             )}
-            {many < rows.length && <MoreRows left={rows.length - many} onSeen={() => setMany((before) => before + AT_ONCE)} />}
           </div>
           <FoldedReminders />
           <footer className="hidden h-11 shrink-0 items-center gap-4 border-t-2 border-ink px-4 text-mute phone:flex">
@@ -195,25 +230,6 @@ function FirstRun({ onOpen }: { onOpen: () => void }) {
   )
 }
 
-/** The end of the rows drawn so far: once it comes into sight the next are drawn. */
-function MoreRows({ left, onSeen }: { left: number; onSeen: () => void }) {
-  const ref = useRef<HTMLButtonElement>(null)
-  useEffect(() => {
-    const end = ref.current
-    if (!end || typeof IntersectionObserver === 'undefined') return
-    const watch = new IntersectionObserver((entries) => {
-      if (entries.some((entry) => entry.isIntersecting)) onSeen()
-    })
-    watch.observe(end)
-    return () => watch.disconnect()
-  }, [onSeen])
-  return (
-    <button ref={ref} type="button" onClick={onSeen} className="min-h-11 w-full px-4 text-left font-semibold underline">
-      {left === 1 ? '1 more ticket' : `${left} more tickets`}
-    </button>
-  )
-}
-
 /** A counter dog by the number it was opened with. */
 function CounterLine({ row }: { row: DayRow }) {
   const look = readingStyle(useAppSelector((state) => state.settings))
@@ -228,50 +244,48 @@ function CounterLine({ row }: { row: DayRow }) {
   )
 }
 
-const TicketRow = memo(function TicketRow({ row: { row, urgency, due }, now, on }: { row: Row; now: boolean; on: string }) {
+const TicketLink = memo(function TicketLink({ row: { row, urgency, due }, now, on }: { row: Row; now: boolean; on: string }) {
   const { dog, number } = row
   const about = useMemo(() => aboutDog(dog as Dog | null, on), [dog, on])
   const waits = row.waitsFor
   const ticketName = number === 0 ? 'New ticket' : `Ticket ${number}`
   const names = row.families.map((family) => familyName(family)).join(', ') || 'No item yet'
   return (
-    <li id={`ticket-${row.ticketId}`} className="border-b border-rule">
-      <Link
-        to={`/tickets/${row.ticketId}`}
-        className={`grid grid-cols-[78px_1fr_auto] items-center gap-x-2.5 pr-4 pl-[11px] max-md:py-1.5 md:grid-cols-[78px_120px_98px_142px_1fr_96px] ${now ? 'min-h-[66px] border-l-[5px] border-ink bg-bench' : `min-h-[54px] border-l-[5px] ${urgency === 'overdue' ? 'border-snag' : 'border-transparent'}`}`}
-      >
-        <Suspense fallback={<span aria-hidden className="block w-[78px]" style={{ height: now ? 56 : 50 }} />}>
-          <DogOutline body={row.body} about={about} height={now ? 56 : 50} />
-        </Suspense>
-        <span className="min-w-0">
-          <span className="block truncate font-display text-[19px] leading-[22px] font-bold">
-            {dog?.name ?? (row.counter?.word ? upperFirst(row.counter.word) : 'Counter')}
+    <Link
+      to={`/tickets/${row.ticketId}`}
+      className={`grid grid-cols-[78px_1fr_auto] items-center gap-x-2.5 pr-4 pl-[11px] max-md:py-1.5 md:grid-cols-[78px_120px_98px_142px_1fr_96px] ${now ? 'min-h-[66px] border-l-[5px] border-ink bg-bench' : `min-h-[54px] border-l-[5px] ${urgency === 'overdue' ? 'border-snag' : 'border-transparent'}`}`}
+    >
+      <Suspense fallback={<span aria-hidden className="block w-[78px]" style={{ height: now ? 56 : 50 }} />}>
+        <DogOutline body={row.body} about={about} height={now ? 56 : 50} />
+      </Suspense>
+      <span className="min-w-0">
+        <span className="block truncate font-display text-[19px] leading-[22px] font-bold">
+          {dog?.name ?? (row.counter?.word ? upperFirst(row.counter.word) : 'Counter')}
+        </span>
+        <span className="block truncate text-[14px] leading-[18px] text-mute">{dog ? breedWords(dog) || ticketName : <CounterLine row={row} />}</span>
+        <span className="line-clamp-2 text-[14px] leading-[18px] md:hidden">{waitsForWords(waits)}</span>
+      </span>
+      <span className="hidden text-[15px] leading-[18px] md:block">{names}</span>
+      <span className="hidden md:block">
+        <MiniStitch states={stages.map((stage) => ({ stage, state: row.states[stage] }))} current={row.stage} />
+        <span className="text-[14px] leading-[18px] text-mute">{stageName(row.stage)}</span>
+      </span>
+      <span className="hidden items-center gap-2 md:flex">
+        {now ? (
+          <span className="inline-flex min-h-11 w-full items-center justify-between gap-2 border-2 border-ink bg-tape px-3 py-1 leading-[18px] font-bold text-tape-ink">
+            {waitsForWords(waits)} <KeyCap tone="tape">Enter</KeyCap>
           </span>
-          <span className="block truncate text-[14px] leading-[18px] text-mute">{dog ? breedWords(dog) || ticketName : <CounterLine row={row} />}</span>
-          <span className="line-clamp-2 text-[14px] leading-[18px] md:hidden">{waitsForWords(waits)}</span>
-        </span>
-        <span className="hidden text-[15px] leading-[18px] md:block">{names}</span>
-        <span className="hidden md:block">
-          <MiniStitch states={stages.map((stage) => ({ stage, state: row.states[stage] }))} current={row.stage} />
-          <span className="text-[14px] leading-[18px] text-mute">{stageName(row.stage)}</span>
-        </span>
-        <span className="hidden items-center gap-2 md:flex">
-          {now ? (
-            <span className="inline-flex min-h-11 w-full items-center justify-between gap-2 border-2 border-ink bg-tape px-3 py-1 leading-[18px] font-bold text-tape-ink">
-              {waitsForWords(waits)} <KeyCap tone="tape">Enter</KeyCap>
-            </span>
-          ) : (
-            <>
-              {row.verdict && <Mark grade={row.verdict} basis="seen" />}
-              <span className="text-[15px] leading-[18px]">{waitsForWords(waits)}</span>
-            </>
-          )}
-        </span>
-        <span className={`text-right leading-[18px] ${urgency === 'overdue' ? 'text-snag' : ''}`}>
-          <span className="block text-[15.5px] font-bold whitespace-nowrap">{due === null ? '' : due === on ? 'Today' : dayWords(due)}</span>
-          {urgency === 'overdue' && due !== null && <span className="text-[14px]">{lateWords(due, on)}</span>}
-        </span>
-      </Link>
-    </li>
+        ) : (
+          <>
+            {row.verdict && <Mark grade={row.verdict} basis="seen" />}
+            <span className="text-[15px] leading-[18px]">{waitsForWords(waits)}</span>
+          </>
+        )}
+      </span>
+      <span className={`text-right leading-[18px] ${urgency === 'overdue' ? 'text-snag' : ''}`}>
+        <span className="block text-[15.5px] font-bold whitespace-nowrap">{due === null ? '' : due === on ? 'Today' : dayWords(due)}</span>
+        {urgency === 'overdue' && due !== null && <span className="text-[14px]">{lateWords(due, on)}</span>}
+      </span>
+    </Link>
   )
 })

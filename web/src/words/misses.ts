@@ -1,4 +1,5 @@
 import { formatWeight, measures, type LengthStyle } from '@merry-tailor/core'
+import { lengthText } from '../ui/length/length-text'
 
 /** Rings close round the dog; heights stand over it; the rest lies along it. */
 const RINGS: ReadonlySet<string> = new Set(['M01', 'M02', 'M03', 'M04', 'M07', 'M08', 'M09', 'M21', 'M22', 'M29', 'M31', 'M36'])
@@ -21,3 +22,9 @@ export const isWeight = (measure: string): boolean => measures[measure]?.quantit
 
 /** A weight as this shop reads it. */
 export const weightWords = (kg: number, look: Pick<Look, 'unit'>): string => formatWeight(kg, look.unit === 'in' ? 'lb' : 'kg')
+
+/** By how much a piece misses and which way: "5 1/2 too short"; less than can be read on a tape is "just too short". */
+export function missedBy(measure: string, byMm: number, look: Look): string {
+  const amount = isWeight(measure) ? weightWords(Math.abs(byMm), look) : lengthText(Math.abs(byMm), look)
+  return `${/^0(?![\d.,])/.test(amount) ? 'just' : amount} ${missWord(measure, byMm > 0 ? 'small' : 'big')}`
+}

@@ -1,5 +1,5 @@
 import { chooseStyles, familyOf, offeredTables, offerKey, optionsOf, stillGrows, type FamilyId, type Offer, type RankedSize } from '@merry-tailor/core'
-import { useMemo, useState } from 'react'
+import { useMemo, useRef, useState, type ComponentPropsWithRef } from 'react'
 import { Link } from 'react-router'
 import { usePiecesQuery, useSizeTablesQuery } from '../../api/queries'
 import { valueStyle } from '../../state/settings'
@@ -10,10 +10,10 @@ import { useRankAll } from '../../form'
 import { Toggles } from '../../ui/controls/Toggles'
 import { Mark } from '../../ui/marks/Mark'
 import { VerdictWord } from '../../said/VerdictWord'
+import { useWindow } from '../../ui/long-list/use-window'
 import { Unrolling } from '../../ui/State'
-import { lengthText } from '../../ui/length/length-text'
 import { Worded } from '../../ui/length/Worded'
-import { isWeight, missWord, weightWords } from '../../words/misses'
+import { missedBy } from '../../words/misses'
 import { faceOf } from '../../words/offer-face'
 import { familyName, measureName, wayName } from '../../words/stages'
 import { titleWords } from '../../words/titles'
@@ -27,7 +27,8 @@ interface Row {
   size: RankedSize
 }
 
-const SHOWN = 40
+/** Height of a size before it was drawn, px. */
+const ROW_PX = 61
 
 /** Every size of everything that suits this dog and its work, best first, each measure with its mark. */
 export function AllSizesRoom() {
@@ -39,7 +40,8 @@ export function AllSizesRoom() {
   const out = tablesOut || piecesOut
   const { views } = useShop()
   const [only, setOnly] = useState<FamilyId | null>(null)
-  const [many, setMany] = useState(SHOWN)
+  const scroll = useRef<HTMLDivElement>(null)
+  const list = useRef<HTMLUListElement>(null)
 
   const families = useMemo(() => {
     const onTicket = sheet.items.filter((item) => !item.removed).map((item) => item.family)
@@ -78,10 +80,12 @@ export function AllSizesRoom() {
       )
   }, [ranked])
   const shown = rows.filter((row) => only === null || familyOf(row.offer) === only)
+  const keyOf = ({ offer, size }: Row): string => `${offerKey(offer)} ${size.label}`
+  const drawn = useWindow({ count: shown.length, keyOf: (i) => (shown[i] ? keyOf(shown[i]) : ''), usualPx: () => ROW_PX, scroll, list })
   const present = families.filter((family) => rows.some((row) => familyOf(row.offer) === family))
 
   return (
-    <div className="quiet-scroll min-h-0 flex-1">
+    <div ref={scroll} className="quiet-scroll min-h-0 flex-1">
       <header className="border-b-2 border-ink bg-bench px-5 py-2.5">
         <h1 className="text-[26px] leading-[34px]">Every size for {name}</h1>
         <p className="text-mute">
@@ -110,27 +114,23 @@ export function AllSizesRoom() {
           , or say under Ask what the dog will do.
         </p>
       ) : (
-        <ul aria-label="Sizes, best first" className="bg-panel">
-          {shown.slice(0, many).map((row) => (
-            <SizeRow key={`${offerKey(row.offer)} ${row.size.label}`} row={row} />
-          ))}
+        <ul ref={list} aria-label="Sizes, best first" className="bg-panel" style={{ paddingTop: drawn.beforePx, paddingBottom: drawn.afterPx }}>
+          {drawn.rows.map(({ index, props }) => {
+            const row = shown[index]
+            return row && <SizeRow key={keyOf(row)} row={row} place={{ ...props, 'aria-setsize': shown.length, 'aria-posinset': index + 1 }} />
+          })}
         </ul>
-      )}
-      {shown.length > many && (
-        <button type="button" onClick={() => setMany(many + 100)} className="m-4 min-h-11 border-2 border-ink bg-panel px-3 font-bold">
-          Show {Math.min(100, shown.length - many)} more
-        </button>
       )}
     </div>
   )
 }
 
-function SizeRow({ row: { offer, size } }: { row: Row }) {
+function SizeRow({ row: { offer, size }, place }: { row: Row; place: ComponentPropsWithRef<'li'> }) {
   const face = faceOf(offer)
   const settings = useAppSelector((state) => state.settings)
   const look = { ...valueStyle(settings), unit: settings.unit }
   return (
-    <li className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-rule px-5 py-2">
+    <li {...place} className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-rule px-5 py-2">
       <span className="w-[220px] max-md:w-full">
         <b className="block text-[17px] leading-[21px]">{sizeName(face, size.label)}</b>
         <span className="text-[13.5px] text-mute">
@@ -148,9 +148,7 @@ function SizeRow({ row: { offer, size } }: { row: Row }) {
             {shortName(fit.measure)}
             {(fit.grade === 'fails' || fit.grade === 'doubt') && fit.byMm !== null && fit.byMm !== 0 && (
               <b className={fit.grade === 'fails' ? 'text-snag' : 'text-chalk'}>
-                <Worded
-                  text={`${isWeight(fit.measure) ? weightWords(Math.abs(fit.byMm), look) : lengthText(Math.abs(fit.byMm), look)} ${missWord(fit.measure, fit.byMm > 0 ? 'small' : 'big')}`}
-                />
+                <Worded text={missedBy(fit.measure, fit.byMm, look)} />
               </b>
             )}
             {fit.guess && <span className="text-mute">guess</span>}
