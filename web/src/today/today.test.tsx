@@ -149,7 +149,7 @@ describe('the search', () => {
     const router = show()
     const field = await screen.findByPlaceholderText('Dog, owner, ticket')
     fireEvent.keyDown(document.body, { key: '/' })
-    expect(document.activeElement).toBe(field)
+    await waitFor(() => expect(document.activeElement).toBe(field))
     fireEvent.change(field, { target: { value: 'marl' } })
     fireEvent.click(await screen.findByRole('option', { name: /Marlin Signe/ }))
     expect(router.state.location.pathname).toBe(`/dogs/${dog.id}`)

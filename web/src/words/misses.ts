@@ -26,5 +26,5 @@ export const weightWords = (kg: number, look: Pick<Look, 'unit'>): string => for
 /** By how much a piece misses and which way: "5 1/2 too short"; less than can be read on a tape is "just too short". */
 export function missedBy(measure: string, byMm: number, look: Look): string {
   const amount = isWeight(measure) ? weightWords(Math.abs(byMm), look) : lengthText(Math.abs(byMm), look)
-  return `${/^0(?![\d.,])/.test(amount) ? 'just' : amount} ${missWord(measure, byMm > 0 ? 'small' : 'big')}`
+  return `${Number(amount) === 0 ? 'just' : amount} ${missWord(measure, byMm > 0 ? 'small' : 'big')}`
 }
