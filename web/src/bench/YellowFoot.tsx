@@ -1,4 +1,5 @@
 import { KeyCap } from '../ui/controls/KeyCap'
+import { Problem } from '../ui/controls/Problem'
 
 interface YellowFootProps {
   title: string
@@ -12,11 +13,7 @@ interface YellowFootProps {
 export function YellowFoot({ title, detail, problem, onPress }: YellowFootProps) {
   return (
     <div className="border-t-2 border-ink bg-panel p-3 max-md:fixed max-md:inset-x-0 max-md:bottom-0 max-md:z-10">
-      {problem && (
-        <p role="alert" className="pb-1 font-semibold text-snag">
-          {problem}
-        </p>
-      )}
+      <Problem className="pb-1">{problem}</Problem>
       <button
         type="button"
         onClick={onPress}

@@ -12,6 +12,7 @@ import { KeyCap } from '../ui/controls/KeyCap'
 import { Picker } from '../ui/controls/Picker'
 import { pawName } from '../words/measuring'
 import { problemWords } from '../words/problems'
+import { Problem } from '../ui/controls/Problem'
 
 type Came = 'fine' | 'worn' | 'lost'
 const NEXT: Readonly<Record<Came, Came>> = { fine: 'worn', worn: 'lost', lost: 'fine' }
@@ -97,11 +98,7 @@ export function BackFromOuting({
               )
             })}
           </ul>
-          {problem && (
-            <p role="alert" className="font-semibold text-snag">
-              {problem}
-            </p>
-          )}
+          <Problem>{problem}</Problem>
           <button type="button" onClick={keep} className="min-h-12 w-full rounded-[2px] border-2 border-ink bg-tape px-4 text-[17px] font-bold text-tape-ink">
             Keep this outing
           </button>

@@ -1,5 +1,6 @@
 import { breakIn, symptomsFor, type BootOuting } from '@merry-tailor/core'
 import { useMemo } from 'react'
+import { Problem } from '../ui/controls/Problem'
 
 const seenWords = (id: string): string =>
   symptomsFor('B1', [])
@@ -14,11 +15,7 @@ export function GettingUsed({ outings }: { outings: readonly BootOuting[] }) {
   }, [outings])
   return (
     <>
-      {next.stop && (
-        <p role="alert" className="border-l-[5px] border-snag bg-snag-bg px-3 py-2 font-semibold">
-          Stop: {seenWords(next.stop)}. Boots off, look at the paw; if it goes on, ask the vet.
-        </p>
-      )}
+      {next.stop && <Problem barred>Stop: {seenWords(next.stop)}. Boots off, look at the paw; if it goes on, ask the vet.</Problem>}
       <p>
         <b>Getting used to them, step {next.step} of 4:</b> {next.paws === 'one-pair' ? 'one pair' : 'all four'}, {next.where},{' '}
         {next.minutes[0] === next.minutes[1] ? next.minutes[0] : `${next.minutes[0]} to ${next.minutes[1]}`} min. High steps fade; straps again after a minute.

@@ -7,6 +7,7 @@ import { Button } from '../ui/controls/Button'
 import { TextField } from '../ui/controls/TextField'
 import { cablePort, hasSerial, standInPort } from './port'
 import { valueOf, type Device } from './use-device'
+import { Problem } from '../ui/controls/Problem'
 
 const LOW_BATTERY = 20
 
@@ -45,11 +46,9 @@ export function DevicePanel({ device, waitsFor }: { device: Device; waitsFor: st
           )}
         </div>
       )}
-      {problem && (
-        <p role="alert" className="mt-2 border-l-[5px] border-snag bg-snag-bg px-3 py-2">
-          {problem}
-        </p>
-      )}
+      <Problem barred className="mt-2">
+        {problem}
+      </Problem>
       {port && (
         <>
           <p className="mt-1 text-mute">

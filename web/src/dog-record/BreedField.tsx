@@ -2,6 +2,7 @@ import { suggestBreeds } from '@merry-tailor/core'
 import { useId, useState } from 'react'
 import { Meanwhile } from '../ui/controls/Meanwhile'
 import { useSavedDraft, type SaveResult } from '../ui/controls/use-saved-draft'
+import { Problem, useFieldProblem } from '../ui/controls/Problem'
 
 interface BreedFieldProps {
   label: string
@@ -23,6 +24,7 @@ export function BreedField({ label, value, placeholder, onSave }: BreedFieldProp
     setAt(-1)
     saved.leave(typed.trim())
   }
+  const { field, id: problemId } = useFieldProblem(problem)
   return (
     <div className="relative">
       <label htmlFor={id} className="mb-1 block text-[13.5px] font-semibold text-mute">
@@ -35,7 +37,7 @@ export function BreedField({ label, value, placeholder, onSave }: BreedFieldProp
         aria-controls={`${id}-list`}
         aria-autocomplete="list"
         aria-activedescendant={at >= 0 ? `${id}-${at}` : undefined}
-        aria-invalid={problem ? true : undefined}
+        {...field}
         value={saved.shown}
         placeholder={placeholder}
         maxLength={80}
@@ -86,11 +88,9 @@ export function BreedField({ label, value, placeholder, onSave }: BreedFieldProp
         ))}
       </ul>
       <Meanwhile saved={saved} />
-      {problem !== null && (
-        <p role="alert" className="mt-1 text-[13.5px] font-semibold text-snag">
-          {problem}
-        </p>
-      )}
+      <Problem id={problemId} className="mt-1 text-[13.5px]">
+        {problem}
+      </Problem>
     </div>
   )
 }

@@ -9,6 +9,7 @@ import { Picker } from '../ui/controls/Picker'
 import { TextField } from '../ui/controls/TextField'
 import { DayField } from '../ui/date'
 import { noteKindName } from '../words/dogs'
+import { Problem } from '../ui/controls/Problem'
 
 /** Notes nobody writes of a male. */
 const OF_FEMALES: readonly DogNoteKind[] = ['pregnant', 'whelped']
@@ -95,11 +96,7 @@ export function DogNotes({ dog, notes }: { dog: Dog; notes: readonly DogNote[] }
           />
           <Button type="submit">Add note</Button>
         </div>
-        {problem !== null && (
-          <p role="alert" className="font-semibold text-snag">
-            {problem}
-          </p>
-        )}
+        <Problem>{problem}</Problem>
       </form>
     </section>
   )

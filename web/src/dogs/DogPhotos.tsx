@@ -6,6 +6,7 @@ import { useAppSelector } from '../state/store'
 import { longDay } from '../state/today'
 import { problemWords } from '../words/problems'
 import { Button } from '../ui/controls/Button'
+import { Problem } from '../ui/controls/Problem'
 
 const VIEWS: readonly { view: PhotoView; name: string }[] = [
   { view: 'front', name: 'Front' },
@@ -84,12 +85,12 @@ export function DogPhotos({ dogId, photos }: { dogId: string; photos: readonly P
         })}
       </ul>
       {problem && (
-        <p role="alert" className="mx-4 mb-3 border-l-[5px] border-snag bg-snag-bg px-3 py-2">
+        <Problem barred className="mx-4 mb-3">
           {problem}{' '}
           <Button tone="quiet" onClick={() => setProblem(null)}>
             Seen
           </Button>
-        </p>
+        </Problem>
       )}
     </section>
   )

@@ -15,6 +15,7 @@ import { Mark } from '../ui/marks/Mark'
 import { problemWords, weightProblemWords } from '../words/problems'
 import { BECAUSE, RUNG_NAMES } from './ladder-words'
 import { useLadder } from './use-ladder'
+import { Problem } from '../ui/controls/Problem'
 
 /** How a dog learns to draw: what the next outing should be, and every one it had. */
 export function Ladder({ dog, outings }: { dog: Dog; outings: readonly Outing[] }) {
@@ -216,11 +217,7 @@ function NewOuting({ dog, rung: first, loadKg, weightUnit }: { dog: Dog; rung: R
         </div>
         <TextField label="What was seen" value={note} maxLength={200} onChange={(event) => setNote(event.target.value)} />
         <Button type="submit">Keep this outing</Button>
-        {problem?.at === 'all' && (
-          <p role="alert" className="font-semibold text-snag">
-            {problem.says}
-          </p>
-        )}
+        {problem?.at === 'all' && <Problem>{problem.says}</Problem>}
       </form>
     </details>
   )

@@ -9,6 +9,7 @@ import { Button } from '../ui/controls/Button'
 import { TextField } from '../ui/controls/TextField'
 import { dogLine } from '../words/dogs'
 import { problemWords } from '../words/problems'
+import { Problem } from '../ui/controls/Problem'
 
 /** So many records are offered at once. */
 const SHOWN = 5
@@ -102,11 +103,7 @@ export function OneDog({ dog, joins }: { dog: Dog; joins: DogSheet['joins'] }) {
           ))}
         </ul>
       )}
-      {refused !== null && (
-        <p role="alert" className="mt-1 font-semibold text-snag">
-          {refused}
-        </p>
-      )}
+      <Problem className="mt-1">{refused}</Problem>
     </section>
   )
 }

@@ -8,6 +8,7 @@ import { Mark } from '../ui/marks/Mark'
 import { verdictWord } from '../words/verdicts'
 import { DRAFT_NAMES } from './draft-names'
 import { useDraftStraps, type DraftRow, type DraftStraps } from './use-draft-straps'
+import { Problem } from '../ui/controls/Problem'
 
 interface StepStripProps {
   item: Item
@@ -69,11 +70,7 @@ export function StepStrip({ item, rig, begunAt, soFar }: StepStripProps) {
       {open && sheet.ticket.state !== 'closed' && (
         <OpenStep key={open.part} row={open} straps={straps} say={say} onDone={() => setPicked((now) => (now === open.part ? null : now))} />
       )}
-      {straps.problem && (
-        <p role="alert" className="px-4 pb-1 font-semibold text-snag">
-          {straps.problem}
-        </p>
-      )}
+      <Problem className="px-4 pb-1">{straps.problem}</Problem>
     </section>
   )
 }

@@ -12,6 +12,7 @@ import { verdictWord } from '../words/verdicts'
 import { AsOnOther } from './AsOnOther'
 import { DRAFT_MISSES, DRAFT_NAMES } from './draft-names'
 import { useDraftStraps, type DraftRow, type DraftStraps } from './use-draft-straps'
+import { Problem } from '../ui/controls/Problem'
 
 interface StrapTableProps {
   item: Item
@@ -83,11 +84,7 @@ export function StrapTable({ item, rig, className = '', above, children }: Strap
           </li>
         ))}
       </ol>
-      {straps.problem && (
-        <p role="alert" className="px-4 py-1 font-semibold text-snag">
-          {straps.problem}
-        </p>
-      )}
+      <Problem className="px-4 py-1">{straps.problem}</Problem>
       {start.misses.length > 0 && (
         <ul className="px-4 py-2 text-[14.5px] leading-[18px]">
           {start.misses.map(({ code, byMm }) => (

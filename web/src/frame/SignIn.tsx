@@ -2,6 +2,7 @@ import { useState, type SyntheticEvent, type ReactNode } from 'react'
 import { access, type Told } from '../api/access'
 import { useOnce } from '../state/use-once'
 import { TextField } from '../ui/controls/TextField'
+import { Problem } from '../ui/controls/Problem'
 
 /** How this device may be called until somebody says. */
 const usualName = (): string => (/iPhone|Android|Mobile/.test(navigator.userAgent) ? 'A phone' : 'A computer')
@@ -59,11 +60,7 @@ export function SignIn({ code = '', onIn }: SignInProps) {
           problem={problem?.at === 'name' ? problem.text : undefined}
           onChange={(event) => setName(event.target.value)}
         />
-        {problem?.at === null && (
-          <p role="alert" className="font-semibold text-snag">
-            {problem.text}
-          </p>
-        )}
+        {problem?.at === null && <Problem>{problem.text}</Problem>}
         <button type="submit" className="min-h-14 w-full rounded-[2px] border-2 border-ink bg-tape px-4 text-[19px] font-bold text-tape-ink">
           Let me in
         </button>

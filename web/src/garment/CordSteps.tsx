@@ -7,6 +7,7 @@ import { VerdictWord } from '../said/VerdictWord'
 import { useCutLook } from './use-cut-look'
 import { CORD_WORDS } from './cords-of'
 import { CORD_ANSWERS, useCordSteps, type CordAnswer, type CordRow } from './use-cord-steps'
+import { Problem } from '../ui/controls/Problem'
 
 const WORDS: Readonly<Record<CordAnswer, { key: string; done: string; grade: 'holds' | 'doubt' | 'fails'; then: string }>> = {
   'lies close': { key: 'Lies close', done: 'Lies close', grade: 'holds', then: '' },
@@ -75,11 +76,7 @@ export function CordSteps({ family, thing, cords }: { family: GarmentFamily; thi
           }
         />
       )}
-      {problem && (
-        <p role="alert" className="order-4 px-4 pb-1 font-semibold text-snag">
-          {problem}
-        </p>
-      )}
+      <Problem className="order-4 px-4 pb-1">{problem}</Problem>
     </section>
   )
 }

@@ -10,6 +10,7 @@ import { edgeName } from './garment-words'
 import { withPin, type Move } from './moves'
 import { useCutLook } from './use-cut-look'
 import type { PlanInHand } from './use-plan'
+import { Problem } from '../ui/controls/Problem'
 
 interface PinnedHereProps {
   hand: PlanInHand
@@ -111,12 +112,12 @@ export function PinnedHere({ hand, drafted, round, rounds }: PinnedHereProps) {
         </div>
       )}
       {hand.refused && (
-        <p role="alert" className="mt-1 font-semibold text-snag">
+        <Problem className="mt-1">
           {hand.refused}{' '}
           <button type="button" onClick={hand.takeTheirs} className="min-h-11 font-bold underline">
             Take theirs
           </button>
-        </p>
+        </Problem>
       )}
       <ul aria-label="Pins" className="mt-1">
         {pins.map((move) => {

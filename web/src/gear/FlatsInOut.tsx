@@ -9,6 +9,7 @@ import { FileButton } from '../ui/controls/FileButton'
 import { SaveText } from '../ui/controls/SaveText'
 import { problemWords } from '../words/problems'
 import { FRESH } from './fresh-piece'
+import { Problem } from '../ui/controls/Problem'
 
 type Came = { name: string; list: PieceFlat[] } | { name: string; problems: { at: string; message: string }[] }
 
@@ -101,11 +102,7 @@ export function FlatsInOut({ pieces }: { pieces: readonly Piece[] }) {
         </div>
       )}
       {taken !== null && <p className="mt-1 text-[14.5px]">{taken === 1 ? 'One piece' : `${taken} pieces`} kept.</p>}
-      {problem && (
-        <p role="alert" className="mt-1 font-semibold text-snag">
-          {problem}
-        </p>
-      )}
+      <Problem className="mt-1">{problem}</Problem>
     </section>
   )
 }

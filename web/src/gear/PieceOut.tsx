@@ -8,6 +8,7 @@ import { saveField } from '../state/save-field'
 import { Button } from '../ui/controls/Button'
 import { DayField } from '../ui/date'
 import { problemWords } from '../words/problems'
+import { Problem } from '../ui/controls/Problem'
 
 /** For which tickets a piece is out, until when, and that it is back. */
 export function PieceOut({ pieceId }: { pieceId: string }) {
@@ -58,11 +59,7 @@ function OutLine({ booking }: { booking: Booking }) {
           </Button>
         </div>
       )}
-      {refused !== null && (
-        <p role="alert" className="w-full font-semibold text-snag">
-          {refused}
-        </p>
-      )}
+      <Problem className="w-full">{refused}</Problem>
     </li>
   )
 }

@@ -14,6 +14,7 @@ import { saveField } from '../state/save-field'
 import { PieceOut } from './PieceOut'
 import { PieceSet } from './PieceSet'
 import { FlatMeasures } from './FlatMeasures'
+import { Problem } from '../ui/controls/Problem'
 
 const NOBODY = 'nobody'
 const NO_TABLE = 'none'
@@ -56,11 +57,7 @@ export function PieceView({ piece }: { piece: Piece }) {
       </header>
       <PieceOut pieceId={piece.id} />
       <div className="space-y-4 bg-panel px-5 py-4">
-        {refused && (
-          <p role="alert" className="border-l-[5px] border-snag bg-snag-bg px-3 py-2">
-            {refused}
-          </p>
-        )}
+        <Problem barred>{refused}</Problem>
         <div className="grid gap-4 sm:grid-cols-2">
           {text('tag', 'Name written on it', 40)}
           {text('maker', 'Maker', 80)}

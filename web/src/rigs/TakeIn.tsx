@@ -3,6 +3,7 @@ import { v7 as uuid } from 'uuid'
 import { useOnce } from '../state/use-once'
 import { Button } from '../ui/controls/Button'
 import { problemWords } from '../words/problems'
+import { Problem } from '../ui/controls/Problem'
 
 /** Takes a thing in with usual numbers, once, and says why where it could not be kept. */
 export function TakeIn({
@@ -26,11 +27,7 @@ export function TakeIn({
   return (
     <div>
       <Button onClick={() => void once(make)}>{children}</Button>
-      {problem && (
-        <p role="alert" className="font-semibold text-snag">
-          {problem}
-        </p>
-      )}
+      <Problem>{problem}</Problem>
     </div>
   )
 }

@@ -4,6 +4,7 @@ import { useCopiesQuery, useMakeCopyMutation } from '../api/queries'
 import { Button } from '../ui/controls/Button'
 import { problemWords } from '../words/problems'
 import { BringBack, SaidLine, withPassphrase, type Said } from './BringBack'
+import { Problem } from '../ui/controls/Problem'
 
 /** The copies in the drawer: made every night, kept a week, a month and a year long, each checked; one is brought back in one act. */
 export function Drawer({ onBack }: { onBack: () => void }) {
@@ -42,9 +43,9 @@ export function Drawer({ onBack }: { onBack: () => void }) {
             {data ? `, in ${data.folder}` : ''}. A stick or a folder another computer keeps in step is a safer place: name it under Folder for copies.
           </p>
           {data?.failure && (
-            <p role="alert" className="mt-2 border-l-[5px] border-snag bg-snag-bg px-3 py-2">
+            <Problem barred className="mt-2">
               <b>The last copy could not be made.</b> {data.failure}
-            </p>
+            </Problem>
           )}
           <ul className="mt-2">
             {copies.slice(0, 12).map((copy) => (

@@ -20,6 +20,7 @@ import { Views } from './Views'
 import { WhoGetsIn } from './WhoGetsIn'
 import { Drawer } from './Drawer'
 import { WholeBook } from './WholeBook'
+import { Problem } from '../ui/controls/Problem'
 
 const SAMPLE_MM = 611
 
@@ -84,11 +85,7 @@ export function SettingsPage() {
             maxLength={200}
             onSave={(typed) => saveText('greeting', typed)}
           />
-          {refused && (
-            <p role="alert" className="border-l-[5px] border-snag bg-snag-bg px-3 py-2">
-              {refused}
-            </p>
-          )}
+          <Problem barred>{refused}</Problem>
           <Line label="Inches shown to">
             <Segmented
               label="Inches shown to"

@@ -6,6 +6,7 @@ import { Button } from '../ui/controls/Button'
 import { TextField } from '../ui/controls/TextField'
 import { TickRow } from '../ui/controls/TickRow'
 import { QrCode } from './QrCode'
+import { Problem } from '../ui/controls/Problem'
 
 const AWAY = 'The server does not answer. What was typed stays here; try again.'
 
@@ -86,9 +87,9 @@ function Passphrase({ now, onDone }: { now: Access; onDone: () => void }) {
       <TextField label="New passphrase" type="password" autoComplete="new-password" value={typed} maxLength={200} hint="Ten characters or more; a few words are good." problem={at('typed')} onChange={(event) => setTyped(event.target.value)} />
       <TextField label="Once more" type="password" autoComplete="new-password" value={twice} maxLength={200} problem={at('twice')} onChange={(event) => setTwice(event.target.value)} />
       {problem?.at === null && (
-        <p role="alert" className="font-semibold text-snag">
+        <Problem>
           {problem.text}
-        </p>
+        </Problem>
       )}
       <p className="text-[14px] leading-[18px] text-mute">Nobody can tell it to you later. Without it, access.json beside the book is taken away and the passphrase set anew; the book stays.</p>
       <div className="flex gap-2">
@@ -159,11 +160,7 @@ function LetIn({ lan }: { lan: NonNullable<Access['lan']> }) {
         <Button tone="primary" onClick={() => void make()}>
           Let a device in
         </Button>
-        {problem && (
-          <p role="alert" className="mt-1 font-semibold text-snag">
-            {problem}
-          </p>
-        )}
+        <Problem className="mt-1">{problem}</Problem>
       </div>
     )
   return (

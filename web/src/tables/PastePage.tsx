@@ -25,6 +25,7 @@ import { problemWords } from '../words/problems'
 import { measureName, wayName } from '../words/stages'
 import { tableId } from './table-draft'
 import { upperFirst } from '../words/first-letter'
+import { Problem } from '../ui/controls/Problem'
 
 const isText = (kept: unknown): kept is string => typeof kept === 'string'
 
@@ -290,11 +291,7 @@ function Mapping({ pasted, onBack, onTaken }: { pasted: Pasted; onBack: () => vo
                 setProblems([])
               }}
             />
-            {weightAt && (
-              <p role="alert" className="mt-1 text-[13.5px] font-semibold text-snag">
-                {sentence(weightAt)}
-              </p>
-            )}
+            {weightAt && <Problem className="mt-1 text-[13.5px]">{sentence(weightAt)}</Problem>}
           </div>
         )}
         {open.map(({ c, way, key }) => (

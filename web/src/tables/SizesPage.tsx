@@ -18,6 +18,7 @@ import { lengthText } from '../ui/length/length-text'
 import { Worded } from '../ui/length/Worded'
 import { problemWords } from '../words/problems'
 import { familyName, measureName, wayName } from '../words/stages'
+import { Problem } from '../ui/controls/Problem'
 
 /** As the handbook lists them: harnesses, then coats, boots and crates. */
 const ORDER = Object.keys(families)
@@ -182,11 +183,7 @@ function PutAway({ table: { retired, ...table } }: { table: SizeTable }) {
       <Button tone="quiet" onClick={put}>
         {retired ? 'Offer it again' : 'No longer offered'}
       </Button>
-      {refused !== null && (
-        <p role="alert" className="w-full font-semibold text-snag">
-          Not saved. {refused}
-        </p>
-      )}
+      {refused !== null && <Problem className="w-full">Not saved. {refused}</Problem>}
     </>
   )
 }

@@ -3,10 +3,16 @@ import { useState } from 'react'
 import { Button } from '../ui/controls/Button'
 import { Picker } from '../ui/controls/Picker'
 import { TextField } from '../ui/controls/TextField'
+import { Box } from '../ui/grid/Box'
+import { EntryGrid, type GridColumn } from '../ui/grid/EntryGrid'
 import { TapePlate } from '../ui/plates/TapePlate'
 import { platesOf } from '../ui/plates/plate-of'
 import { measureName } from '../words/stages'
 import { emptyRow, keyOf, type DraftColumn, type DraftProblem, type DraftRow, type TableDraft, weightUnitOf } from './table-draft'
+import { Problem } from '../ui/controls/Problem'
+
+/** A cell's number, at the right of a narrow box. */
+const CELL = { maxLength: 40, look: 'text-right text-[16px]', className: 'w-[78px]' }
 
 interface TableCellsProps {
   draft: TableDraft
@@ -24,107 +30,110 @@ export function TableCells({ draft, problems, onChange }: TableCellsProps) {
   }
   const tested = draft.family === 'H24' || draft.rows.some((row) => row.tested !== '')
   const form = typicalForm(null)
+  const wordOf = (column: DraftColumn): string => (column.kind === 'measure' ? measureName(column.id) : column.id)
+  const sizeOf = (row: DraftRow, r: number): string => row.label || `Size ${r + 1}`
+  const columns: GridColumn<DraftRow>[] = [
+    {
+      id: 'size',
+      header: 'Size',
+      meta: { head: 'pr-3', cell: 'py-1.5 pr-3', rowHead: true },
+      cell: ({ row: { original: row, index } }) => (
+        <Box
+          label={`Name of size ${index + 1}`}
+          value={row.label}
+          problem={problem(`row ${row.key} label`)}
+          onChange={(event) => change(row.key, { label: event.target.value })}
+          {...CELL}
+          look="text-[16px] font-bold"
+          className="w-[108px]"
+        />
+      ),
+    },
+    ...draft.columns.map((column): GridColumn<DraftRow> => ({
+      id: keyOf(column),
+      header: () => (
+        <>
+          {column.kind === 'measure' && (
+            <TapePlate
+              form={form}
+              plate={platesOf(column.id)[0] ?? 'side'}
+              measure={column.id}
+              width={150}
+              height={84}
+              plain
+              label={`Path of ${measureName(column.id).toLowerCase()}`}
+            />
+          )}
+          <span className="block max-w-[168px] text-[15px] leading-[18px] text-ink">
+            {column.kind === 'measure' ? measureName(column.id) : `Strap: ${column.id}`}
+          </span>
+          <span className="flex items-center justify-between text-[13.5px] font-normal">
+            from, to, {column.kind === 'measure' && column.id === 'M00' ? weightUnitOf(draft.unit) : draft.unit}
+            <button
+              type="button"
+              aria-label={`Take out the column ${wordOf(column)}`}
+              onClick={() => onChange({ columns: draft.columns.filter((each) => each !== column) })}
+              className="min-h-11 px-1 font-semibold underline"
+            >
+              take out
+            </button>
+          </span>
+        </>
+      ),
+      meta: { head: 'px-2 pb-1', cell: 'px-2 py-1.5' },
+      cell: ({ row: { original: row, index } }) => (
+        <span className="flex gap-1.5">
+          {([0, 1] as const).map((end) => (
+            <Box
+              key={end}
+              label={`${sizeOf(row, index)}, ${wordOf(column)}, ${end === 0 ? 'from' : 'to'}`}
+              value={row.cells[keyOf(column)]?.[end] ?? ''}
+              problem={problem(`row ${row.key} ${keyOf(column)} ${end}`)}
+              onChange={(event) => type(row, column, end, event.target.value)}
+              {...CELL}
+            />
+          ))}
+        </span>
+      ),
+    })),
+    ...(tested
+      ? [
+          {
+            id: 'tested',
+            header: 'Tested to, kg',
+            meta: { head: 'px-2 pb-1', cell: 'px-2 py-1.5' },
+            cell: ({ row: { original: row, index } }) => (
+              <Box
+                label={`${sizeOf(row, index)}, tested to, kg`}
+                value={row.tested}
+                problem={problem(`row ${row.key} tested`)}
+                onChange={(event) => change(row.key, { tested: event.target.value })}
+                {...CELL}
+              />
+            ),
+          } satisfies GridColumn<DraftRow>,
+        ]
+      : []),
+    {
+      id: 'take out',
+      header: () => <span className="sr-only">Take out</span>,
+      meta: { cell: 'py-1.5' },
+      cell: ({ row: { original: row, index } }) => (
+        <button
+          type="button"
+          aria-label={`Take out size ${row.label || index + 1}`}
+          onClick={() => onChange({ rows: draft.rows.filter((each) => each !== row) })}
+          className="min-h-11 px-2 text-[14px] font-semibold underline"
+        >
+          take out
+        </button>
+      ),
+    },
+  ]
   return (
     <div className="overflow-x-auto" tabIndex={-1}>
-      <table className="border-collapse">
-        <thead>
-          <tr className="align-bottom text-[14px] text-mute">
-            <th scope="col" className="pr-3 text-left">
-              Size
-            </th>
-            {draft.columns.map((column) => (
-              <th key={keyOf(column)} scope="col" className="px-2 pb-1 text-left">
-                {column.kind === 'measure' && (
-                  <TapePlate
-                    form={form}
-                    plate={platesOf(column.id)[0] ?? 'side'}
-                    measure={column.id}
-                    width={150}
-                    height={84}
-                    plain
-                    label={`Path of ${measureName(column.id).toLowerCase()}`}
-                  />
-                )}
-                <span className="block max-w-[168px] text-[15px] leading-[18px] text-ink">
-                  {column.kind === 'measure' ? measureName(column.id) : `Strap: ${column.id}`}
-                </span>
-                <span className="flex items-center justify-between text-[13.5px] font-normal">
-                  from, to, {column.kind === 'measure' && column.id === 'M00' ? weightUnitOf(draft.unit) : draft.unit}
-                  <button
-                    type="button"
-                    aria-label={`Take out the column ${column.kind === 'measure' ? measureName(column.id) : column.id}`}
-                    onClick={() => onChange({ columns: draft.columns.filter((each) => each !== column) })}
-                    className="min-h-11 px-1 font-semibold underline"
-                  >
-                    take out
-                  </button>
-                </span>
-              </th>
-            ))}
-            {tested && (
-              <th scope="col" className="px-2 pb-1 text-left">
-                Tested to, kg
-              </th>
-            )}
-            <th />
-          </tr>
-        </thead>
-        <tbody>
-          {draft.rows.map((row, r) => (
-            <tr key={row.key} className="border-t border-rule align-top">
-              <th scope="row" className="py-1.5 pr-3 text-left">
-                <Cell
-                  label={`Name of size ${r + 1}`}
-                  value={row.label}
-                  wide
-                  problem={problem(`row ${row.key} label`)}
-                  onType={(label) => change(row.key, { label })}
-                />
-              </th>
-              {draft.columns.map((column) => (
-                <td key={keyOf(column)} className="px-2 py-1.5">
-                  <span className="flex gap-1.5">
-                    {([0, 1] as const).map((end) => (
-                      <Cell
-                        key={end}
-                        label={`${row.label || `Size ${r + 1}`}, ${column.kind === 'measure' ? measureName(column.id) : column.id}, ${end === 0 ? 'from' : 'to'}`}
-                        value={row.cells[keyOf(column)]?.[end] ?? ''}
-                        problem={problem(`row ${row.key} ${keyOf(column)} ${end}`)}
-                        onType={(text) => type(row, column, end, text)}
-                      />
-                    ))}
-                  </span>
-                </td>
-              ))}
-              {tested && (
-                <td className="px-2 py-1.5">
-                  <Cell
-                    label={`${row.label || `Size ${r + 1}`}, tested to, kg`}
-                    value={row.tested}
-                    problem={problem(`row ${row.key} tested`)}
-                    onType={(text) => change(row.key, { tested: text })}
-                  />
-                </td>
-              )}
-              <td className="py-1.5">
-                <button
-                  type="button"
-                  aria-label={`Take out size ${row.label || r + 1}`}
-                  onClick={() => onChange({ rows: draft.rows.filter((each) => each !== row) })}
-                  className="min-h-11 px-2 text-[14px] font-semibold underline"
-                >
-                  take out
-                </button>
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-      {problem('rows') && (
-        <p role="alert" className="mt-1 font-semibold text-snag">
-          {problem('rows')}
-        </p>
-      )}
+      <EntryGrid rows={draft.rows} columns={columns} keyOf={({ key }) => `${key}`} headClass="align-bottom text-[14px] text-mute" />
+      {problem('rows') && <Problem className="mt-1">{problem('rows')}</Problem>}
       <div className="mt-2 flex flex-wrap items-end gap-3 pb-1">
         <Button onClick={() => onChange({ rows: [...draft.rows, emptyRow()] })} disabled={draft.rows.length >= 60}>
           {draft.rows.length >= 60 ? 'Sixty sizes are the most' : 'Another size'}
@@ -132,38 +141,6 @@ export function TableCells({ draft, problems, onChange }: TableCellsProps) {
         <AddColumn columns={draft.columns} onAdd={(column) => onChange({ columns: [...draft.columns, column] })} />
       </div>
     </div>
-  )
-}
-
-function Cell({
-  label,
-  value,
-  problem,
-  onType,
-  wide = false,
-}: {
-  label: string
-  value: string
-  problem: string | undefined
-  onType: (text: string) => void
-  wide?: boolean
-}) {
-  return (
-    <span className={`block ${wide ? 'w-[108px]' : 'w-[78px]'}`}>
-      <input
-        aria-label={label}
-        aria-invalid={problem ? true : undefined}
-        value={value}
-        maxLength={40}
-        onChange={(event) => onType(event.target.value)}
-        className={`h-11 w-full rounded-[2px] border-2 bg-panel px-2 text-[16px] ${wide ? 'font-bold' : 'text-right'} ${problem ? 'border-snag' : 'border-edge'}`}
-      />
-      {problem && (
-        <span role="alert" className="block text-[13px] leading-[15px] font-semibold text-snag">
-          {problem}
-        </span>
-      )}
-    </span>
   )
 }
 

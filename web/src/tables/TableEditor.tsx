@@ -16,6 +16,7 @@ import { BandTape } from './BandTape'
 import { cellText, draftOf, freshDraft, inUnit, isTableDraft, judgeDraft, stepMm, tableId, type TableDraft } from './table-draft'
 import { TableCells } from './TableCells'
 import { TableFacts } from './TableFacts'
+import { Problem } from '../ui/controls/Problem'
 
 /** A size table being changed or begun: bands on tapes, cells, the shop's dogs as pins, and who would change size. */
 export function TableEditor() {
@@ -148,11 +149,7 @@ function Editor({ before: known, first, tables }: { before: SizeTable | null; fi
       <aside aria-label="Dogs" className="flex min-h-0 flex-col border-ink bg-panel max-lg:border-t-2 lg:border-l-2">
         <Moves before={before ?? sized} after={sized} dogs={dogs} fresh={before === null} />
         <div className="shrink-0 border-t-2 border-ink p-3">
-          {refused && (
-            <p role="alert" className="mb-2 font-semibold text-snag">
-              {refused}
-            </p>
-          )}
+          <Problem className="mb-2">{refused}</Problem>
           <button
             type="button"
             onClick={() => void publish()}

@@ -7,6 +7,7 @@ import { TextField } from '../../ui/controls/TextField'
 import { Mark } from '../../ui/marks/Mark'
 import { boundWords, cautionWords } from '../../words/cautions'
 import { heedOf } from './heed'
+import { Problem } from '../../ui/controls/Problem'
 
 /** A stop or a line to confirm with its reason. A stop is heeded by one tap, or overruled with a reason that is printed. */
 export function CautionBlock({ caution, all }: { caution: Caution; all: readonly Caution[] }) {
@@ -73,11 +74,7 @@ export function CautionBlock({ caution, all }: { caution: Caution; all: readonly
           Confirm
         </Button>
       )}
-      {error !== null && (
-        <p role="alert" className="mt-1 font-semibold text-snag">
-          Not saved. Try again; the reason stays here.
-        </p>
-      )}
+      {error !== null && <Problem className="mt-1">Not saved. Try again; the reason stays here.</Problem>}
     </section>
   )
 }

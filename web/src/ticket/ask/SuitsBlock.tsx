@@ -10,6 +10,7 @@ import { RANK_GRADES, rankWords, reasonWords, stopWords, wrongWords } from '../.
 import { problemWords } from '../../words/problems'
 import { familyName } from '../../words/stages'
 import { useAddItem } from './use-add-item'
+import { Problem } from '../../ui/controls/Problem'
 
 const SHELVES = [
   ['walking', 'Walking'],
@@ -57,11 +58,9 @@ export function SuitsBlock({ suggestions }: { suggestions: readonly Suggestion[]
           </Link>
         )}
       </h2>
-      {refused !== null && (
-        <p role="alert" className="mt-1 border-l-[5px] border-snag bg-snag-bg px-3 py-2 font-semibold">
-          {refused}
-        </p>
-      )}
+      <Problem barred className="mt-1">
+        {refused}
+      </Problem>
       {!asked && (
         <p className="mt-1 text-mute">Tick what {name} will do; the three best kinds show here with their reasons. Or take one from the list below.</p>
       )}

@@ -71,6 +71,7 @@ import { useWays } from './use-ways'
 import { MakersBlock } from './MakersBlock'
 import { notNowWords } from './not-now'
 import { useOutWords } from './use-out-words'
+import { Problem } from '../../ui/controls/Problem'
 
 /** What an item was settled on, in a word or three. */
 const settledWords = (kind: string, labels: readonly string[], family: string): string =>
@@ -187,11 +188,7 @@ export function ChooseStage() {
   // On a phone the act stays under the thumb; beside the sizes it is their foot.
   const foot = (
     <div className="shrink-0 border-t-2 border-ink bg-panel p-3 max-md:sticky max-md:bottom-0 max-md:z-10 max-md:order-3">
-      {saveError && (
-        <p role="alert" className="mb-2 font-semibold text-snag">
-          Not saved. {saveError} The choice stays here; try again.
-        </p>
-      )}
+      {saveError && <Problem className="mb-2">Not saved. {saveError} The choice stays here; try again.</Problem>}
       {overrules && advice && table && (
         <TextField
           label={`The bench would say: ${adviceWords(advice, table)}. Why otherwise?`}

@@ -7,6 +7,7 @@ import { useOnce } from '../../state/use-once'
 import { useShop } from '../../state/use-shop'
 import { TextField } from '../../ui/controls/TextField'
 import { problemWords } from '../../words/problems'
+import { Problem } from '../../ui/controls/Problem'
 
 const SIDES = ['length', 'width', 'height'] as const
 
@@ -61,11 +62,7 @@ export function CarrierForm({ was, onDone }: { was: CarrierRules | null; onDone:
       <TickRow on={rules.refusesFlatFace} onChange={(refusesFlatFace) => set({ refusesFlatFace })}>
         It takes no flat faces
       </TickRow>
-      {problem && (
-        <p role="alert" className="font-semibold text-snag">
-          {problem}
-        </p>
-      )}
+      <Problem>{problem}</Problem>
       <div className="flex gap-2">
         <button type="button" onClick={keep} className="min-h-11 rounded-[2px] border-2 border-ink bg-panel px-4 font-bold hover:bg-bench">
           Keep its rules

@@ -5,6 +5,7 @@ import { LengthEntry } from '../../length-entry'
 import { useOnce } from '../../state/use-once'
 import { useShop } from '../../state/use-shop'
 import { problemWords } from '../../words/problems'
+import { Problem } from '../../ui/controls/Problem'
 
 /** A crate's inside as somebody measured it: length, width, height, and its door where it has one. */
 export function InsideFields({ family, label, inside, onDone }: { family: FamilyId; label: string; inside: Inside; onDone: () => void }) {
@@ -57,11 +58,7 @@ export function InsideFields({ family, label, inside, onDone }: { family: Family
           Its door too
         </button>
       )}
-      {problem && (
-        <p role="alert" className="font-semibold text-snag">
-          {problem}
-        </p>
-      )}
+      <Problem>{problem}</Problem>
       <div className="flex flex-wrap gap-2">
         <button
           type="button"

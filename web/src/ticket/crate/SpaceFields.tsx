@@ -4,6 +4,7 @@ import { useChangeCarMutation } from '../../api/queries'
 import { LengthEntry } from '../../length-entry'
 import { useOnce } from '../../state/use-once'
 import { problemWords } from '../../words/problems'
+import { Problem } from '../../ui/controls/Problem'
 
 const PROBLEMS: Readonly<Record<SpaceProblem, string>> = {
   'floor-crosses': 'The floor crosses itself or is bent inwards: look at its corners.',
@@ -113,9 +114,9 @@ export function SpaceFields({ car, draft, onDraft, say }: SpaceFieldsProps) {
         <LengthEntry label="Floor over the ground" mm={draft.floorUpMm} least={0} most={1500} onSet={(floorUpMm) => onDraft({ ...draft, floorUpMm })} />
       </div>
       {(wrong ?? problem) && (
-        <p role="alert" className="font-semibold text-snag">
+        <Problem>
           {wrong ? PROBLEMS[wrong] : problem}
-        </p>
+        </Problem>
       )}
       <div className="flex gap-2">
         <button type="button" disabled={wrong !== null} onClick={keep} className="min-h-11 rounded-[2px] border-2 border-ink bg-panel px-4 font-bold hover:bg-bench disabled:opacity-50">

@@ -23,6 +23,7 @@ import { useAppSelector } from '../../state/store'
 import { DOCKET_MM, DocketPage } from './Docket'
 import { RugPieces } from './RugPieces'
 import { ToConfirm } from './ToConfirm'
+import { Problem } from '../../ui/controls/Problem'
 
 /** Finish: what was chosen and seen, the day to look again, the docket, and closing the ticket. */
 export function FinishStage() {
@@ -124,11 +125,7 @@ export function FinishStage() {
               <Button onClick={() => void saveField(send, 'nextLookOn', null, proposed)}>It still grows: look again {dayWords(proposed)}</Button>
             )}
           </div>
-          {problem && (
-            <p role="alert" className="mt-3 font-semibold text-snag">
-              {problem}
-            </p>
-          )}
+          <Problem className="mt-3">{problem}</Problem>
         </div>
         <footer className="flex shrink-0 gap-3 border-t-2 border-ink p-3">
           <Link

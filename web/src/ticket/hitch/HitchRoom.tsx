@@ -39,6 +39,7 @@ import { ItemPanel, ItemsInHand, ItemTabs, useActs, useBenchForm, useItemInHand,
 import { HitchDrawing } from './HitchDrawing'
 import { HitchTabs } from './HitchTabs'
 import { LoadBlock } from './LoadBlock'
+import { Problem } from '../../ui/controls/Problem'
 
 /** How fast a lunge comes to the line's end, m/s, and how stiff lines are, N/m. Source: from memory, unverified. */
 const LUNGE = 3
@@ -134,11 +135,7 @@ export function HitchRoom() {
           <Lunge kg={kg} lineMm={lineMm} unit={look.unit} />
         </div>
         <div className="border-t-2 border-ink p-3">
-          {refused !== null && (
-            <p role="alert" className="mb-2 font-semibold text-snag">
-              {refused}
-            </p>
-          )}
+          <Problem className="mb-2">{refused}</Problem>
           <button
             type="button"
             disabled={tooShort || isLocked}

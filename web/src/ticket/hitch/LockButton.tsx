@@ -1,14 +1,11 @@
 import { KeyCap } from '../../ui/controls/KeyCap'
+import { Problem } from '../../ui/controls/Problem'
 
 /** The yellow act of the bench: keeps the set-up as what this item draws. */
 export function LockButton({ isLocked, can, refused, onLock }: { isLocked: boolean; can: boolean; refused: string | null; onLock: () => void }) {
   return (
     <div className="border-t-2 border-ink bg-panel p-3 max-md:fixed max-md:inset-x-0 max-md:bottom-0 max-md:z-10">
-      {refused && (
-        <p role="alert" className="mb-2 font-semibold text-snag">
-          {refused}
-        </p>
-      )}
+      <Problem className="mb-2">{refused}</Problem>
       <button
         type="button"
         disabled={isLocked || !can}

@@ -2,6 +2,7 @@ import { giveFrom, GRAVITY, parseLength, parseWeight } from '@merry-tailor/core'
 import { useState } from 'react'
 import { Button } from '../../ui/controls/Button'
 import { TextField } from '../../ui/controls/TextField'
+import { Problem } from '../../ui/controls/Problem'
 
 const NO_PULLS = [
   { pull: '', long: '' },
@@ -62,11 +63,7 @@ export function OwnGive({
             <TextField label={`It came (${unit})`} inputMode="decimal" value={each.long} onChange={(event) => put(i, { long: event.target.value })} />
           </div>
         ))}
-        {problem && (
-          <p role="alert" className="font-semibold text-snag">
-            {problem}
-          </p>
-        )}
+        <Problem>{problem}</Problem>
         <p className="flex flex-wrap gap-2">
           <Button onClick={find}>Take it</Button>
           {giveNpm !== null && (

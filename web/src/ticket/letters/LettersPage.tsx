@@ -16,6 +16,7 @@ import { measureName } from '../../words/stages'
 import { parseEntry } from '../../length-entry'
 import { useOpenTicket, useActs, useTapes, isOpen } from '../../bench'
 import { letterLines, type LetterLine } from './letter-lines'
+import { Problem, useFieldProblem } from '../../ui/controls/Problem'
 
 const CAME: Readonly<Record<AsWritten['came'], string>> = { mail: 'By mail', phone: 'By phone', form: 'On a form', message: 'By message' }
 
@@ -143,11 +144,7 @@ function NewLetter() {
       }}
     >
       <h2 className="text-[19px] leading-6">A number that came</h2>
-      {refused !== null && (
-        <p role="alert" className="font-semibold text-snag">
-          {refused}
-        </p>
-      )}
+      <Problem>{refused}</Problem>
       <Segmented
         label="How it came"
         value={came}
@@ -221,6 +218,7 @@ function WholeLetter({ onKeep }: { onKeep: (lines: readonly LetterLine[]) => Pro
     if (refused === null) setText(left.join('\n'))
     return refused === null
   }
+  const { field, id: problemId } = useFieldProblem(problem)
   return (
     <details className="border-b border-rule pb-2">
       <summary className="flex min-h-11 cursor-pointer items-center font-semibold underline">Many at once: paste the letter’s lines</summary>
@@ -232,18 +230,16 @@ function WholeLetter({ onKeep }: { onKeep: (lines: readonly LetterLine[]) => Pro
         rows={5}
         value={text}
         placeholder={'A 34\nB: 13 1/2 in\nneck 41'}
-        aria-invalid={problem ? true : undefined}
+        {...field}
         onChange={(event) => {
           setText(event.target.value)
           setProblem(null)
         }}
         className="w-full border-2 border-ink bg-panel px-3 py-2 text-[16px] placeholder:text-mute"
       />
-      {problem !== null && (
-        <p role="alert" className="text-[14px] font-semibold text-snag">
-          {problem}
-        </p>
-      )}
+      <Problem id={problemId} className="text-[14px]">
+        {problem}
+      </Problem>
       {left.length > 0 && <p className="text-[14px] text-mute">Without a number, left out: {left.join('; ')}.</p>}
       <Button className="mt-1" onClick={() => void once(keep)}>
         {lines.length === 0 ? 'Keep the lines' : lines.length === 1 ? 'Keep 1 number' : `Keep ${lines.length} numbers`}

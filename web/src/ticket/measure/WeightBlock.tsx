@@ -7,6 +7,7 @@ import { Button } from '../../ui/controls/Button'
 import { weightText } from '../../words/measuring'
 import { problemWords } from '../../words/problems'
 import { useOpenTicket } from '../../bench'
+import { Problem } from '../../ui/controls/Problem'
 
 /** Nearer than this share the record's weight is the weighed one. */
 const SAME_SHARE = 0.01
@@ -39,11 +40,7 @@ export function WeightBlock() {
       >
         Take it into the record
       </Button>
-      {refused && (
-        <p role="alert" className="mt-1 font-semibold text-snag">
-          Not taken over. {refused}
-        </p>
-      )}
+      {refused && <Problem className="mt-1">Not taken over. {refused}</Problem>}
     </section>
   )
 }

@@ -1,16 +1,21 @@
 import { HANDS_ELSEWHERE, measures, type Method } from '@merry-tailor/core'
-import { useRef, useState, type KeyboardEvent } from 'react'
+import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { useAppSelector } from '../../state/store'
 import { Button } from '../../ui/controls/Button'
 import { Picker } from '../../ui/controls/Picker'
+import { Box } from '../../ui/grid/Box'
+import { EntryGrid, type GridColumn } from '../../ui/grid/EntryGrid'
+import { toNextBox } from '../../ui/grid/to-next-box'
 import { METHODS, PLACES } from '../../words/measuring'
 import { Chip, Group, parseEntry, RowNumber } from '../../length-entry'
 import { isTypedForm, NOTHING_TYPED, typedKey, useTapes, useOpenTicket, useActs } from '../../bench'
 import { useFittersQuery } from '../../api/queries'
 import { useKeptDraft } from '../../state/use-kept-draft'
+import { Problem } from '../../ui/controls/Problem'
 
 const TRIES = [0, 1, 2] as const
+const METHODS_OF_A_TAPE = ['tape', 'string', 'loop', 'garment', 'square', 'tracing'] as const
 const cellKey = (key: string, n: number): string => `${key}#${n}`
 
 /** A filled form typed in, in the order in which it was printed; Enter goes from box to box. */
@@ -26,7 +31,6 @@ export function QuickEntry() {
   const setCell = (key: string, typed: string): void => setDraft((now) => ({ ...now, cells: { ...now.cells, [key]: typed } }))
   const [asked, setAsked] = useState(false)
   const [kept, setKept] = useState(0)
-  const form = useRef<HTMLFormElement>(null)
 
   const filled = rows.flatMap((row) =>
     TRIES.flatMap((n) => {
@@ -36,14 +40,6 @@ export function QuickEntry() {
   )
   const bad = filled.filter((cell) => !cell.read.ok)
 
-  const onKey = (event: KeyboardEvent<HTMLInputElement>): void => {
-    if (event.key !== 'Enter') return
-    event.preventDefault()
-    const boxes = [...(form.current?.querySelectorAll<HTMLInputElement>('input[data-box]') ?? [])]
-    const next = boxes[boxes.indexOf(event.currentTarget) + 1]
-    if (next) next.focus()
-    else form.current?.querySelector<HTMLButtonElement>('button[type="submit"]')?.focus()
-  }
   const pinAll = async (): Promise<void> => {
     setAsked(true)
     if (filled.length === 0) return
@@ -88,9 +84,83 @@ export function QuickEntry() {
     await navigate(`/tickets/${sheet.ticket.id}/measure`)
   }
 
+  type TapeRow = (typeof rows)[number]
+  const nameOf = ({ tape }: TapeRow): string => `${measures[tape.measure]?.name ?? ''}${tape.place ? `, ${PLACES[tape.place]}` : ''}`
+  const columns: GridColumn<TapeRow>[] = [
+    {
+      id: 'measure',
+      header: 'Measure',
+      meta: { head: 'py-2 pr-3', cell: 'py-2 pr-3', rowHead: true },
+      cell: ({ row: { original: row, index } }) => {
+        const about = measures[row.tape.measure]
+        const half = halves[row.key] ?? true
+        return (
+          <>
+            <b>
+              {index + 1}. {nameOf(row)}
+            </b>
+            <span className="block text-[13.5px] text-mute">{about?.path}</span>
+            {about?.doubling && (
+              <button
+                type="button"
+                role="switch"
+                aria-checked={half}
+                aria-label={`${nameOf(row)}: one side, doubled`}
+                onClick={() => setDraft((now) => ({ ...now, halves: { ...now.halves, [row.key]: !half } }))}
+                className="mt-1 min-h-11 border border-edge px-2 text-[14px] font-semibold"
+              >
+                {half ? 'one side, doubled' : 'the whole ring'}
+              </button>
+            )}
+          </>
+        )
+      },
+    },
+    ...TRIES.map((n): GridColumn<TapeRow> => ({
+      id: `${n}`,
+      header: ['1st', '2nd', '3rd'][n] ?? '',
+      meta: { head: 'w-[120px] py-2 pr-2', cell: 'py-2 pr-2' },
+      cell: ({ row: { original: row } }) => {
+        const key = cellKey(row.key, n)
+        const typed = cells[key] ?? ''
+        const read = parseEntry(row.tape.measure, typed, unit)
+        return (
+          <Box
+            id={`box-${key}`}
+            label={`${nameOf(row)}, ${n + 1}. reading`}
+            problem={asked && typed.trim() !== '' && !read.ok ? read.problem : null}
+            value={typed}
+            onChange={(event) => setCell(key, event.target.value)}
+            onKeyDown={toNextBox}
+          />
+        )
+      },
+    })),
+    {
+      id: 'method',
+      header: 'Method',
+      meta: { head: 'w-[190px] py-2 max-md:hidden', cell: 'py-2 pr-2 max-md:hidden' },
+      cell: ({ row: { original: row } }) =>
+        measures[row.tape.measure]?.quantity === 'length' && (
+          <Picker<Method>
+            label={`Method of ${nameOf(row)}`}
+            value={methods[row.key] ?? 'tape'}
+            options={METHODS_OF_A_TAPE.map((method) => ({ value: method, label: METHODS[method] }))}
+            onChange={(method) => setDraft((now) => ({ ...now, methods: { ...now.methods, [row.key]: method } }))}
+            className="w-full border! border-edge!"
+          />
+        ),
+    },
+    {
+      id: 'kept',
+      header: 'Kept so far',
+      meta: { head: 'w-[110px] py-2 max-md:hidden', cell: 'py-3 font-bold max-md:hidden' },
+      cell: ({ row: { original: row } }) => row.agreed?.mm != null && <RowNumber measure={row.tape.measure} mm={row.agreed.mm} />,
+    },
+  ]
+
   return (
     <form
-      ref={form}
       className="flex min-h-0 flex-1 flex-col bg-panel"
       onSubmit={(event) => {
         event.preventDefault()
@@ -110,100 +180,11 @@ export function QuickEntry() {
               </Chip>
             ))}
           </Group>
-          {asked && filled.length > 0 && by === '' && (
-            <p role="alert" className="font-semibold text-snag">
-              Say who measured: it is kept with every number.
-            </p>
-          )}
+          {asked && filled.length > 0 && by === '' && <Problem>Say who measured: it is kept with every number.</Problem>}
         </div>
       </header>
       <div className="quiet-scroll min-h-0 flex-1 px-5">
-        <table className="w-full max-w-[1060px] border-collapse text-left">
-          <thead>
-            <tr className="text-[14px] text-mute">
-              <th className="py-2 pr-3">Measure</th>
-              {['1st', '2nd', '3rd'].map((each) => (
-                <th key={each} className="w-[120px] py-2 pr-2">
-                  {each}
-                </th>
-              ))}
-              <th className="w-[190px] py-2 max-md:hidden">Method</th>
-              <th className="w-[110px] py-2 max-md:hidden">Kept so far</th>
-            </tr>
-          </thead>
-          <tbody>
-            {rows.map((row, i) => {
-              const about = measures[row.tape.measure]
-              const label = `${about?.name ?? ''}${row.tape.place ? `, ${PLACES[row.tape.place]}` : ''}`
-              const half = about?.doubling === true && (halves[row.key] ?? true)
-              return (
-                <tr key={row.key} className="border-t border-rule align-top">
-                  <td className="py-2 pr-3">
-                    <b>
-                      {i + 1}. {label}
-                    </b>
-                    <span className="block text-[13.5px] text-mute">{about?.path}</span>
-                    {about?.doubling && (
-                      <button
-                        type="button"
-                        role="switch"
-                        aria-checked={half}
-                        aria-label={`${label}: one side, doubled`}
-                        onClick={() => setDraft((now) => ({ ...now, halves: { ...now.halves, [row.key]: !half } }))}
-                        className="mt-1 min-h-11 border border-edge px-2 text-[14px] font-semibold"
-                      >
-                        {half ? 'one side, doubled' : 'the whole ring'}
-                      </button>
-                    )}
-                  </td>
-                  {TRIES.map((n) => {
-                    const key = cellKey(row.key, n)
-                    const typed = cells[key] ?? ''
-                    const read = parseEntry(row.tape.measure, typed, unit)
-                    const wrong = typed.trim() !== '' && !read.ok && asked
-                    return (
-                      <td key={n} className="py-2 pr-2">
-                        <input
-                          id={`box-${key}`}
-                          data-box
-                          aria-label={`${label}, ${n + 1}. reading`}
-                          aria-invalid={wrong ? true : undefined}
-                          aria-describedby={wrong ? `why-${key}` : undefined}
-                          value={typed}
-                          onChange={(event) => setCell(key, event.target.value)}
-                          onKeyDown={onKey}
-                          autoComplete="off"
-                          maxLength={24}
-                          className={`h-11 w-full rounded-[2px] border-2 bg-panel px-2 text-[18px] font-bold ${wrong ? 'border-snag' : 'border-ink'}`}
-                        />
-                        {wrong && (
-                          <p id={`why-${key}`} role="alert" className="mt-0.5 text-[13px] leading-4 font-semibold text-snag">
-                            {read.problem}
-                          </p>
-                        )}
-                      </td>
-                    )
-                  })}
-                  <td className="py-2 pr-2 max-md:hidden">
-                    {about?.quantity === 'length' && (
-                      <Picker<Method>
-                        label={`Method of ${label}`}
-                        value={methods[row.key] ?? 'tape'}
-                        options={(['tape', 'string', 'loop', 'garment', 'square', 'tracing'] as const).map((method) => ({
-                          value: method,
-                          label: METHODS[method],
-                        }))}
-                        onChange={(method) => setDraft((now) => ({ ...now, methods: { ...now.methods, [row.key]: method } }))}
-                        className="w-full border! border-edge!"
-                      />
-                    )}
-                  </td>
-                  <td className="py-3 font-bold max-md:hidden">{row.agreed?.mm != null ? <RowNumber measure={row.tape.measure} mm={row.agreed.mm} /> : ''}</td>
-                </tr>
-              )
-            })}
-          </tbody>
-        </table>
+        <EntryGrid rows={rows} columns={columns} keyOf={({ key }) => key} className="w-full max-w-[1060px]" />
         {rows.length === 0 && <p className="py-4 text-mute">No tape is wanted yet. Choose an item under Ask.</p>}
       </div>
       <footer className="flex shrink-0 items-center justify-between gap-3 border-t-2 border-ink px-5 py-2">

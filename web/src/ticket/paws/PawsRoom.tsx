@@ -31,6 +31,7 @@ import { SizeCell } from './SizeCell'
 import { TakeOut } from './TakeOut'
 import { TraceSheet } from './TraceSheet'
 import { useBoots } from './use-boots'
+import { Problem } from '../../ui/controls/Problem'
 
 const RANKS = {
   first: ['holds', 'First'],
@@ -269,11 +270,7 @@ function OneSet({ item }: { item: Item }) {
           {!back && sheet.dog && <BackFromOuting dogId={sheet.dog.id} footing={footing} outings={sheet.bootOutings} open={false} onOpen={setBack} />}
         </div>
         <div className="space-y-2 border-t-2 border-ink bg-panel p-3 max-md:flex max-md:gap-2 max-md:space-y-0 max-md:fixed max-md:inset-x-0 max-md:bottom-0 max-md:z-10">
-          {problem && (
-            <p role="alert" className="font-semibold text-snag">
-              {problem}
-            </p>
-          )}
+          <Problem>{problem}</Problem>
           {inSeason && !back && (
             <button type="button" onClick={() => setBack(true)} className={loud}>
               <span>

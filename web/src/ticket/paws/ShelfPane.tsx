@@ -3,6 +3,8 @@ import { useState } from 'react'
 import { useChangeShopMutation } from '../../api/queries'
 import { useShop } from '../../state/use-shop'
 import { problemWords } from '../../words/problems'
+import { Problem } from '../../ui/controls/Problem'
+import { Box } from '../../ui/grid/Box'
 
 /** Boots here, by size, as the shop counted them. */
 export function useBootsHere(table: SizeTable | null): Readonly<Record<string, number>> {
@@ -56,11 +58,7 @@ export function ShelfPane({ table, labels }: { table: SizeTable; labels: Readonl
         </tbody>
       </table>
       {shown.some(({ label }) => here[label] === undefined) && <p className="pt-1 text-[14px] text-mute">Open fields were never counted.</p>}
-      {problem && (
-        <p role="alert" className="pt-1 font-semibold text-snag">
-          {problem}
-        </p>
-      )}
+      <Problem className="pt-1">{problem}</Problem>
     </section>
   )
 }
@@ -76,23 +74,21 @@ function Count({ label, count, onSet }: { label: string; count: number | null; o
     if (typed.trim() !== '' && Number(typed) !== count) onSet(Number(typed))
   }
   return (
-    <>
-      <input
-        aria-label={label}
-        aria-invalid={wrong}
-        inputMode="numeric"
-        value={shown}
-        placeholder="?"
-        onChange={(event) => setTyped(event.target.value)}
-        onBlur={leave}
-        onKeyDown={(event) => {
-          if (event.key !== 'Enter') return
-          event.stopPropagation()
-          leave()
-        }}
-        className="my-1 min-h-11 w-[68px] rounded-[2px] border-2 border-ink bg-panel px-2 text-[17px] font-bold"
-      />
-      {wrong && <span className="block text-[13.5px] font-semibold text-snag">A whole number.</span>}
-    </>
+    <Box
+      label={label}
+      problem={wrong ? 'A whole number.' : null}
+      inputMode="numeric"
+      value={shown}
+      placeholder="?"
+      onChange={(event) => setTyped(event.target.value)}
+      onBlur={leave}
+      onKeyDown={(event) => {
+        if (event.key !== 'Enter') return
+        event.stopPropagation()
+        leave()
+      }}
+      look="text-[17px] font-bold"
+      className="my-1 w-[68px]"
+    />
   )
 }

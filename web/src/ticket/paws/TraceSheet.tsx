@@ -29,6 +29,7 @@ import { CornersByHand } from './CornersByHand'
 import { Outline } from './Outline'
 import { lengthOf, PAWS, widthOf, type PawId } from './paw-data'
 import { fileOf, pixelsOf, traceBeside } from './trace-desk'
+import { Problem } from '../../ui/controls/Problem'
 
 interface TraceSheetProps {
   dogId: string
@@ -218,11 +219,7 @@ export function TraceSheet({ dogId, paw: first, usual, say, onDone }: TraceSheet
             {busy ? 'Tracing' : shot ? 'Another photograph' : 'Photograph of the sheet'}
             <input type="file" accept="image/*" capture="environment" disabled={busy} className="sr-only" onChange={(event) => void take(event.target.files?.[0])} />
           </label>
-          {problem && (
-            <p role="alert" className="border-l-[5px] border-snag bg-snag-bg px-3 py-2 font-semibold">
-              {problem}
-            </p>
-          )}
+          <Problem barred>{problem}</Problem>
           {shot && !byHand && (
             <button type="button" onClick={() => setByHand(true)} className="min-h-11 font-bold underline">
               Set the corners by hand

@@ -4,6 +4,7 @@ import { Mark } from '../../ui/marks/Mark'
 import { problemWords } from '../../words/problems'
 import { verdictWord } from '../../words/verdicts'
 import { useActs } from '../../bench'
+import { Problem } from '../../ui/controls/Problem'
 
 const GRADES = ['holds', 'doubt', 'fails'] as const
 
@@ -37,11 +38,7 @@ export function FittersWord({ family, round, word }: { family: FamilyId; round: 
           </button>
         ))}
       </div>
-      {problem && (
-        <p role="alert" className="mt-1 text-[14px] font-semibold text-snag">
-          {problem}
-        </p>
-      )}
+      <Problem className="mt-1 text-[14px]">{problem}</Problem>
     </section>
   )
 }

@@ -3,6 +3,7 @@ import { useState } from 'react'
 import { useActs } from '../../bench'
 import { Mark } from '../../ui/marks/Mark'
 import { problemWords } from '../../words/problems'
+import { Problem } from '../../ui/controls/Problem'
 
 const WORDS: Readonly<Record<LastStep, { name: string; how: string }>> = {
   'safe-place': { name: 'Safe place', how: 'every ring and buckle' },
@@ -49,11 +50,7 @@ export function LastSteps({ round, steps, holds }: { round: TryOn; steps: readon
           )
         })}
       </ul>
-      {problem && (
-        <p role="alert" className="font-semibold text-snag">
-          {problem}
-        </p>
-      )}
+      <Problem>{problem}</Problem>
     </section>
   )
 }

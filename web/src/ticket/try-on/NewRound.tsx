@@ -11,6 +11,7 @@ import { foretellBeside } from '../../form'
 import { NEW_ROUND } from './new-round-id'
 import { movesBetween, settingIds } from './moves'
 import { useLayAhead } from './use-round-lay'
+import { Problem } from '../../ui/controls/Problem'
 
 /** Something that can be put on: what it is called, whose it is, and what the round will name. */
 interface Wearable {
@@ -130,11 +131,7 @@ export function NewRound({ item, onMade }: { item: Item; onMade: (id: string) =>
           onChange={(event) => setChanged(event.target.value)}
         />
       )}
-      {problem && (
-        <p role="alert" className="font-semibold text-snag">
-          {problem}
-        </p>
-      )}
+      <Problem>{problem}</Problem>
       <button
         type="submit"
         className={`min-h-14 w-full rounded-[2px] border-2 border-ink px-4 text-left text-[18px] leading-[21px] font-bold ${rounds.length > 0 ? 'bg-panel hover:bg-bench' : 'bg-tape text-tape-ink'}`}

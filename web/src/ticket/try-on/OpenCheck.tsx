@@ -13,6 +13,7 @@ import { useVerdictKeys } from './grade-keys'
 import { VerdictKeys } from './VerdictKeys'
 import { useAppSelector } from '../../state/store'
 import { smallLengths } from '../../words/small-lengths'
+import { Problem } from '../../ui/controls/Problem'
 
 interface OpenCheckProps extends CheckInHand {
   n: number
@@ -76,11 +77,7 @@ export function OpenCheck({ n, expected, now, onClose, ...inHand }: OpenCheckPro
           </span>
         </div>
       )}
-      {hand.problem && (
-        <p role="alert" className="mt-1 text-[14px] font-semibold text-snag">
-          {hand.problem}
-        </p>
-      )}
+      <Problem className="mt-1 text-[14px]">{hand.problem}</Problem>
       <VerdictKeys grade={answer?.grade} onJudge={hand.judge} />
     </section>
   )

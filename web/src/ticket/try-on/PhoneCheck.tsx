@@ -18,6 +18,7 @@ import { partAt } from './part-at'
 import { useAnswer } from './use-answer'
 import { VerdictKeys } from './VerdictKeys'
 import { smallLengths } from '../../words/small-lengths'
+import { Problem } from '../../ui/controls/Problem'
 
 const KEYS: readonly { text: string; label: string }[] = [
   { text: '1', label: '1' },
@@ -164,11 +165,7 @@ function OnePage({ item, round, state, newest, foretold, at, onAt, after, onKept
             </span>
           </p>
         )}
-        {hand.problem && (
-          <p role="alert" className="text-[15px] font-semibold text-snag">
-            {hand.problem}
-          </p>
-        )}
+        <Problem className="text-[15px]">{hand.problem}</Problem>
       </div>
       {check.gauge && field && (
         <div className="flex shrink-0 gap-1.5 px-1.5 pb-1.5">

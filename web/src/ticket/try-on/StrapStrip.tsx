@@ -8,6 +8,7 @@ import { strapName } from '../../words/foretold'
 import { holeMm } from './marks'
 import { StrapBlock } from './StrapBlock'
 import type { StrapPlan, StrapSide } from './use-strap-plan'
+import { Problem } from '../../ui/controls/Problem'
 
 interface StrapStripProps {
   plan: StrapPlan
@@ -76,11 +77,7 @@ export function StrapStrip({ plan, apart, onApart }: StrapStripProps) {
           {plan.isBlind && <span className="text-mute">Nothing is known of how far these straps go: they are set by hand.</span>}
         </p>
       )}
-      {problem && (
-        <p role="alert" className="px-3 font-semibold text-snag">
-          Not saved. {problem}
-        </p>
-      )}
+      {problem && <Problem className="px-3">Not saved. {problem}</Problem>}
     </section>
   )
 }

@@ -24,6 +24,7 @@ import { verdictWord } from '../../words/verdicts'
 import { problemWords } from '../../words/problems'
 import { useActs } from '../../bench'
 import { lowerFirst, upperFirst } from '../../words/first-letter'
+import { Problem } from '../../ui/controls/Problem'
 
 const KINDS: Readonly<Record<RemedyKind, string>> = { adjust: 'Adjust', resize: 'Resize', change: 'Change style', procedure: 'Do' }
 
@@ -118,11 +119,7 @@ function SymptomRow({ symptom, note, round, family, predicted }: SymptomRowProps
           <span className="font-bold">{symptom.name}</span> <span className="text-[13.5px] text-mute">{symptom.cause}.</span>
         </span>
       </button>
-      {refused !== null && (
-        <p role="alert" className="font-semibold text-snag">
-          {refused}
-        </p>
-      )}
+      <Problem>{refused}</Problem>
       {note && symptom.stop && (
         <p className="flex items-center gap-2 font-bold text-snag">
           <Mark grade="fails" basis="seen" size={18} /> Stop and refit now. If it goes on without gear, ask the vet.

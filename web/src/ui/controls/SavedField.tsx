@@ -2,6 +2,7 @@ import type { ReactNode } from 'react'
 import { Meanwhile } from './Meanwhile'
 import { TextField } from './TextField'
 import { useSavedDraft, type SaveResult } from './use-saved-draft'
+import { Problem } from './Problem'
 
 export type { SaveResult } from './use-saved-draft'
 
@@ -68,11 +69,7 @@ export function SavedField({
           {...shared}
         />
       )}
-      {multiline && problem !== null && (
-        <p role="alert" className="mt-1 text-[13.5px] font-semibold text-snag">
-          {problem}
-        </p>
-      )}
+      {multiline && problem !== null && <Problem className="mt-1 text-[13.5px]">{problem}</Problem>}
       <Meanwhile saved={saved} />
     </div>
   )
