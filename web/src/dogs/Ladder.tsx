@@ -1,5 +1,6 @@
 import { formatWeight, parseWeight, RUNGS, type Dog, type Outing, type Rung } from '@merry-tailor/core'
 import { useState } from 'react'
+import { useForm } from 'react-hook-form'
 import { Link } from 'react-router'
 import { v7 as uuid } from 'uuid'
 import { useAddOutingMutation, useChangeOutingMutation, useRigsQuery } from '../api/queries'
@@ -116,20 +117,21 @@ function NewOuting({ dog, rung: first, loadKg, weightUnit }: { dog: Dog; rung: R
   const [rung, setRung] = useState<Rung>(first)
   const [calm, setCalm] = useState(true)
   const [on, setOn] = useState(today())
-  const [load, setLoad] = useState(loadKg === null ? '' : formatWeight(loadKg, weightUnit).replace(/[^\d.]/g, ''))
-  const [minutes, setMinutes] = useState('')
   const [rigId, setRigId] = useState<string>('none')
-  const [note, setNote] = useState('')
-  const [problem, setProblem] = useState<{ at: 'load' | 'minutes' | 'all'; says: string } | null>(null)
+  const { register, handleSubmit, setError, reset, getValues, formState } = useForm({
+    defaultValues: { load: loadKg === null ? '' : formatWeight(loadKg, weightUnit).replace(/[^\d.]/g, ''), minutes: '', note: '' },
+  })
+  const { errors } = formState
   const keep = async (): Promise<boolean> => {
+    const { load, minutes, note } = getValues()
     const weight = rung === 'load' ? parseWeight(load, weightUnit) : null
     if (weight && !weight.ok) {
-      setProblem({ at: 'load', says: weightProblemWords(weight.problem) })
+      setError('load', { message: weightProblemWords(weight.problem) })
       return false
     }
     const took = minutes.trim() === '' ? null : Number(minutes.replace(',', '.'))
     if (took !== null && !(took >= 0 && took <= 1440)) {
-      setProblem({ at: 'minutes', says: 'Minutes, up to a day.' })
+      setError('minutes', { message: 'Minutes, up to a day.' })
       return false
     }
     const { error } = await add({
@@ -148,25 +150,16 @@ function NewOuting({ dog, rung: first, loadKg, weightUnit }: { dog: Dog; rung: R
       },
     })
     if (error) {
-      setProblem({ at: 'all', says: `Not kept. ${problemWords(error)} It stays here.` })
+      setError('root', { message: `Not kept. ${problemWords(error)} It stays here.` })
       return false
     }
-    setMinutes('')
-    setNote('')
-    setProblem(null)
+    reset({ load, minutes: '', note: '' })
     return true
   }
   return (
     <details className="border-t border-rule">
       <summary className="flex min-h-11 cursor-pointer items-center px-4 font-bold">Write an outing down</summary>
-      <form
-        noValidate
-        className="space-y-2 px-4 pb-3"
-        onSubmit={(event) => {
-          event.preventDefault()
-          void once(keep)
-        }}
-      >
+      <form noValidate className="space-y-2 px-4 pb-3" onSubmit={(event) => void handleSubmit(() => once(keep))(event)}>
         <Segmented label="What it did" value={rung} options={RUNGS.map((value) => ({ value, label: RUNG_NAMES[value] }))} onChange={setRung} />
         <div className="flex flex-wrap items-end gap-2">
           <Segmented
@@ -178,15 +171,7 @@ function NewOuting({ dog, rung: first, loadKg, weightUnit }: { dog: Dog; rung: R
             ]}
             onChange={(value) => setCalm(value === 'calm')}
           />
-          {rung === 'load' && (
-            <TextField
-              label={`Load (${weightUnit})`}
-              inputMode="decimal"
-              value={load}
-              problem={problem?.at === 'load' ? problem.says : undefined}
-              onChange={(event) => setLoad(event.target.value)}
-            />
-          )}
+          {rung === 'load' && <TextField label={`Load (${weightUnit})`} inputMode="decimal" problem={errors.load?.message} {...register('load')} />}
         </div>
         <div className="grid gap-2 sm:grid-cols-3">
           <DayField
@@ -198,13 +183,7 @@ function NewOuting({ dog, rung: first, loadKg, weightUnit }: { dog: Dog; rung: R
               return Promise.resolve({ kept: true })
             }}
           />
-          <TextField
-            label="Minutes"
-            inputMode="numeric"
-            value={minutes}
-            problem={problem?.at === 'minutes' ? problem.says : undefined}
-            onChange={(event) => setMinutes(event.target.value)}
-          />
+          <TextField label="Minutes" inputMode="numeric" problem={errors.minutes?.message} {...register('minutes')} />
           {rigs.length > 0 && (rung === 'empty' || rung === 'load') && (
             <Picker
               label="Behind it"
@@ -215,9 +194,9 @@ function NewOuting({ dog, rung: first, loadKg, weightUnit }: { dog: Dog; rung: R
             />
           )}
         </div>
-        <TextField label="What was seen" value={note} maxLength={200} onChange={(event) => setNote(event.target.value)} />
+        <TextField label="What was seen" maxLength={200} {...register('note')} />
         <Button type="submit">Keep this outing</Button>
-        {problem?.at === 'all' && <Problem>{problem.says}</Problem>}
+        <Problem>{errors.root?.message}</Problem>
       </form>
     </details>
   )

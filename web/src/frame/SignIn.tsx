@@ -1,4 +1,5 @@
-import { useState, type SyntheticEvent, type ReactNode } from 'react'
+import { useState, type ReactNode } from 'react'
+import { useForm } from 'react-hook-form'
 import { access, type Told } from '../api/access'
 import { useOnce } from '../state/use-once'
 import { TextField } from '../ui/controls/TextField'
@@ -18,49 +19,39 @@ interface SignInProps {
 export function SignIn({ code = '', onIn }: SignInProps) {
   const once = useOnce()
   const [by, setBy] = useState<'passphrase' | 'code'>(code === '' ? 'passphrase' : 'code')
-  const [secret, setSecret] = useState(code)
-  const [name, setName] = useState(usualName)
-  const [problem, setProblem] = useState<{ at: 'secret' | 'name' | null; text: string } | null>(null)
-  const enter = (event: SyntheticEvent): void => {
-    event.preventDefault()
-    if (secret.trim() === '' || name.trim() === '') {
-      setProblem(secret.trim() === '' ? { at: 'secret', text: by === 'code' ? 'Type the code.' : 'Type the passphrase.' } : { at: 'name', text: 'Call it something, so that it can be locked out.' }) // prettier-ignore
-      return
-    }
-    void once(async () => {
+  const { register, handleSubmit, setError, resetField, clearErrors, formState } = useForm({ defaultValues: { secret: code, name: usualName() } })
+  const { errors } = formState
+  const isSaid = (words: string) => (typed: string) => typed.trim() !== '' || words
+  const enter = handleSubmit(({ secret, name }) =>
+    once(async () => {
       const told: Told<unknown> = await (by === 'code' ? access.pair(secret, name.trim()) : access.signIn(secret, name.trim()))
-      if (!told.ok) setProblem({ at: told.problem ? 'secret' : null, text: told.problem?.detail ?? AWAY })
-      else {
-        setProblem(null)
-        onIn()
-      }
+      if (told.ok) onIn()
+      else setError(told.problem ? 'secret' : 'root', { message: told.problem?.detail ?? AWAY })
       return told.ok
-    })
-  }
+    }),
+  )
   return (
     <Door title={by === 'code' ? 'Let this device in' : 'This shop asks for its passphrase'}>
-      <form onSubmit={enter} className="space-y-3" noValidate>
+      <form onSubmit={(event) => void enter(event)} className="space-y-3" noValidate>
         <TextField
           key={by}
           label={by === 'code' ? 'Code from a device that is in' : 'Passphrase'}
           type={by === 'code' ? 'text' : 'password'}
-          value={secret}
           autoFocus={code === ''}
           autoComplete={by === 'code' ? 'off' : 'current-password'}
           autoCapitalize={by === 'code' ? 'characters' : 'none'}
           maxLength={200}
-          problem={problem?.at === 'secret' ? problem.text : undefined}
-          onChange={(event) => setSecret(event.target.value)}
+          problem={errors.secret?.message}
+          {...register('secret', { validate: isSaid(by === 'code' ? 'Type the code.' : 'Type the passphrase.') })}
         />
         <TextField
           label="What this device is called"
-          value={name}
           maxLength={60}
           hint="Under Shop it can be locked out by this name."
-          problem={problem?.at === 'name' ? problem.text : undefined}
-          onChange={(event) => setName(event.target.value)}
+          problem={errors.name?.message}
+          {...register('name', { validate: isSaid('Call it something, so that it can be locked out.') })}
         />
-        {problem?.at === null && <Problem>{problem.text}</Problem>}
+        <Problem>{errors.root?.message}</Problem>
         <button type="submit" className="min-h-14 w-full rounded-[2px] border-2 border-ink bg-tape px-4 text-[19px] font-bold text-tape-ink">
           Let me in
         </button>
@@ -68,8 +59,8 @@ export function SignIn({ code = '', onIn }: SignInProps) {
           type="button"
           onClick={() => {
             setBy(by === 'code' ? 'passphrase' : 'code')
-            setSecret('')
-            setProblem(null)
+            resetField('secret', { defaultValue: '' })
+            clearErrors()
           }}
           className="min-h-11 font-bold underline"
         >

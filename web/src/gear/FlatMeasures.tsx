@@ -1,5 +1,6 @@
 import { measures, measuresOf, parseLength, type Band, type Piece } from '@merry-tailor/core'
 import { useState } from 'react'
+import { useForm } from 'react-hook-form'
 import { valueStyle } from '../state/settings'
 import { useAppSelector } from '../state/store'
 import { Button } from '../ui/controls/Button'
@@ -27,22 +28,19 @@ export function FlatMeasures({ piece, onSave }: FlatMeasuresProps) {
   const parts = [...FLAT_MEASURES].sort((a, b) => Number(own.has(b)) - Number(own.has(a)))
   const sewn = isSewn(piece.family)
   const [measure, setMeasure] = useState<string>(parts[0] ?? 'M01')
-  const [from, setFrom] = useState('')
-  const [to, setTo] = useState('')
-  const [problem, setProblem] = useState<{ at: 'from' | 'to'; says: string } | null>(null)
-  const add = async (): Promise<void> => {
+  const { register, handleSubmit, setError, reset, formState } = useForm({ defaultValues: { from: '', to: '' } })
+  const { errors } = formState
+  const add = handleSubmit(async ({ from, to }) => {
     const short = parseLength(from, settings.unit)
-    if (!short.ok || short.mm <= 0) return setProblem({ at: 'from', says: 'A length, such as 21 3/8 or 54 cm.' })
+    if (!short.ok || short.mm <= 0) return setError('from', { message: 'A length, such as 21 3/8 or 54 cm.' })
     const long = to.trim() === '' ? short : parseLength(to, settings.unit)
-    if (!long.ok) return setProblem({ at: 'to', says: 'A length, or nothing where it can’t be set.' })
-    if (long.mm < short.mm) return setProblem({ at: 'to', says: 'Shorter than its shortest setting.' })
-    if (long.mm > 3000) return setProblem({ at: 'to', says: 'Longer than 3 metres: is the unit right?' })
+    if (!long.ok) return setError('to', { message: 'A length, or nothing where it can’t be set.' })
+    if (long.mm < short.mm) return setError('to', { message: 'Shorter than its shortest setting.' })
+    if (long.mm > 3000) return setError(sewn ? 'from' : 'to', { message: 'Longer than 3 metres: is the unit right?' })
     const refused = await onSave({ ...piece.flat, [measure]: [short.mm, long.mm] satisfies Band })
-    if (refused) return setProblem({ at: 'from', says: refused })
-    setFrom('')
-    setTo('')
-    setProblem(null)
-  }
+    if (refused) setError('from', { message: refused })
+    else reset()
+  })
   const remove = (id: string): void => void onSave(Object.fromEntries(Object.entries(piece.flat).filter(([key]) => key !== id)))
   const rows = Object.entries(piece.flat).sort(([a], [b]) => (a < b ? -1 : 1))
   return (
@@ -64,14 +62,7 @@ export function FlatMeasures({ piece, onSave }: FlatMeasuresProps) {
           </li>
         ))}
       </ul>
-      <form
-        noValidate
-        className="mt-3 grid grid-cols-2 items-start gap-3 sm:grid-cols-[1fr_120px_120px_auto]"
-        onSubmit={(event) => {
-          event.preventDefault()
-          void add()
-        }}
-      >
+      <form noValidate className="mt-3 grid grid-cols-2 items-start gap-3 sm:grid-cols-[1fr_120px_120px_auto]" onSubmit={(event) => void add(event)}>
         <div className="max-sm:col-span-2">
           <span className="mb-1 block text-[13.5px] font-semibold text-mute">Part</span>
           <Picker
@@ -82,22 +73,8 @@ export function FlatMeasures({ piece, onSave }: FlatMeasuresProps) {
             className="w-full"
           />
         </div>
-        <TextField
-          label={sewn ? `Length, ${look.unit}` : `Shortest, ${look.unit}`}
-          inputMode="decimal"
-          value={from}
-          problem={problem?.at === 'from' ? problem.says : undefined}
-          onChange={(event) => (setFrom(event.target.value), setProblem(null))}
-        />
-        {!sewn && (
-          <TextField
-            label={`Longest, ${look.unit}`}
-            inputMode="decimal"
-            value={to}
-            problem={problem?.at === 'to' ? problem.says : undefined}
-            onChange={(event) => (setTo(event.target.value), setProblem(null))}
-          />
-        )}
+        <TextField label={sewn ? `Length, ${look.unit}` : `Shortest, ${look.unit}`} inputMode="decimal" problem={errors.from?.message} {...register('from')} />
+        {!sewn && <TextField label={`Longest, ${look.unit}`} inputMode="decimal" problem={errors.to?.message} {...register('to')} />}
         <Button type="submit" className="mt-[24px] max-sm:col-span-2">
           Keep it
         </Button>

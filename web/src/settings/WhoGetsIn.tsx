@@ -1,4 +1,5 @@
 import { useCallback, useEffect, useState, type SyntheticEvent } from 'react'
+import { useForm } from 'react-hook-form'
 import { access, useAccess, type Access, type AccessDevice } from '../api/access'
 import { longDay } from '../state/today'
 import { useOnce } from '../state/use-once'
@@ -44,31 +45,24 @@ export function WhoGetsIn() {
 function Passphrase({ now, onDone }: { now: Access; onDone: () => void }) {
   const once = useOnce()
   const [open, setOpen] = useState(false)
-  const [old, setOld] = useState('')
-  const [typed, setTyped] = useState('')
-  const [twice, setTwice] = useState('')
-  const [problem, setProblem] = useState<{ at: 'old' | 'typed' | 'twice' | null; text: string } | null>(null)
+  const { register, handleSubmit, setError, reset, formState } = useForm({ defaultValues: { old: '', passphrase: '', twice: '' } })
+  const { errors } = formState
   const [done, setDone] = useState(false)
-  const keep = (event: SyntheticEvent): void => {
-    event.preventDefault()
-    if (typed !== twice) return setProblem({ at: 'twice', text: 'Not the same twice.' })
-    void once(async () => {
-      const told = await access.setPassphrase(now.set ? old : null, typed)
+  const keep = handleSubmit(({ old, passphrase }) =>
+    once(async () => {
+      const told = await access.setPassphrase(now.set ? old : null, passphrase)
       if (told.ok) {
-        setOld('')
-        setTyped('')
-        setTwice('')
-        setProblem(null)
+        reset()
         setDone(true)
         setOpen(false)
         onDone()
       } else {
         const at = told.problem?.fields?.[0]?.path
-        setProblem({ at: at === 'old' ? 'old' : at === 'passphrase' ? 'typed' : null, text: told.problem?.detail ?? AWAY })
+        setError(at === 'old' || at === 'passphrase' ? at : 'root', { message: told.problem?.detail ?? AWAY })
       }
       return told.ok
-    })
-  }
+    }),
+  )
   if (!open)
     return (
       <p className="flex flex-wrap items-center gap-x-3">
@@ -80,17 +74,12 @@ function Passphrase({ now, onDone }: { now: Access; onDone: () => void }) {
         </Button>
       </p>
     )
-  const at = (place: 'old' | 'typed' | 'twice'): string | undefined => (problem?.at === place ? problem.text : undefined)
   return (
-    <form onSubmit={keep} noValidate className="space-y-2 border-2 border-ink p-3">
-      {now.set && <TextField label="The passphrase so far" type="password" autoComplete="current-password" value={old} maxLength={200} problem={at('old')} onChange={(event) => setOld(event.target.value)} />}
-      <TextField label="New passphrase" type="password" autoComplete="new-password" value={typed} maxLength={200} hint="Ten characters or more; a few words are good." problem={at('typed')} onChange={(event) => setTyped(event.target.value)} />
-      <TextField label="Once more" type="password" autoComplete="new-password" value={twice} maxLength={200} problem={at('twice')} onChange={(event) => setTwice(event.target.value)} />
-      {problem?.at === null && (
-        <Problem>
-          {problem.text}
-        </Problem>
-      )}
+    <form onSubmit={(event) => void keep(event)} noValidate className="space-y-2 border-2 border-ink p-3">
+      {now.set && <TextField label="The passphrase so far" type="password" autoComplete="current-password" maxLength={200} problem={errors.old?.message} {...register('old')} />}
+      <TextField label="New passphrase" type="password" autoComplete="new-password" maxLength={200} hint="Ten characters or more; a few words are good." problem={errors.passphrase?.message} {...register('passphrase')} />
+      <TextField label="Once more" type="password" autoComplete="new-password" maxLength={200} problem={errors.twice?.message} {...register('twice', { validate: (typed, all) => typed === all.passphrase || 'Not the same twice.' })} />
+      <Problem>{errors.root?.message}</Problem>
       <p className="text-[14px] leading-[18px] text-mute">Nobody can tell it to you later. Without it, access.json beside the book is taken away and the passphrase set anew; the book stays.</p>
       <div className="flex gap-2">
         <Button type="submit">Keep it</Button>
