@@ -1,3 +1,4 @@
+import type { Page } from '@playwright/test'
 import { expect, freshTicket, setLook, sheetOf, sheets, test } from './bench-of-one.ts'
 
 test.describe('on a tablet', () => {
@@ -94,7 +95,7 @@ test.describe('on a phone', () => {
     }
   })
 
-  test('no room of the demo shop runs sideways on a phone', async ({ page }) => {
+  test('U64 no room of the demo shop runs sideways on a phone, and every control can be met by a thumb', async ({ page }) => {
     const of = async (dog: string, room: string): Promise<string> => `/tickets/${(await sheetOf(dog)).ticket.id}/${room}`
     const rooms = ['ask', 'kinds', 'measure', 'choose', 'all-sizes', 'try-on', 'hitch', 'finish', 'letters', 'solo']
     const screens = [
@@ -112,11 +113,30 @@ test.describe('on a phone', () => {
       // A table may scroll in a frame of its own; a room may not.
       const wide = await page.locator('.quiet-scroll').evaluateAll((all) => all.filter((each) => each.clientWidth > 300 && each.scrollWidth > each.clientWidth + 1).map((each) => each.scrollWidth)) // prettier-ignore
       const body = await page.evaluate(() => document.documentElement.scrollWidth)
+      const small = await tooSmall(page)
+      if (small.length > 0) found.push(`${screen.replace(/[0-9a-f-]{36}/, '')}: ${small.join('; ')}`)
       if (wide.length > 0 || body > 390) found.push(`${screen.replace(/[0-9a-f-]{36}/, '')}: ${[...wide, body].join()}`)
     }
     expect(found).toEqual([])
   })
 })
+
+/** Controls a thumb does not find: under 44 px and no link within a sentence. A slider’s ends share their room, and have their boxes. */
+const tooSmall = (page: Page): Promise<string[]> =>
+  page.locator('a[href], button, input, select, textarea, summary').evaluateAll((all) =>
+    all
+      .filter(
+        (each) => !each.closest('.sr-only, [aria-hidden=true], [role=slider]') && !each.classList.contains('sr-only') && each.getAttribute('role') !== 'slider',
+      )
+      .flatMap((each) => {
+        const { width, height } = (each.closest('label') ?? each).getBoundingClientRect()
+        const inSentence = getComputedStyle(each).display === 'inline' && (each.parentElement?.textContent.length ?? 0) > each.textContent.length + 8
+        const name = (each.getAttribute('aria-label') ?? each.textContent).slice(0, 40)
+        return width === 0 || height === 0 || inSentence || (width >= 43.5 && height >= 43.5)
+          ? []
+          : [`${each.tagName} ${name} ${Math.round(width)} by ${Math.round(height)}`]
+      }),
+  )
 
 /** Is anything of it past the window's right edge, or does it move sideways? */
 const isWhole = (element: Element, width: number): boolean => {
@@ -150,6 +170,52 @@ for (const width of [1024, 390]) {
     })
   })
 }
+
+test('U61 in Ask, fields beside each other stand on one line', async ({ page }) => {
+  await page.goto(`/tickets/${(await sheetOf('Skiff')).ticket.id}/ask`)
+  for (const names of [
+    ['Sex', 'Weight'],
+    ['Coat', 'Flat face'],
+  ]) {
+    const tops = await Promise.all(
+      names.map(
+        async (name) =>
+          (
+            await page
+              .getByLabel(new RegExp(`^${name}`))
+              .first()
+              .boundingBox()
+          )?.y ?? NaN,
+      ),
+    )
+    expect(Math.abs((tops[0] ?? NaN) - (tops[1] ?? NaN)), names.join()).toBeLessThanOrEqual(1)
+  }
+})
+
+test('U62 at 1280 nothing ends in the middle of nowhere: the right part of Try on and Gear has an edge', async ({ page }) => {
+  for (const screen of [`/tickets/${(await sheetOf('Marlin')).ticket.id}/try-on`, '/gear']) {
+    await page.goto(screen)
+    await expect(page.getByRole('heading').first()).toBeVisible()
+    // The part at the right, half way down: it reaches the window's edge, or ends in a line.
+    const ends = await page.evaluate(() => {
+      for (let x = 1270; x > 640; x -= 10)
+        for (let at = document.elementFromPoint(x, 500); at && at.id !== 'root'; at = at.parentElement) {
+          const { right, left } = at.getBoundingClientRect()
+          const { borderRightWidth, borderLeftWidth } = getComputedStyle(at)
+          if (left > 2 && ((right > 1278 && borderLeftWidth !== '0px') || borderRightWidth === '2px')) return x
+        }
+      return null
+    })
+    expect(ends, screen).not.toBeNull()
+  }
+})
+
+test('U59 the list of keys is whole at 1280, its way back in sight', async ({ page }) => {
+  await page.goto('/')
+  await expect(page.getByRole('region', { name: 'Tickets' }).getByRole('listitem').first()).toBeVisible()
+  await page.keyboard.press('?')
+  await expect(page.getByRole('dialog').getByRole('button', { name: 'Back to work' })).toBeInViewport({ ratio: 0.99 })
+})
 
 test.describe('today on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 } })

@@ -1,11 +1,10 @@
 import { z } from 'zod'
 import { ProblemError } from '../problems.ts'
 import { StandIn } from '../stand-ins/device.ts'
+import { lossyLine } from '../stand-ins/lossy-line.ts'
 import { typed, type Routes } from './typed.ts'
 
 const params = z.object({ device: z.enum(['tape', 'scale']) })
-/** Bytes that may wait for a listener. */
-const UNREAD = 64 * 1024
 const Value = z.number().min(0).max(3000)
 
 /** The simulated tape and scale: a stream of bytes, and the hand that rolls and squeezes them. */
@@ -23,10 +22,7 @@ export const standInRoutes: Routes = (app) => {
     const { raw } = reply
     raw.writeHead(200, { 'content-type': 'application/octet-stream', 'cache-control': 'no-store', 'x-accel-buffering': 'no' })
     raw.flushHeaders()
-    // Whoever does not listen gets no more put up for them: a real line loses what nobody reads.
-    const stop = devices[request.params.device].listen((bytes) => {
-      if (raw.writableLength < UNREAD) raw.write(bytes)
-    })
+    const stop = devices[request.params.device].listen(lossyLine(raw))
     const end = (): void => {
       stop()
       open.delete(end)

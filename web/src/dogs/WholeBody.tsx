@@ -11,7 +11,7 @@ export function WholeBody({ form, name, dogId }: { form: Form; name: string; dog
   const look = { ...valueStyle(settings), unit: settings.unit }
   const ids = Object.keys(form.measures).sort(stationOrder)
   const taken = ids.filter((id) => form.measures[id]?.taken).length
-  const link = 'inline-flex min-h-11 items-center font-bold underline'
+  const link = 'inline-flex min-h-11 min-w-11 items-center font-bold underline'
   return (
     <section aria-label="The whole body">
       <h2 className="border-y-2 border-ink bg-panel px-4 py-2 text-[19px] leading-6">The whole body</h2>

@@ -129,7 +129,7 @@ function TicketTitle({ sheet, name }: { sheet: TicketSheet; name: string }) {
   const number = sheet.ticket.number === 0 ? 'New ticket' : `Ticket ${sheet.ticket.number}`
   return (
     <div className="flex min-w-0 items-center gap-2">
-      <Link to="/" aria-label="Back to Today" className="flex h-11 w-9 shrink-0 items-center justify-center phone:hidden">
+      <Link to="/" aria-label="Back to Today" className="-ml-1 flex size-11 shrink-0 items-center justify-center phone:hidden">
         <ChevronLeft size={28} aria-hidden />
       </Link>
       <div className="min-w-0 phone:w-[150px] lg:w-[230px] bench:w-[264px]">

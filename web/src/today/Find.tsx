@@ -35,7 +35,7 @@ export function Find({ inputRef, wished }: { inputRef: Ref<HTMLInputElement>; wi
       className="relative"
       onBlur={(event) => !event.currentTarget.contains(event.relatedTarget) && setOpen(false)}
     >
-      <div className="flex h-11 items-center gap-2 border-2 border-ink bg-panel px-3 focus-within:shadow-[inset_0_0_0_3px_var(--tape)]">
+      <div className="flex h-12 items-center gap-2 border-2 border-ink bg-panel px-3 focus-within:shadow-[inset_0_0_0_3px_var(--tape)]">
         <Search size={19} aria-hidden />
         <Command.Input
           ref={inputRef}
@@ -60,7 +60,7 @@ export function Find({ inputRef, wished }: { inputRef: Ref<HTMLInputElement>; wi
       <Command.List
         hidden={!listed}
         aria-label="Found"
-        className="absolute inset-x-0 top-[42px] z-40 max-h-[420px] overflow-y-auto border-2 border-ink bg-panel lg:w-[420px]"
+        className="absolute inset-x-0 top-[46px] z-40 max-h-[420px] overflow-y-auto border-2 border-ink bg-panel lg:w-[420px]"
       >
         {listed && (
           <>

@@ -34,7 +34,7 @@ const DogOutline = lazyPart(
   () => null,
 )
 /** Of their size while they come. */
-const notYet = <div aria-hidden className="h-11 border-2 border-ink bg-panel" />
+const notYet = <div aria-hidden className="h-12 border-2 border-ink bg-panel" />
 
 const GROUPS: readonly { urgency: Urgency; title: string }[] = [
   { urgency: 'overdue', title: 'Overdue' },

@@ -150,7 +150,7 @@ describe('Choose', () => {
     expect(screen.getByRole('region', { name: 'In 6' }).textContent).toContain('neck slides')
     expect(document.body.textContent).toContain('go down: it looks tiny')
     expect(document.body.textContent).toContain('Harbour Hems says: 1 to 2 fingers under a strap.')
-    // What a maker leaves unsaid is not said by us on every size.
+    // U49: what a maker leaves unsaid is not said by us on every size.
     expect(document.body.textContent).not.toContain('Nothing from Harbour Hems')
   })
 

@@ -58,7 +58,7 @@ export function Loads({ draft, rig, inHand, onPick, onSet, words, weightUnit }: 
             <button
               type="button"
               onClick={() => onSet(draft.loads.filter((_, k) => k !== i))}
-              className="min-h-11 px-2 font-semibold underline"
+              className="min-h-11 min-w-11 px-2 font-semibold underline"
               aria-label={`Take ${load.name} off`}
             >
               off

@@ -43,7 +43,7 @@ export function RouteBlock({
               )}
               <button
                 type="button"
-                className="min-h-11 px-1 font-semibold underline"
+                className="min-h-11 min-w-11 px-1 font-semibold underline"
                 aria-label={`Take stretch ${i + 1} off`}
                 onClick={() => onSet(route.filter((_, k) => k !== i))}
               >

@@ -113,7 +113,7 @@ function OnePage({ item, round, state, newest, foretold, at, onAt, after, onKept
           type="button"
           aria-expanded={how}
           onClick={() => setHow(!how)}
-          className="flex min-h-9 w-full items-center justify-between gap-2 text-left text-[15px] leading-[18px]"
+          className="flex min-h-11 w-full items-center justify-between gap-2 text-left text-[15px] leading-[18px]"
         >
           <span>
             {smallLengths(check.pass, unit)} <b>How</b>
