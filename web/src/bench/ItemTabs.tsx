@@ -30,12 +30,13 @@ const byWay = (item: Item): string => wayName(item.way).toLowerCase()
 export function ItemTabs({ items, says = byWay }: { items: readonly Item[]; says?: (item: Item) => string }) {
   if (items.length < 2) return null
   return (
-    <Tabs.List aria-label="Items of this ticket" className="flex shrink-0 border-b-2 border-ink">
+    // As many in a row as there is room for; the lines between them are the ground showing through.
+    <Tabs.List aria-label="Items of this ticket" className="flex shrink-0 flex-wrap gap-[2px] border-b-2 border-ink bg-ink">
       {items.map((item) => (
         <Tabs.Trigger
           key={item.id}
           value={item.id}
-          className="min-h-11 flex-1 bg-panel px-3 text-left text-[15px] leading-[18px] font-bold not-first:border-l-2 not-first:border-ink data-[state=active]:bg-ink data-[state=active]:text-panel"
+          className="min-h-11 grow basis-[132px] bg-panel px-3 py-1 text-left text-[15px] leading-[18px] font-bold data-[state=active]:bg-ink data-[state=active]:text-panel"
         >
           {familyName(item.family)} <span className="font-normal opacity-80">{says(item)}</span>
         </Tabs.Trigger>

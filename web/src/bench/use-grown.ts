@@ -7,6 +7,7 @@ import {
   grownMonths,
   newestWeightKg,
   stillGrows,
+  typicalForm,
   withGuesses,
   type Body,
   type Form,
@@ -14,7 +15,7 @@ import {
   type SizedBody,
 } from '@merry-tailor/core'
 import { useMemo } from 'react'
-import { useForm } from '../form'
+import { useFormReading } from '../form'
 import { useToday } from '../state/use-today'
 import { useOpenTicket } from './open-ticket'
 
@@ -23,6 +24,8 @@ export interface GrownDog {
   form: Form | null
   /** What it may weigh grown, by weight and age; `null` where nobody knows them. */
   adult: { kg: number; lowKg: number; highKg: number } | null
+  /** Its form was worked out; until then the middle dog of its build stands there. */
+  solved: boolean
 }
 
 /** Standard deviations across a band that holds four in five. */
@@ -44,9 +47,11 @@ export function useGrown(item: Item | undefined): GrownDog | undefined {
   const known = wanted && dog !== null && (adult !== null || [dog.breed, dog.crossWith].some((name) => findBreed(name) !== undefined))
   const about = useMemo(() => (known ? { ...aboutDog(dog, on), ageMonths: grownMonths(dog), weightKg: null } : null), [known, dog, on])
   const body = useMemo((): Body => (adult ? { M00: { mm: adult.kg, sigmaMm: (adult.highKg - adult.lowKg) / FOUR_IN_FIVE } } : NOBODY), [adult])
-  const form = useForm(body, about, 'grown')
+  const reading = useFormReading(body, about, undefined, 'grown')
+  const solved = about === null || reading !== null
+  const form = useMemo(() => reading?.form ?? typicalForm(about), [reading, about])
   return useMemo(
-    () => (!wanted ? undefined : about === null ? { body: null, form: null, adult } : { body: withGuesses({}, form), form, adult }),
-    [wanted, about, form, adult],
+    () => (!wanted ? undefined : about === null ? { body: null, form: null, adult, solved } : { body: withGuesses({}, form), form, adult, solved }),
+    [wanted, about, form, adult, solved],
   )
 }

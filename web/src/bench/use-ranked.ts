@@ -118,8 +118,8 @@ export function useRanked(item: Item | undefined): RankedItem {
       choice,
       body,
       form,
-      out: item !== undefined && (answer === null || pending),
+      out: item !== undefined && (answer === null || pending || grown?.solved === false),
       fresh: answer?.fresh === true,
     }
-  }, [answer, item, choice, body, form, pending, booked])
+  }, [answer, item, choice, body, form, pending, grown, booked])
 }

@@ -168,7 +168,9 @@ export function ChooseStage() {
     setPicked(next)
     document.getElementById(`size-${next.offer}-${next.label}`)?.scrollIntoView({ block: 'nearest' })
   }
-  const press = (): void => void once(choose)
+  const cut = item !== undefined && item.way === 'made' && ranked.length === 0 && !out && GARMENT_FAMILIES.some((each) => each === item.family)
+  const toPieces = `/tickets/${sheet.ticket.id}/pattern/${inHand}`
+  const press = (): void => void (cut ? navigate(toPieces) : once(choose))
   useKeys({ Enter: press, ArrowDown: move(1), ArrowUp: move(-1) })
 
   const booked = useOut()
@@ -204,7 +206,7 @@ export function ChooseStage() {
       )}
       <button
         type="button"
-        disabled={!proposed?.settlement}
+        disabled={!proposed?.settlement && !cut}
         onClick={press}
         className={`flex min-h-14 w-full items-center justify-between gap-3 rounded-[2px] border-2 border-ink px-4 py-1.5 text-left ${notNow === '' ? 'bg-tape text-tape-ink disabled:bg-tape-rest' : 'bg-panel'}`}
       >
@@ -218,6 +220,7 @@ export function ChooseStage() {
           soldOut={offer ? soldOutWords(offer, labels, supply) : ''}
           notNow={notNow}
           out={out}
+          cut={cut}
         />
         <KeyCap tone={notNow === '' ? 'tape' : 'paper'}>Enter</KeyCap>
       </button>
@@ -309,7 +312,7 @@ export function ChooseStage() {
                   <p className="ml-auto text-[13.5px] text-mute">Predicted. Nothing seen on the dog yet.</p>
                 </div>
               ) : (
-                <h1 className="text-[28px] leading-[34px]">{out ? 'Sizes' : 'No size to show yet'}</h1>
+                <h1 className="text-[28px] leading-[34px]">{out ? 'Sizes' : cut ? `Cut for ${name} alone` : 'No size to show yet'}</h1>
               )}
             </header>
             <div className="mat quiet-scroll min-h-0 flex-1 p-4" tabIndex={0} role="group" aria-label="The size on the tapes">
@@ -325,7 +328,7 @@ export function ChooseStage() {
               )}
               {offer?.kind === 'series' && <CrateNote offer={offer} />}
               {out && <Unrolling />}
-              {ranked.length === 0 && !out && <NoTable item={item} name={name} form={drawn} />}
+              {ranked.length === 0 && !out && <NoTable item={item} name={name} form={drawn} pieces={cut ? toPieces : null} />}
               {later && offer && table && size && (
                 // The dog and the first size’s tapes on the left, what to make of them on the right; the second size below.
                 <div className="grid gap-4 xl:grid-cols-2 xl:grid-rows-[repeat(9,auto)_1fr]">

@@ -12,6 +12,7 @@ export function ChooseWords({
   soldOut,
   notNow,
   out,
+  cut,
 }: {
   labels: readonly string[]
   follows: boolean
@@ -26,8 +27,17 @@ export function ChooseWords({
   notNow: string
   /** The first answer is not there yet. */
   out: boolean
+  /** Nobody's sizes: it is cut from the tapes here. */
+  cut: boolean
 }) {
   if (out) return <span className="font-bold">A moment</span>
+  if (cut)
+    return (
+      <span>
+        <span className="block text-[19px] leading-[23px] font-bold">Its pieces</span>
+        <span className="text-[14px] font-semibold">from the tapes, to cut or knit</span>
+      </span>
+    )
   if (table?.way === 'made' && labels.length === 0)
     return (
       <span>

@@ -78,7 +78,7 @@ function OneCrate({ item, items }: { item: Item; items: readonly Item[] }) {
   const grown = useGrown(item)
   const { form: own } = useBenchForm()
   const { body: ownBody } = useSizedBody()
-  const { ranked } = useRanked(item)
+  const { ranked, out } = useRanked(item)
   const form = grown?.form ?? own
   const body = grown ? (grown.body ?? NOTHING_READ) : ownBody
   const [bedMm, setBed] = useState(0)
@@ -100,7 +100,8 @@ function OneCrate({ item, items }: { item: Item; items: readonly Item[] }) {
   const ageWeeks = sheet.dog?.born ? differenceInCalendarDays(parseISO(on), parseISO(sheet.dog.born)) / 7 : null
 
   const choose = (): void => {
-    if (!crate) return
+    // A first answer of a dog in the middle of its build is nothing to buy by.
+    if (!crate || out) return
     void once(async () => {
       const offer = ranked.find((each) => each.kind === 'series')
       const { inside, label } = crate
@@ -203,7 +204,13 @@ function OneCrate({ item, items }: { item: Item; items: readonly Item[] }) {
             {!phone && facts}
           </div>
         </ItemPanel>
-        <YellowFoot title="Choose crate" detail={`${kind} ${label}`} problem={problem} onPress={choose} />
+        <YellowFoot
+          title={out ? 'A moment' : 'Choose crate'}
+          detail={out ? `${name} is worked out` : `${kind} ${label}`}
+          problem={problem}
+          rests={out}
+          onPress={choose}
+        />
       </section>
       <section aria-label="The dog in it" className="flex min-h-0 min-w-0 flex-col max-md:shrink-0">
         <header className="flex shrink-0 flex-wrap items-center justify-between gap-x-4 gap-y-1 border-b-2 border-ink bg-bench px-4 py-2">
