@@ -16,7 +16,10 @@ const isTyping = (target: EventTarget | null): boolean =>
 const isElsewhere = (): boolean => document.querySelector('[role="dialog"], [role="menu"][data-state="open"], [role="listbox"][data-state="open"]') !== null
 
 /** The presses that mean a name: a sign may need Shift or the third level of a keyboard, a letter is meant in either case. */
-const presses = (name: string): KeybindingPress[] => (name.length === 1 ? [`[Shift]+${name}`, `AltGraph+[Shift]+${name}`] : [name]).flatMap(parseKeybinding)
+const presses = (name: string): KeybindingPress[] => {
+  if (name === 'Space') return [name, String.raw`(\s)`].flatMap(parseKeybinding)
+  return (name.length === 1 ? [`[Shift]+${name}`, `AltGraph+[Shift]+${name}`] : [name]).flatMap(parseKeybinding)
+}
 const known = new Map<string, KeybindingPress[]>()
 const pressesOf = (name: string): KeybindingPress[] => known.get(name) ?? known.set(name, presses(name)).get(name) ?? []
 

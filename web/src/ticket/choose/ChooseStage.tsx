@@ -124,7 +124,6 @@ export function ChooseStage() {
   const chosen = choice ? labelsOf(choice) : []
 
   const choose = async (): Promise<boolean> => {
-    // A last answer still in sight is not what the tapes say now: it is there in a moment.
     if (!item || !offer || !proposed?.settlement || !advice || !fresh) return false
     if (overrules && why.trim() === '') {
       setWhyProblem('Say why in a few words; it is printed on the docket.')
@@ -206,7 +205,8 @@ export function ChooseStage() {
       )}
       <button
         type="button"
-        disabled={!proposed?.settlement && !cut}
+        // What stands there from before the newest tape is read on, but not pressed.
+        disabled={!cut && (!proposed?.settlement || !fresh)}
         onClick={press}
         className={`flex min-h-14 w-full items-center justify-between gap-3 rounded-[2px] border-2 border-ink px-4 py-1.5 text-left ${notNow === '' ? 'bg-tape text-tape-ink disabled:bg-tape-rest' : 'bg-panel'}`}
       >
@@ -219,7 +219,7 @@ export function ChooseStage() {
           waitsFor={offer ? waitsForWords(measuresOfTable(offer.judged), unsettled) : ''}
           soldOut={offer ? soldOutWords(offer, labels, supply) : ''}
           notNow={notNow}
-          out={out}
+          out={out || (ranked.length > 0 && !fresh)}
           cut={cut}
         />
         <KeyCap tone={notNow === '' ? 'tape' : 'paper'}>Enter</KeyCap>

@@ -84,6 +84,15 @@ describe('Choose', () => {
     expect(screen.getByRole('button', { name: /No size is near/ }).hasAttribute('disabled')).toBe(true)
   })
 
+  it('sends what is cut here, where no maker has sizes, on to its pieces', async () => {
+    const item = anItem({ family: 'C1', way: 'made' })
+    const router = renderStage(aTicket({ items: [item], readings: twice('M15', 480) }), 'choose', <ChooseStage />)
+    expect(await screen.findByRole('heading', { level: 1, name: 'Cut for Tern alone' })).toBeDefined()
+    expect(screen.getByText('Made here, or by a maker')).toBeDefined()
+    fireEvent.click(screen.getByRole('button', { name: /^Its pieces/ }))
+    await waitFor(() => expect(router.state.location.pathname).toMatch(new RegExp(`/pattern/${item.id}$`)))
+  })
+
   it('says to choose an item first', async () => {
     renderStage(aTicket({ items: [] }), 'choose', <ChooseStage />)
     expect(await screen.findByText('Nothing to size yet')).toBeDefined()

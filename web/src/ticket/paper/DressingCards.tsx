@@ -37,6 +37,7 @@ function Card({ item, last }: { item: Item; last: boolean }) {
   const { form } = useBenchForm()
   const { data: tables = [] } = useSizeTablesQuery(undefined)
   const { data: pieces = [] } = usePiecesQuery(undefined)
+  const home = families[item.family].shelf === 'crate'
   const choice = wornFor(sheet.choices, item.id)
   const named = choice && tableOf(choice)
   const table = tables.find((each) => each.id === named?.tableId && each.version === named.tableVersion)
@@ -46,14 +47,17 @@ function Card({ item, last }: { item: Item; last: boolean }) {
       <header className="mb-3 flex items-end justify-between gap-6 border-b-2 border-black pb-2">
         <div>
           <h2 className="text-[24px] leading-8">
-            {familyName(item.family)} on {name}
+            {familyName(item.family)} {home ? 'for' : 'on'} {name}
           </h2>
           <p>{families[item.family].build}</p>
         </div>
         <GearSketch form={form} family={item.family} width={170} height={110} label={`${familyName(item.family)} on ${name}`} />
       </header>
       <DressingSteps family={item.family} build={piece?.build ?? table?.build ?? null} />
-      <p>Where the dog pants hard, limps, coughs or rubs, take it off. Local rules, the carrier and the vet go before this paper.</p>
+      <p>
+        Where the dog pants hard, {home ? 'digs, bites the door or wets itself, let it out and go back a step' : 'limps, coughs or rubs, take it off'}. Local
+        rules, the carrier and the vet go before this paper.
+      </p>
     </section>
   )
 }

@@ -8,8 +8,8 @@ export function GarmentChecks({ garment, say }: { garment: Garment; say: (mm: nu
     <ol aria-label="Checks">
       {garment.checks.map((check, i) => (
         <li key={check.id} className="border-t border-rule px-4 py-1.5 text-[14.5px] leading-[20px]">
-          <p className="flex items-baseline justify-between gap-2">
-            <span className="flex items-baseline gap-2 font-bold">
+          <p className="flex flex-wrap items-baseline justify-between gap-x-2">
+            <span className="flex shrink-0 items-baseline gap-2 font-bold">
               <span
                 className={`inline-flex size-[21px] shrink-0 items-center justify-center self-center rounded-full text-[12.5px] text-panel ${check.grade === 'holds' ? 'bg-ink' : check.grade === 'fails' ? 'bg-snag' : 'bg-chalk'}`}
               >
@@ -17,7 +17,7 @@ export function GarmentChecks({ garment, say }: { garment: Garment; say: (mm: nu
               </span>
               {CHECK_NAMES[check.id]}
             </span>
-            <span className="text-right">{checkValue(check, say)}</span>
+            <span className="ml-auto text-right">{checkValue(check, say)}</span>
           </p>
           <p className="flex flex-wrap items-center justify-between gap-x-2 pl-[29px]">
             <VerdictWord grade={check.grade} basis="predicted" size={15} />

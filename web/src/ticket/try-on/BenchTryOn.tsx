@@ -17,6 +17,7 @@ import { Symptoms } from './Symptoms'
 import { TagMat } from './TagMat'
 import { UnderTheMat } from './UnderTheMat'
 import type { TryOnInHand } from './use-try-on'
+import { firstRoundOf } from '../../words/try-on'
 
 interface BenchTryOnProps {
   hand: TryOnInHand
@@ -78,7 +79,7 @@ export function BenchTryOn({ hand, items, onItem, onRound }: BenchTryOnProps) {
             ) : (
               <div className="mat min-h-full p-4">
                 <div className="max-w-[560px] border-2 border-ink bg-panel">
-                  <Empty>Loosen every adjuster, put the size on, and begin a round. Practitioners often start here, with two sizes on the rack.</Empty>
+                  <Empty>{firstRoundOf(item.family).before}</Empty>
                   <HowItGoesOn family={item.family} build={build} />
                 </div>
               </div>

@@ -5,6 +5,7 @@ import { useOnce } from '../../state/use-once'
 import { Picker } from '../../ui/controls/Picker'
 import { TextField } from '../../ui/controls/TextField'
 import { faceOf } from '../../words/offer-face'
+import { firstRoundOf } from '../../words/try-on'
 import { problemWords } from '../../words/problems'
 import { useRanked, useOpenTicket, useActs, strapsIn } from '../../bench'
 import { foretellBeside } from '../../form'
@@ -47,6 +48,7 @@ export function NewRound({ item, onMade }: { item: Item; onMade: (id: string) =>
   const { ranked, choice } = useRanked(item)
   const acts = useActs()
   const once = useOnce()
+  const says = firstRoundOf(item.family)
   const rounds = sheet.tryOns.filter((round) => round.itemId === item.id && !round.struck)
   const [picked, setPicked] = useState<string | null>(null)
   // What is made for this dog is tried as a trial first: it needs no name of a maker's.
@@ -115,7 +117,7 @@ export function NewRound({ item, onMade }: { item: Item; onMade: (id: string) =>
       }}
     >
       <Picker
-        label="Size to put on"
+        label={says.sizeLabel}
         value={value}
         options={[...sizes.map(({ value: each, label: says, note }) => ({ value: each, label: says, note })), { value: 'other', label: 'Another piece' }]}
         onChange={setPicked}
@@ -136,7 +138,7 @@ export function NewRound({ item, onMade }: { item: Item; onMade: (id: string) =>
         type="submit"
         className={`min-h-14 w-full rounded-[2px] border-2 border-ink px-4 text-left text-[18px] leading-[21px] font-bold ${rounds.length > 0 ? 'bg-panel hover:bg-bench' : 'bg-tape text-tape-ink'}`}
       >
-        {rounds.length === 0 ? `Put ${label || 'it'} on ${name}` : `New round with ${label || 'it'}`}
+        {rounds.length === 0 ? says.button(label || 'it', name) : says.again(label || 'it')}
       </button>
     </form>
   )

@@ -15,6 +15,8 @@ import { Symptoms } from './Symptoms'
 import { UnderTheMat } from './UnderTheMat'
 import { useElapsed } from './use-elapsed'
 import type { TryOnInHand } from './use-try-on'
+import { firstRoundOf } from '../../words/try-on'
+import { HowItGoesOn } from './HowItGoesOn'
 
 export type TryOnPage = 'checks' | 'straps' | 'symptoms' | 'rounds'
 
@@ -93,6 +95,12 @@ export function PhoneTryOn({ hand, items, page, onPage, onItem, onRound }: Phone
         )}
         {shown === 'symptoms' && round && (
           <Symptoms family={item.family} round={round} predicted={hand.lay.now?.checks ?? []} part={hand.part} onPart={hand.setPart} className="flex-1" />
+        )}
+        {!round && (
+          <div className="shrink-0">
+            <p className="px-5 pt-3 pb-1">{firstRoundOf(item.family).before}</p>
+            <HowItGoesOn family={item.family} build={hand.build} />
+          </div>
         )}
         {shown === 'rounds' && (
           <RoundRail
