@@ -37,7 +37,7 @@ import { sizeTableRoutes } from './routes/size-tables.ts'
 import { standInRoutes } from './routes/stand-ins.ts'
 import { supplyRoutes } from './routes/supply.ts'
 import { ticketRoutes } from './routes/tickets.ts'
-import { AnsweredBefore, keepRefusal, writeId } from './routes/typed.ts'
+import { AnsweredBefore, keepRefusal, writeId } from './routes/typed-routes.ts'
 
 export interface AppOptions {
   /** SQLite file, or `:memory:`. */

@@ -118,11 +118,18 @@ export function fit(components: readonly Component[], kind: Kind, rows: readonly
     solved = descend(footing.bell, rows, noiseOf(rows, footing.inflate), traits, lead, solved)
     again = footingOn(components, weighAtSolution(components, solved, rows, noise))
   }
-  return told(solved, footing, again.weighed, rows, noise, traits)
+  return fitOfSolution(solved, footing, again.weighed, rows, noise, traits)
 }
 
 /** What the solution says: place and spread with outlying readings pulling less, the misfit with all pulling alike. */
-function told(solved: Solved, { bell, inflate }: Footing, { leftOut, weights }: Weighed, rows: readonly Row[], noise: Float64Array, traits: Traits): Fit {
+function fitOfSolution(
+  solved: Solved,
+  { bell, inflate }: Footing,
+  { leftOut, weights }: Weighed,
+  rows: readonly Row[],
+  noise: Float64Array,
+  traits: Traits,
+): Fit {
   const off = backTo(solved, rows, bell.mean)
   const end = innovate(bell, solved.slopes, off, noiseOf(rows, inflate))
   const { chi2 } = innovate(bell, solved.slopes, off, noise)
@@ -166,7 +173,7 @@ function descend(bell: Bell, rows: readonly Row[], noise: Float64Array, traits: 
       return sum
     })
     const wanted = movedMean(bell, innovate(bell, slope, residual, noise))
-    const next = hold(capped(bell, x, wanted))
+    const next = hold(withinOneStep(bell, x, wanted))
     const size = Math.max(...next.map((value, k) => Math.abs(value - (x[k] ?? 0)) / Math.sqrt(bell.covariance[k * N + k] ?? 1)))
     x = next
     lays = at(x, lays)
@@ -184,7 +191,7 @@ function descend(bell: Bell, rows: readonly Row[], noise: Float64Array, traits: 
 }
 
 /** No parameter moves more than three of its deviations in one step. */
-function capped(bell: Bell, from: Float64Array, to: Float64Array): Float64Array {
+function withinOneStep(bell: Bell, from: Float64Array, to: Float64Array): Float64Array {
   let most = 0
   for (let k = 0; k < N; k++) most = Math.max(most, Math.abs((to[k] ?? 0) - (from[k] ?? 0)) / Math.sqrt(bell.covariance[k * N + k] ?? 1))
   const by = most > STEP_CAP ? STEP_CAP / most : 1

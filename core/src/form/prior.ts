@@ -70,7 +70,7 @@ function anyDog(among: readonly Build[]): Bell {
   return bell
 }
 
-const half = (a: Bell, b: Bell): Bell => ({ mean: a.mean.map((value, i) => (value + (b.mean[i] ?? 0)) / 2), covariance: within(1.15) })
+const halfwayBetween = (a: Bell, b: Bell): Bell => ({ mean: a.mean.map((value, i) => (value + (b.mean[i] ?? 0)) / 2), covariance: within(1.15) })
 
 const tangents = new Map<string, Tangent>()
 
@@ -90,7 +90,7 @@ interface Start extends Bell {
   share: number
 }
 
-function starts(kind: Kind, without: Build | null): Start[] {
+function startingBuilds(kind: Kind, without: Build | null): Start[] {
   const among = without ? builds.filter((build) => build !== without) : builds
   const [first, second] = kind.builds
   const noBuild = first ? NO_BUILD.known : NO_BUILD.unknown
@@ -101,7 +101,7 @@ function starts(kind: Kind, without: Build | null): Start[] {
   }
   const out: Start[] = among.map((build) => ({ ...bells[build], name: build, key: build, share: shareOf(build) }))
   if (first && second) {
-    out.push({ ...half(bells[first], bells[second]), name: 'cross', key: `${first}+${second}`, share: (1 - noBuild - OTHER_BUILD) / 3 })
+    out.push({ ...halfwayBetween(bells[first], bells[second]), name: 'cross', key: `${first}+${second}`, share: (1 - noBuild - OTHER_BUILD) / 3 })
   }
   out.push({ ...anyDog(among), name: 'any', key: without ? `any but ${without}` : 'any', share: noBuild })
   return out
@@ -160,7 +160,7 @@ function proportion(mean: Float64Array): { value: number; row: Float64Array } {
 }
 
 /** Bends a bell to what is stated; three turns, the tangent held. */
-function told(bell: Bell, tangent: Tangent, stated: readonly Stated[]): Bell {
+function bentToStated(bell: Bell, tangent: Tangent, stated: readonly Stated[]): Bell {
   if (stated.length === 0) return bell
   const noise = new Float64Array(stated.length ** 2)
   stated.forEach(({ sd }, i) => (noise[i * stated.length + i] = sd * sd))
@@ -191,7 +191,7 @@ function told(bell: Bell, tangent: Tangent, stated: readonly Stated[]): Bell {
  */
 export function priorFor(kind: Kind, without: Build | null = null): Component[] {
   const stated = statedOf(kind)
-  return starts(kind, without).map((start) => {
+  return startingBuilds(kind, without).map((start) => {
     const mean = start.mean.slice()
     const covariance = start.covariance.slice()
     if (kind.coat) {
@@ -211,7 +211,7 @@ export function priorFor(kind: Kind, without: Build | null = null): Component[] 
       for (const [name, by] of PUPPY) mean[placeOf(name)] = (mean[placeOf(name)] ?? 0) + Math.log(by)
     }
     const tangent = tangentOf(start.key, start.mean)
-    const bell = told({ mean, covariance }, tangent, stated)
+    const bell = bentToStated({ mean, covariance }, tangent, stated)
     return { ...bell, name: start.name, logWeight: Math.log(start.share) + evidenceOf({ mean, covariance }, tangent, stated), tangent }
   })
 }

@@ -33,7 +33,7 @@ export interface Skin {
  * Tangents by Catmull-Rom, capped at 1.25 times the shorter chord; uncapped, the skin kinks at the withers.
  */
 const CAP = 1.25
-const capped = (tangent: number, left: number, right: number): number => {
+const cappedTangent = (tangent: number, left: number, right: number): number => {
   const most = CAP * Math.min(Math.abs(left), Math.abs(right))
   return Math.abs(tangent) > most ? Math.sign(tangent) * most : tangent
 }
@@ -82,8 +82,8 @@ function spanned(cuts: readonly Station[], betweenLegs: number | null): Skin {
       // Past its ends the skin goes on as it comes.
       const left = i > 0 ? a - (numbers[here - n] as number) : chord
       const right = i + 1 < LAST_CUT ? (numbers[here + 2 * n] as number) - (numbers[here + n] as number) : chord
-      const lead = capped((left + chord) / 2, left, chord)
-      const trail = capped((chord + right) / 2, right, chord)
+      const lead = cappedTangent((left + chord) / 2, left, chord)
+      const trail = cappedTangent((chord + right) / 2, right, chord)
       cubics[at + 1] = lead
       cubics[at + 2] = 3 * chord - 2 * lead - trail
       cubics[at + 3] = lead + trail - 2 * chord

@@ -50,12 +50,12 @@ const num = (value: number): string => {
 }
 
 /** Text the built-in font can show. */
-const plain = (text: string): string =>
+const inPageLetters = (text: string): string =>
   text
     .normalize('NFD')
     .replace(/[̀-ͯ]/g, '')
     .replace(/[^\x20-\x7e]/g, '?')
-const escaped = (text: string): string => plain(text).replace(/[\\()]/g, (c) => `\\${c}`)
+const escaped = (text: string): string => inPageLetters(text).replace(/[\\()]/g, (c) => `\\${c}`)
 
 /** A page being drawn: plain operators, points in the page's own units. */
 class Ink {

@@ -1,7 +1,7 @@
 import type { PatternPiece, PatternPoint } from '../pattern/index.ts'
 import { countWords, sheetOf, type PatternLabel, type ReadPattern, type ReadPiece } from './pattern-sheet.ts'
 
-const plain = (text: string): string => text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;').replaceAll('"', '&quot;')
+const escapedXml = (text: string): string => text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;').replaceAll('"', '&quot;')
 const back = (text: string): string => text.replaceAll('&quot;', '"').replaceAll('&gt;', '>').replaceAll('&lt;', '<').replaceAll('&amp;', '&')
 const n = (mm: number): string => String(Math.round(mm * 1000) / 1000)
 
@@ -23,7 +23,7 @@ export function patternSvg(pieces: readonly PatternPiece[], label: PatternLabel 
     const place = at(foot).split(' ')
     const words = [`${piece.name}, ${countWords(piece)}`, labelLine(label)].filter(Boolean)
     return [
-      `<g id="${plain(piece.id)}" data-x="${n(dx)}" data-y="${n(dy)}">`,
+      `<g id="${escapedXml(piece.id)}" data-x="${n(dx)}" data-y="${n(dy)}">`,
       path('cut', line(cut, true)),
       path('sew', line(sew, true), ' stroke-dasharray="3 2"'),
       path('grain', line(piece.grain, false)),
@@ -31,7 +31,7 @@ export function patternSvg(pieces: readonly PatternPiece[], label: PatternLabel 
       ...piece.lines.map(({ points }) => path('inner', line(points, false), ' stroke-opacity="0.6"')),
       ...notches.map((stroke) => path('notch', line(stroke, false))),
       ...piece.marks.map(({ at: [x, y] }) => `<circle class="hole" cx="${n(x + dx)}" cy="${n(y + dy)}" r="2" fill="none" stroke="#000" stroke-width="0.5"/>`),
-      ...words.map((text, i) => `<text x="${place[0]}" y="${n(Number(place[1]) + 8 * i)}" font-size="6" font-family="sans-serif">${plain(text)}</text>`),
+      ...words.map((text, i) => `<text x="${place[0]}" y="${n(Number(place[1]) + 8 * i)}" font-size="6" font-family="sans-serif">${escapedXml(text)}</text>`),
       '</g>',
     ].join('\n')
   })

@@ -20,7 +20,7 @@ const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b))
 const refused = (says: string): ReadSpan => ({ ok: false, says })
 
 /** One sign for every way of writing the same thing; "about" says nothing a table could use. */
-const plain = (cell: string): string =>
+const sameSigns = (cell: string): string =>
   cell
     .normalize('NFC')
     .replace(/[“”″]|''/gu, '"')
@@ -68,7 +68,7 @@ function slashed(text: string, unit: LengthUnit | null): ReadSpan | null {
  * @returns the band and its smaller end in mm (`band` null for one number), or what the cell says that cannot be used.
  */
 export function parseSpan(cell: string, unit: LengthUnit | null): ReadSpan {
-  const text = plain(cell)
+  const text = sameSigns(cell)
   const [, first, second] = ASIDE.exec(text) ?? []
   if (first !== undefined && second !== undefined && UNIT.test(second)) {
     const [a, b] = [parseSpan(first, unit), parseSpan(second, unit)]

@@ -320,7 +320,7 @@ function fill({ corners, inAir, touches, sections, turns, points }: TautString):
   for (let i = 0; i < corners - (inAir ? 1 : 0); i++) if (touches[i]) pointInto(sections, i * SECTION, turns, i * ANGLE, points, i * POINT, true)
 }
 
-function settle(skin: Skin, string: TautString, isFree: boolean): void {
+function relaxToRest(skin: Skin, string: TautString, isFree: boolean): void {
   for (let round = 0; round < ROUNDS; round++) {
     relax(skin, string, isFree)
     if (string.by === 'angle') fill(string)
@@ -451,7 +451,7 @@ export function pullAlong(
   } else string.touches[last] = 1
   string.touches[0] = 1
   string.laid = true
-  settle(skin, string, false)
+  relaxToRest(skin, string, false)
 }
 
 /**
@@ -477,7 +477,7 @@ export function pullAround(skin: Skin, string: TautString, underCut: number, top
   string.touches[0] = 1
   string.touches[AROUND] = 1
   string.laid = true
-  settle(skin, string, topCut === null)
+  relaxToRest(skin, string, topCut === null)
   refine(string)
 }
 

@@ -5,30 +5,30 @@ import { tradeTypes } from './trade-types.ts'
 /** Breeds of the registers, then what people call the rest. */
 const named: readonly Breed[] = [...breeds, ...tradeTypes]
 
-const plain = (text: string): string => plainLetters(text).trim()
+const foldedName = (text: string): string => plainLetters(text).trim()
 
 /** A name as people say it too: "standard poodle" for "Poodle, standard", without what stands in brackets, without "dog". */
 const saidAs = (name: string): string[] => {
-  const bare = plain(name.replace(/\s*\(.*\)/, ''))
+  const bare = foldedName(name.replace(/\s*\(.*\)/, ''))
   const [last = '', first] = bare.split(/,\s*/)
   const turned = first === undefined ? bare : `${first} ${last}`
-  return [plain(name), bare, turned, turned.replace(/ dog$/, '')]
+  return [foldedName(name), bare, turned, turned.replace(/ dog$/, '')]
 }
 /** What a name says itself goes before what it is called too. */
 const byName = new Map([
   ...named.flatMap((breed) => saidAs(breed.name).map((name) => [name, breed] as const)),
-  ...named.map((breed) => [plain(breed.name), breed] as const),
+  ...named.map((breed) => [foldedName(breed.name), breed] as const),
 ])
 
 /** The reference row of this breed name, marks and case aside; a name turned round or without its bracket is the same. */
-export const findBreed = (name: string): Breed | undefined => byName.get(plain(name))
+export const findBreed = (name: string): Breed | undefined => byName.get(foldedName(name))
 
 /** Breeds whose name holds what was typed, those that begin with it first. */
 export function suggestBreeds(typed: string, most = 8): Breed[] {
-  const wanted = plain(typed)
+  const wanted = foldedName(typed)
   if (wanted === '') return []
   const place = (breed: Breed): number => {
-    const name = plain(breed.name)
+    const name = foldedName(breed.name)
     if (name.startsWith(wanted)) return 0
     if (name.split(/[\s(,]+/).some((word) => word.startsWith(wanted))) return 1
     return name.includes(wanted) ? 2 : 3

@@ -17,7 +17,7 @@ const good = (fit: MeasureFit | undefined): boolean => fit?.grade === 'holds' ||
  * The length that may be let pass: a little past the tail with everything else right, on a harness that ends at the tail.
  * `undefined` where nothing is to be let pass.
  */
-export function tailToleranceHolds(family: FamilyId, fits: readonly MeasureFit[]): MeasureFit | undefined {
+export function fitWithinTailTolerance(family: FamilyId, fits: readonly MeasureFit[]): MeasureFit | undefined {
   // Half-backs end mid-back, wheel and stick harnesses below the tail: the tail is no end of theirs (7.2).
   if (!isKin(family, 'ends-at-tail')) return undefined
   let failing = 0

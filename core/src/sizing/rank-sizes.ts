@@ -3,7 +3,7 @@ import { type Because, type Band, type FamilyId, type Grade, type MeasureId, typ
 import { betweenRule, decidingOrder, type BetweenRule } from './between.ts'
 import { chanceWithin } from './chance.ts'
 import { BAD_FIRST, GOOD_FIRST, worstGrade } from './grades.ts'
-import { conflictIn, tailToleranceHolds } from './conflicts.ts'
+import { conflictIn, fitWithinTailTolerance } from './conflicts.ts'
 import type { MeasureFit, RankedSize } from './ranked-size.ts'
 import type { SizedBody } from './sized-body.ts'
 
@@ -237,7 +237,7 @@ export function rankSizes(table: Sized, body: SizedBody, views: ShopFields['view
       const fromMm = ends[at] as number
       if (!Number.isNaN(fromMm)) perMeasure.push(fitMeasure(ready[i] as Ready, fromMm, ends[at + 1] as number))
     }
-    const past = tailToleranceHolds(table.family, perMeasure)
+    const past = fitWithinTailTolerance(table.family, perMeasure)
     if (past) past.grade = 'doubt'
     let grade: Grade = 'none'
     let chance: number | null = null

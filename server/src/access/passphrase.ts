@@ -17,13 +17,13 @@ export const LEAST_LENGTH = 10
 const MOST_LENGTH = 200
 
 /** Typed twice alike whatever keyboard wrote its accents. */
-const plain = (passphrase: string): string => passphrase.normalize('NFKC').trim()
+const asTypedAnywhere = (passphrase: string): string => passphrase.normalize('NFKC').trim()
 
-export const isPassphrase = (text: string): boolean => plain(text).length >= LEAST_LENGTH && text.length <= MOST_LENGTH
+export const isPassphrase = (text: string): boolean => asTypedAnywhere(text).length >= LEAST_LENGTH && text.length <= MOST_LENGTH
 
 function stretched(passphrase: string, salt: Buffer, { N, r, p }: Pick<KeptPassphrase, 'N' | 'r' | 'p'>): Promise<Buffer> {
   const options: ScryptOptions = { N, r, p, maxmem: 256 * N * r }
-  return new Promise((resolve, reject) => scrypt(plain(passphrase), salt, LENGTH, options, (error, key) => (error ? reject(error) : resolve(key))))
+  return new Promise((resolve, reject) => scrypt(asTypedAnywhere(passphrase), salt, LENGTH, options, (error, key) => (error ? reject(error) : resolve(key))))
 }
 
 /** @throws RangeError for one that is too short or too long */

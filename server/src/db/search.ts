@@ -10,7 +10,7 @@ export const wordsOf = (text: string): string[] =>
 
 type Kind = Found['kind']
 
-function keep(db: Db, kind: Kind, ref: string, texts: readonly string[], title: string, detail: string): void {
+function enterInIndex(db: Db, kind: Kind, ref: string, texts: readonly string[], title: string, detail: string): void {
   db.prepare('DELETE FROM search_words WHERE ref = ? AND kind = ?').run(ref, kind)
   const insert = db.prepare('INSERT INTO search_words (kind, word, ref, title, detail) VALUES (?, ?, ?, ?, ?) ON CONFLICT DO NOTHING')
   for (const word of new Set(texts.flatMap(wordsOf))) insert.run(kind, word, ref, title, detail)
@@ -24,7 +24,7 @@ interface DogRow {
 }
 const DOGS = 'SELECT dogs.id, dogs.name, dogs.breed, owners.name AS owner FROM dogs LEFT JOIN owners ON owners.id = dogs.owner_id'
 const indexDogRow = (db: Db, dog: DogRow): void =>
-  keep(db, 'dog', dog.id, [dog.name, dog.breed], dog.name, [dog.breed, dog.owner ?? ''].filter(Boolean).join(', '))
+  enterInIndex(db, 'dog', dog.id, [dog.name, dog.breed], dog.name, [dog.breed, dog.owner ?? ''].filter(Boolean).join(', '))
 
 interface TicketRow {
   id: string
@@ -53,7 +53,7 @@ function indexTicketRow(db: Db, ticket: TicketRow): void {
   const nameless = dog === null && owner === null && ticket.kind === 'counter'
   const said = nameless ? (ticket.notes.split('\n')[0] ?? '') : ''
   const words = [String(number), dog ?? '', owner ?? '', ...(nameless ? [said, ...typedOn(db, id)] : [])]
-  keep(db, 'ticket', id, words, `Ticket ${number}`, `${dog ?? (said === '' ? 'Counter' : `Counter, ${said}`)}, ${state}`)
+  enterInIndex(db, 'ticket', id, words, `Ticket ${number}`, `${dog ?? (said === '' ? 'Counter' : `Counter, ${said}`)}, ${state}`)
 }
 
 export function indexTicket(db: Db, id: string): void {
@@ -72,7 +72,7 @@ export function indexDog(db: Db, id: string): void {
 /** An owner, and what is found or shown by the owner's name. */
 export function indexOwner(db: Db, id: string): void {
   const row = db.prepare<[string], { name: string; contact: string }>('SELECT name, contact FROM owners WHERE id = ?').get(id)
-  if (row) keep(db, 'owner', id, [row.name], row.name, row.contact)
+  if (row) enterInIndex(db, 'owner', id, [row.name], row.name, row.contact)
   for (const dog of db.prepare<[string], { id: string }>('SELECT id FROM dogs WHERE owner_id = ?').all(id)) indexDog(db, dog.id)
   for (const ticket of db.prepare<[string], TicketRow>(`${TICKETS} WHERE tickets.owner_id = ?`).all(id)) indexTicketRow(db, ticket)
 }
@@ -88,7 +88,7 @@ export function indexEverything(db: Db): void {
     db.prepare('DELETE FROM search_words').run()
     for (const dog of db.prepare<[], DogRow>(`${DOGS} WHERE ${STANDS}`).all()) indexDogRow(db, dog)
     for (const owner of db.prepare<[], { id: string; name: string; contact: string }>('SELECT id, name, contact FROM owners').all()) {
-      keep(db, 'owner', owner.id, [owner.name], owner.name, owner.contact)
+      enterInIndex(db, 'owner', owner.id, [owner.name], owner.name, owner.contact)
     }
     for (const ticket of db.prepare<[], TicketRow>(TICKETS).all()) indexTicketRow(db, ticket)
   })()

@@ -5,7 +5,7 @@ import { carry, drop, isOwnComputer } from '../access/guard.ts'
 import type { Keeper } from '../access/keeper.ts'
 import { isPassphrase, keptPassphrase, LEAST_LENGTH } from '../access/passphrase.ts'
 import { ProblemError } from '../problems.ts'
-import { typed } from './typed.ts'
+import { typed } from './typed-routes.ts'
 
 const Name = z.string().trim().min(1).max(60)
 const Word = z.string().max(400)

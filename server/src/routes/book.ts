@@ -15,7 +15,7 @@ import { readTop, stage } from '../db/staged.ts'
 import type { Ear } from '../access/ask-again.ts'
 import type { Desk } from '../desk.ts'
 import { ProblemError } from '../problems.ts'
-import { typed } from './typed.ts'
+import { typed } from './typed-routes.ts'
 import type { FastifyInstance, FastifyRequest } from 'fastify'
 
 const replace = z.object({ replace: z.enum(['yes', 'no']).default('no') })

@@ -1,7 +1,7 @@
 import { Changes, Id, NewCar } from '@merry-tailor/core/schemas'
 import { z } from 'zod'
 import { addCar, changeCar, listCars } from '../db/cars.ts'
-import { once, typed, type Routes } from './typed.ts'
+import { once, typed, type Routes } from './typed-routes.ts'
 
 const params = z.object({ id: Id })
 

@@ -28,7 +28,7 @@ import { readShop } from '../db/shop.ts'
 import { addWeighing } from '../db/weighings.ts'
 import { attachment, solvedForm } from '../dog-form.ts'
 import { ProblemError } from '../problems.ts'
-import { once, typed, type Routes } from './typed.ts'
+import { once, typed, type Routes } from './typed-routes.ts'
 
 const params = z.object({ id: Id })
 const page = z.object({

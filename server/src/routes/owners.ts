@@ -1,7 +1,7 @@
 import { Changes, Id, NewOwner } from '@merry-tailor/core/schemas'
 import { z } from 'zod'
 import { addOwner, changeOwner, listOwners, requireOwner } from '../db/owners.ts'
-import { once, typed, type Routes } from './typed.ts'
+import { once, typed, type Routes } from './typed-routes.ts'
 
 const params = z.object({ id: Id })
 

@@ -2,7 +2,7 @@ import { Changes, Id, NewPiece } from '@merry-tailor/core/schemas'
 import { z } from 'zod'
 import { changeBooking, listBookings } from '../db/bookings.ts'
 import { addPiece, changePiece, listPieces } from '../db/pieces.ts'
-import { once, typed, type Routes } from './typed.ts'
+import { once, typed, type Routes } from './typed-routes.ts'
 
 const params = z.object({ id: Id })
 

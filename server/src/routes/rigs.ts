@@ -1,7 +1,7 @@
 import { Changes, Id, NewRig } from '@merry-tailor/core/schemas'
 import { z } from 'zod'
 import { addRig, changeRig, listRigs } from '../db/rigs.ts'
-import { once, typed, type Routes } from './typed.ts'
+import { once, typed, type Routes } from './typed-routes.ts'
 
 const params = z.object({ id: Id })
 

@@ -6,7 +6,7 @@ import { foretoldPairs } from '../db/foretold-pairs.ts'
 import { setOnDogs } from '../db/set-on-dogs.ts'
 import { remindersOn } from '../db/reminders.ts'
 import { addFitter, changeFitter, changeShop, listFitters, readShop } from '../db/shop.ts'
-import { once, typed, type Routes } from './typed.ts'
+import { once, typed, type Routes } from './typed-routes.ts'
 
 const params = z.object({ id: Id })
 

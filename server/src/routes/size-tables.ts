@@ -2,7 +2,7 @@ import { SizeTable } from '@merry-tailor/core/schemas'
 import { z } from 'zod'
 import { addSizeTable, countSizeTables, listSizeTables } from '../db/size-tables.ts'
 import { ProblemError } from '../problems.ts'
-import { once, typed, type Routes } from './typed.ts'
+import { once, typed, type Routes } from './typed-routes.ts'
 
 const params = z.object({ id: z.string().max(60), version: z.coerce.number().int().min(1) })
 

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { ProblemError } from '../problems.ts'
 import { StandIn } from '../stand-ins/device.ts'
 import { lossyLine } from '../stand-ins/lossy-line.ts'
-import { typed, type Routes } from './typed.ts'
+import { typed, type Routes } from './typed-routes.ts'
 
 const params = z.object({ device: z.enum(['tape', 'scale']) })
 const Value = z.number().min(0).max(3000)

@@ -29,7 +29,7 @@ import { addReading } from '../db/readings.ts'
 import { ticketSheet, ticketSheets } from '../db/sheets.ts'
 import { addItem, addTicket, changeItem, changeTicket } from '../db/tickets.ts'
 import { addObservation, addSymptomNote, addTryOn } from '../db/try-ons.ts'
-import { once, typed, type Routes } from './typed.ts'
+import { once, typed, type Routes } from './typed-routes.ts'
 
 const params = z.object({ id: Id })
 const part = z.object({ id: Id, partId: Id })

@@ -45,7 +45,7 @@ async function keptAnswer(path: string): Promise<unknown> {
   }
 }
 
-function keep(path: string, data: unknown, seq: number): void {
+function keepCopy(path: string, data: unknown, seq: number): void {
   if (!isKept(path)) return
   const kept: KeptAnswer = { shape: SHAPE, book: deviceBook.mark, seq, at: new Date().toISOString(), data }
   void deviceStore()
@@ -73,7 +73,7 @@ async function fetched(path: string): Promise<Answer | null> {
   const since = arrivals.filter((write) => write.seq > told.seq && isOfBook(write.book, told))
   const here = withWrites(path, data, since)
   seqOf.set(path, { seq: Math.max(told.seq, ...since.map((write) => write.seq)), book: { book: told.book, epoch: told.epoch } })
-  keep(path, here, told.seq)
+  keepCopy(path, here, told.seq)
   return { data: here }
 }
 

@@ -11,16 +11,16 @@ import { useReadForm, type BenchForm } from './use-read-form'
 const TapesContext = createContext<Tapes | null>(null)
 const FormContext = createContext<BenchForm | null>(null)
 
-function known<T>(value: T | null): T {
+function ofOpenTicket<T>(value: T | null): T {
   if (value === null) throw new Error('no ticket is open here')
   return value
 }
 
 /** The tapes of the open ticket in the order they are taken, and the questions they raise. */
-export const useTapes = (): Tapes => known(use(TapesContext))
+export const useTapes = (): Tapes => ofOpenTicket(use(TapesContext))
 
 /** The open ticket's form at this pin, with what it makes of the readings. */
-export const useBenchForm = (): BenchForm => known(use(FormContext))
+export const useBenchForm = (): BenchForm => ofOpenTicket(use(FormContext))
 
 /** Where a tape not yet taken is expected to land, as it will be taken (one side: half); `null` once it was taken. */
 export function useExpected(row: TapeRow, oneSide: boolean): FormMeasure | null {

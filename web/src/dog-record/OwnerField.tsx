@@ -9,7 +9,7 @@ import { TextField } from '../ui/controls/TextField'
 import { saveField } from '../state/save-field'
 
 /** Names are the same in any case, however they are spaced. */
-const plain = (name: string): string => name.trim().toLocaleLowerCase().replaceAll(/\s+/g, ' ')
+const foldedName = (name: string): string => name.trim().toLocaleLowerCase().replaceAll(/\s+/g, ' ')
 
 /** The owner: known, new, or still to be asked. */
 export function OwnerField({ dog, owner }: { dog: Dog; owner: Owner | null }) {
@@ -19,7 +19,7 @@ export function OwnerField({ dog, owner }: { dog: Dog; owner: Owner | null }) {
   const [changeOwner] = useChangeOwnerMutation()
   const { data: dogs = [] } = useDogsQuery(undefined)
   const [name, setName] = useState('')
-  const same = owners.find((each) => plain(each.name) === plain(name))
+  const same = owners.find((each) => foldedName(each.name) === foldedName(name))
   const theirs = same ? dogs.filter(({ ownerId }) => ownerId === same.id).map((each) => each.name) : []
   const [problem, setProblem] = useState<string | null>(null)
   const give = (id: string | null) => changeDog({ id: dog.id, changes: [{ field: 'ownerId', from: dog.ownerId, to: id }] })

@@ -13,7 +13,7 @@ import { Problem } from '../ui/controls/Problem'
 
 /** So many records are offered at once. */
 const SHOWN = 5
-const plain = (name: string): string => name.trim().toLowerCase()
+const foldedName = (name: string): string => name.trim().toLowerCase()
 
 /** Two records of one dog: the other is put into this one, and can be taken out again. */
 export function OneDog({ dog, joins }: { dog: Dog; joins: DogSheet['joins'] }) {
@@ -26,10 +26,12 @@ export function OneDog({ dog, joins }: { dog: Dog; joins: DogSheet['joins'] }) {
   const [typed, setTyped] = useState('')
   const [sure, setSure] = useState<Dog | null>(null)
   const [refused, setRefused] = useState<string | null>(null)
-  const wanted = plain(typed) || plain(dog.name)
+  const wanted = foldedName(typed) || foldedName(dog.name)
   const alike = useMemo(
     () =>
-      dogs.filter((each) => each.id !== dog.id && (typed.trim() === '' ? plain(each.name) === wanted : plain(each.name).startsWith(wanted))).slice(0, SHOWN),
+      dogs
+        .filter((each) => each.id !== dog.id && (typed.trim() === '' ? foldedName(each.name) === wanted : foldedName(each.name).startsWith(wanted)))
+        .slice(0, SHOWN),
     [dogs, dog.id, typed, wanted],
   )
   const told = (error: unknown): boolean => {

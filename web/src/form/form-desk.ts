@@ -76,7 +76,7 @@ export function subscribe(listener: () => void): () => void {
   return () => listeners.delete(listener)
 }
 
-function keep(key: string, answer: FormReading): void {
+function keepAnswer(key: string, answer: FormReading): void {
   solved.delete(key)
   solved.set(key, answer)
   if (solved.size > MOST) solved.delete(solved.keys().next().value ?? '')
@@ -84,7 +84,7 @@ function keep(key: string, answer: FormReading): void {
 }
 
 /** Only what the worker may be told: plain numbers, no places. */
-const plain = (body: Body): Body =>
+const forTheWorker = (body: Body): Body =>
   Object.fromEntries(
     Object.entries(body)
       .filter(([id]) => !id.includes('/'))
@@ -101,14 +101,14 @@ export async function ask(key: string, asked: Asked, channel: string | null): Pr
   asking.add(key)
   turn += 1
   const { about } = asked
-  const body = plain(asked.body)
+  const body = forTheWorker(asked.body)
   const question: FormQuestion = {
     ...asked.question,
-    ...(asked.question.earlier ? { earlier: asked.question.earlier.map((visit) => ({ ...visit, body: plain(visit.body) })) } : {}),
+    ...(asked.question.earlier ? { earlier: asked.question.earlier.map((visit) => ({ ...visit, body: forTheWorker(visit.body) })) } : {}),
   }
   try {
     const answer = await answered(channel, body, about, question)
-    if (answer) keep(key, answer)
+    if (answer) keepAnswer(key, answer)
     asking.delete(key)
     if (!answer && channel !== null && wanted.get(channel) === key) await ask(key, asked, channel)
   } finally {

@@ -60,13 +60,13 @@ listener.startListening({
 })
 
 /** What the outbox says of itself, without the writes: those are read where answers are shown. */
-function told({ writes: _, ...state }: OutboxState): Omit<OutboxState, 'writes'> {
+function shownOf({ writes: _, ...state }: OutboxState): Omit<OutboxState, 'writes'> {
   return state
 }
 
 /** Watches the outbox and what comes in: called once, by the page and by tests. */
 export function watchOutbox(): () => void {
-  const stops = [outbox.onChange((state) => void store.dispatch(outboxChanged(told(state)))), watchArrivals(store)]
+  const stops = [outbox.onChange((state) => void store.dispatch(outboxChanged(shownOf(state)))), watchArrivals(store)]
   return () => {
     for (const stop of stops) stop()
   }

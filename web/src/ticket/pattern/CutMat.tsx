@@ -246,7 +246,7 @@ function EdgeOnMat({ edge, on, by, seams, lit, drag, say, changing }: Omit<Piece
           onKeyDown={(event) => drag.key(event, own)}
           onPointerDown={(event) => drag.down(event, on, edge, by)}
           onPointerMove={drag.move}
-          onPointerUp={drag.settle}
+          onPointerUp={drag.endDrag}
           onPointerCancel={drag.drop}
         >
           <path d={d} fill="none" stroke="transparent" strokeWidth={26} />

@@ -59,7 +59,7 @@ export function useEdgeDrag(moves: Moves | undefined, unit: 'in' | 'cm', onMoves
     if (moving === null && Math.abs(far) < 1.5) return
     setMoving({ ...inHand, mm: snap(mm + far), at })
   }
-  const settle = (): void => {
+  const endDrag = (): void => {
     from.current = null
     if (moving) onMoves(withMove(moves, moving))
     setMoving(null)
@@ -81,6 +81,6 @@ export function useEdgeDrag(moves: Moves | undefined, unit: 'in' | 'cm', onMoves
     const now = moveOf(moves, own)
     onMoves(withMove(moves, { ...own, mm: snap((now?.mm ?? 0) + way * step * (event.shiftKey ? FAR : 1)), at: now?.at ?? 0.5 }))
   }
-  return { inHand, setInHand, moving, shown: moving ? withMove(moves, moving) : moves, down, move, settle, drop, key, step }
+  return { inHand, setInHand, moving, shown: moving ? withMove(moves, moving) : moves, down, move, endDrag, drop, key, step }
 }
 export type EdgeDrag = ReturnType<typeof useEdgeDrag>
