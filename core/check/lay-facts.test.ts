@@ -32,7 +32,7 @@ const neck =
   (id: string): number =>
     id === 'neck' ? by : 1
 /** Share of the dogs on which a fact holds. */
-const share = (fact: (dog: Dog) => boolean): number => dogs.filter(fact).length / dogs.length
+const share = (fact: (dog: Dog) => boolean, among = dogs): number => among.filter(fact).length / among.length
 
 beforeAll(() => {
   const gauss = normal(seeded(77))
@@ -116,6 +116,9 @@ describe('facts of the trade on eighty dogs', () => {
   })
 
   it('V50: on a slimmed dog the neck is loose, the V low and the end past the tail, all at once; the remedy is another size', () => {
+    // No sled dog is smaller than this, and a tenth of a toy's ring is a few millimetres.
+    const pullers = dogs.filter(({ form }) => (form.measures.M14?.mm ?? 0) > 300)
+    expect(pullers.length).toBeGreaterThan(50)
     expect(
       share(({ form, straps }) => {
         // Rings a tenth slimmer, bones as they are.
@@ -125,7 +128,7 @@ describe('facts of the trade on eighty dogs', () => {
         )
         const [before, after] = [lay({ form, straps }, 'H11', LEVEL), lay({ form: slim, straps }, 'H11', LEVEL)]
         return mm(after, 'neckRoom') > mm(before, 'neckRoom') + 5 && mm(after, 'v') < mm(before, 'v') - 5 && mm(after, 'tug') > mm(before, 'tug') + 5
-      }),
+      }, pullers),
     ).toBeGreaterThanOrEqual(NINETEEN_OF_TWENTY)
     const dog = dogs[0] as Dog
     const predicted = predictChecks({ form: dog.form, family: 'H11', straps: dog.straps.H11 ?? {}, pull: LEVEL, gauge: null, withoutSpread: true })

@@ -1,8 +1,8 @@
 import { cautionKey, cautionsOf, readOf } from '../choose/index.ts'
-import { roundVerdict, wornAbout } from '../fit/index.ts'
+import { roundVerdict, wornAbout, type RoundVerdict } from '../fit/index.ts'
 import { checkById, symptomName, tapesFor, type SymptomId } from '../gear/index.ts'
 import { bodyOf, openFindings, tapeKey, USUAL_RULES, type AgreeRules } from '../measures/index.ts'
-import { labelsOf, type Choice, type Grade, type Place, type TicketSheet } from '../model/index.ts'
+import { labelsOf, type Choice, type Grade, type Place, type TicketSheet, type TryOn } from '../model/index.ts'
 import { newestFor, wornFor } from './newest-for.ts'
 import type { Stage, StageState } from './stages.ts'
 
@@ -28,6 +28,11 @@ export interface Progress {
   /** What each stage has, and what would complete it. */
   counts: { asked: number; toAsk: number; agreeing: number; tapes: number; chosen: number; items: number; fitted: number }
   waitsFor: WaitsFor
+}
+
+interface Judged {
+  round: TryOn
+  verdict: RoundVerdict
 }
 
 const namedCheck = (check: string): { check: string; named: string } => ({ check, named: checkById(check)?.name ?? check })
@@ -58,10 +63,10 @@ export function progressOf(sheet: TicketSheet, on: string, rules: AgreeRules = U
   const choices = items.map((item) => wornFor(sheet.choices, item.id))
   const rounds = items.map((item) => ({ item, round: newestFor(sheet.tryOns, item.id) }))
   const about = wornAbout(sheet)
-  const verdicts = rounds.map(({ item, round }) => (round ? { round, verdict: roundVerdict(item.family, round, about) } : null))
-  const fitted = verdicts.filter((each) => each?.verdict.grade === 'holds').length
-  const failing = verdicts.find((each) => each?.verdict.grade === 'fails')
-  const unsure = verdicts.find((each) => each?.verdict.grade === 'doubt')
+  const verdicts = rounds.flatMap(({ item, round }): Judged[] => (round ? [{ round, verdict: roundVerdict(item.family, round, about) }] : []))
+  const fitted = verdicts.filter(({ verdict }) => verdict.grade === 'holds').length
+  const failing = verdicts.find(({ verdict }) => verdict.grade === 'fails')
+  const unsure = verdicts.find(({ verdict }) => verdict.grade === 'doubt')
 
   const cautions = cautionsOf(sheet, on)
   const stop = cautions.find((caution) => caution.level === 'stop' && !readOf(caution, cautions, sheet.acknowledgements))
@@ -76,49 +81,91 @@ export function progressOf(sheet: TicketSheet, on: string, rules: AgreeRules = U
     finish: closed ? 'done' : 'open',
   }
 
-  let waitsFor: WaitsFor
-  let stage: Stage
-  const toChoose = items.find((_, i) => !choices[i])
-  const toTry = items.findIndex((_, i) => choices[i] && !rounds[i]?.round)
-  const anyRound = rounds.some(({ round }) => round)
-  if (closed) [stage, waitsFor] = ['finish', { code: 'nothing' }]
-  else if (items.length === 0) [stage, waitsFor] = ['ask', { code: 'items' }]
-  else if (failing) {
-    const trouble = failing.verdict.troubles[0]
-    const symptom = failing.round.symptoms.find((note) => note.present)?.symptom
-    ;[stage, waitsFor] = [
-      'try-on',
-      { code: 'refit', grade: 'fails', ...(trouble ? namedCheck(trouble.check) : symptom ? { symptom, named: symptomName(symptom as SymptomId) } : {}) },
-    ]
-  } else if (unsure) {
-    const trouble = unsure.verdict.troubles[0]
-    ;[stage, waitsFor] = ['try-on', { code: 'look-again', grade: 'doubt', ...(trouble ? namedCheck(trouble.check) : {}) }]
-  } else if (fitted === items.length) [stage, waitsFor] = ['finish', { code: 'close' }]
-  else if (stop && !anyRound) [stage, waitsFor] = ['ask', { code: 'stop-unread', stop: cautionKey(stop) }]
-  else if (again) [stage, waitsFor] = ['measure', { code: 'take-again', measure: again }]
-  else if (third) [stage, waitsFor] = ['measure', { code: 'third-reading', measure: third.measure }]
-  else if (missing[0] && !choices.some(Boolean)) [stage, waitsFor] = ['measure', { code: 'tape', measure: missing[0].measure, left: missing.length }]
-  else if (toChoose) [stage, waitsFor] = ['choose', { code: 'choice', family: toChoose.family }]
-  else if (toTry >= 0) [stage, waitsFor] = ['try-on', tryOnOf(choices[toTry])]
-  else [stage, waitsFor] = ['try-on', { code: 'look-again', grade: 'doubt' }]
-
+  const waitsFor = firstThing({
+    closed,
+    asksItems: items.length === 0,
+    failing,
+    unsure,
+    allFitted: fitted === items.length,
+    stop: stop && !rounds.some(({ round }) => round) ? cautionKey(stop) : undefined,
+    again,
+    third: third?.measure,
+    missing: choices.some(Boolean) ? [] : missing.map(({ measure }) => measure),
+    toChoose: items.find((_, i) => !choices[i])?.family,
+    toTry: choices.find((choice, i) => choice && !rounds[i]?.round),
+  })
   return {
-    stage,
+    stage: STAGE_OF[waitsFor.code],
     states,
     counts: { asked: answered, toAsk: 3 - answered, agreeing, tapes: wanted.length, chosen: choices.filter(Boolean).length, items: items.length, fitted },
     waitsFor,
   }
 }
 
+/** Where the work is that a ticket waits for. */
+const STAGE_OF: Readonly<Record<WaitsFor['code'], Stage>> = {
+  items: 'ask',
+  'stop-unread': 'ask',
+  tape: 'measure',
+  'third-reading': 'measure',
+  'take-again': 'measure',
+  choice: 'choose',
+  'try-on': 'try-on',
+  ordered: 'try-on',
+  refit: 'try-on',
+  'look-again': 'try-on',
+  close: 'finish',
+  nothing: 'finish',
+}
+
+interface Standing {
+  closed: boolean
+  asksItems: boolean
+  failing: Judged | undefined
+  unsure: Judged | undefined
+  allFitted: boolean
+  /** A stop nobody read, before anything was tried on. */
+  stop: string | undefined
+  again: string | undefined
+  third: string | undefined
+  /** Tapes nobody took, while nothing is chosen. */
+  missing: readonly string[]
+  toChoose: string | undefined
+  toTry: Choice | undefined
+}
+
+/** The first of all that a ticket may wait for: what was seen on the dog, then what is read, taken, chosen and tried. */
+function firstThing(at: Standing): WaitsFor {
+  if (at.closed) return { code: 'nothing' }
+  if (at.asksItems) return { code: 'items' }
+  if (at.failing) return refitOf(at.failing)
+  if (at.unsure) return { code: 'look-again', grade: 'doubt', ...troubleOf(at.unsure) }
+  if (at.allFitted) return { code: 'close' }
+  if (at.stop) return { code: 'stop-unread', stop: at.stop }
+  if (at.again) return { code: 'take-again', measure: at.again }
+  if (at.third) return { code: 'third-reading', measure: at.third }
+  if (at.missing[0]) return { code: 'tape', measure: at.missing[0], left: at.missing.length }
+  if (at.toChoose) return { code: 'choice', family: at.toChoose }
+  return at.toTry ? tryOnOf(at.toTry) : { code: 'look-again', grade: 'doubt' }
+}
+
+const troubleOf = ({ verdict }: Judged): { check?: string; named?: string } => (verdict.troubles[0] ? namedCheck(verdict.troubles[0].check) : {})
+
+function refitOf(failing: Judged): WaitsFor {
+  const symptom = failing.round.symptoms.find((note) => note.present)?.symptom
+  const seen = failing.verdict.troubles[0] ? troubleOf(failing) : symptom ? { symptom, named: symptomName(symptom as SymptomId) } : {}
+  return { code: 'refit', grade: 'fails', ...seen }
+}
+
 /** When a piece made to measure is due, as it was noted at the order: `YYYY-MM-DD to YYYY-MM-DD`. */
 export const DUE = 'Due'
 
-function tryOnOf(choice: Choice | undefined): WaitsFor {
-  const due = choice?.kind === 'made' ? /^(\d{4}-\d\d-\d\d) to (\d{4}-\d\d-\d\d)$/.exec(choice.options[DUE] ?? '') : null
-  if (choice && due?.[1] && due[2]) return { code: 'ordered', on: choice.at.slice(0, 10), from: due[1], to: due[2] }
+function tryOnOf(choice: Choice): WaitsFor {
+  const due = choice.kind === 'made' ? /^(\d{4}-\d\d-\d\d) to (\d{4}-\d\d-\d\d)$/.exec(choice.options[DUE] ?? '') : null
+  if (due?.[1] && due[2]) return { code: 'ordered', on: choice.at.slice(0, 10), from: due[1], to: due[2] }
   return {
     code: 'try-on',
-    kind: choice?.kind ?? 'size',
-    label: (choice && labelsOf(choice)[0]) ?? '',
+    kind: choice.kind,
+    label: labelsOf(choice)[0] ?? '',
   }
 }

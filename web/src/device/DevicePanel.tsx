@@ -15,7 +15,7 @@ const LOW_BATTERY = 20
 export function DevicePanel({ device, waitsFor }: { device: Device; waitsFor: string }) {
   const settings = useAppSelector((state) => state.settings)
   const { port, frame, noise, problem } = device
-  const simulated = port?.name.startsWith('Simulated') === true
+  const simulated = port?.simulated === true
   const value = frame ? valueOf(frame) : null
   const standIns = useAccess().access?.standIns === true
   return (
@@ -52,7 +52,7 @@ export function DevicePanel({ device, waitsFor }: { device: Device; waitsFor: st
       {port && (
         <>
           <p className="mt-1 text-mute">
-            {port.name}. A squeeze of its button pins into {port.name.endsWith('scale') ? 'weight' : waitsFor.toLowerCase()}.
+            {port.name}. A squeeze of its button pins into {port.reads === 'weight' ? 'weight' : waitsFor.toLowerCase()}.
           </p>
           <p className="mt-1 flex items-baseline justify-between gap-3" aria-live="polite">
             <span className="text-[25px] leading-8 font-bold">

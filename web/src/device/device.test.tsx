@@ -20,7 +20,11 @@ function wire(): { port: DevicePort; send: (text: string) => void; end: () => vo
       control = controller
     },
   })
-  return { port: { name: 'Simulated tape', open: () => Promise.resolve(stream) }, send: (text) => control?.enqueue(bytes(text)), end: () => control?.close() }
+  return {
+    port: { name: 'Simulated tape', reads: 'length', simulated: true, open: () => Promise.resolve(stream) },
+    send: (text) => control?.enqueue(bytes(text)),
+    end: () => control?.close(),
+  }
 }
 
 describe('the device port', () => {

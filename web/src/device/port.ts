@@ -3,6 +3,9 @@ import { newReader, readFrames, type Frame } from '@merry-tailor/core'
 /** Where bytes of a device come from. */
 export interface DevicePort {
   name: string
+  /** What it reads; a cable may have either. */
+  reads: 'length' | 'weight'
+  simulated: boolean
   /** Opens the line; the stream ends when the device or the line is gone. */
   open: (signal: AbortSignal) => Promise<ReadableStream<Uint8Array>>
 }
@@ -24,6 +27,8 @@ export const hasSerial = (): boolean => serial() !== null
 /** A device on a serial cable (9600 baud, as docs/device-protocol.md says). The browser asks which. */
 export const cablePort: DevicePort = {
   name: 'Cable',
+  reads: 'length',
+  simulated: false,
   open: async (signal) => {
     const port = await serial()?.requestPort()
     if (!port) throw new Error('this browser has no serial line')
@@ -37,6 +42,8 @@ export const cablePort: DevicePort = {
 /** The simulated tape or scale that ships with the product, over the same bytes. */
 export const standInPort = (device: 'tape' | 'scale'): DevicePort => ({
   name: device === 'tape' ? 'Simulated tape' : 'Simulated scale',
+  reads: device === 'tape' ? 'length' : 'weight',
+  simulated: true,
   open: async (signal) => {
     const answer = await fetch(`/api/stand-ins/${device}/stream`, { signal })
     if (!answer.ok || !answer.body) throw new Error('the simulated device does not answer')

@@ -95,9 +95,7 @@ function Editor({ before: known, first, tables }: { before: SizeTable | null; fi
       await navigate(`/sizes?table=${judged.table.id}`)
     }
   }
-  const problems = tried
-    ? judged.problems
-    : judged.problems.filter((each) => each.at.startsWith('row ') && !each.at.endsWith('label') && !each.says.startsWith('Both'))
+  const problems = tried ? judged.problems : judged.problems.filter((each) => each.at.startsWith('row ') && !each.at.endsWith('label') && !each.half)
   const sized = useMemo(() => ({ family: draft.family, between: draft.between || null, sizes: judged.sizes }), [draft.family, draft.between, judged.sizes])
   const measuresShown = draft.columns
     .filter((column) => column.kind === 'measure')

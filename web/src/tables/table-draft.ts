@@ -185,6 +185,8 @@ export interface DraftProblem {
   /** `row 3 measure M07 0`: where in the draft; `maker`, `weeks` for its own fields. */
   at: string
   says: string
+  /** One end of two is typed: no slip while the other is on its way. */
+  half?: true
 }
 
 export interface JudgedDraft {
@@ -210,6 +212,8 @@ const tiedWords = ({ strapWords = {}, columns }: TableDraft): [string, string | 
 export function judgeDraft(draft: TableDraft): JudgedDraft {
   const problems: DraftProblem[] = []
   const wrong = (at: string, says: string): void => void problems.push({ at, says })
+  const wrongEnd = (at: string, text: string, says: string): void =>
+    void problems.push(text.trim() === '' ? { at, says: 'Both ends, please.', half: true } : { at, says })
   const unit: LengthUnit = draft.unit
   const seen = new Map<string, number>()
   if (draft.maker.trim() === '') wrong('maker', 'Whose table is it?')
@@ -231,12 +235,12 @@ export function judgeDraft(draft: TableDraft): JudgedDraft {
               if (column.id === 'M00') {
                 const weight = parseWeight(text, weightUnitOf(draft.unit))
                 if (weight.ok) return weight.kg
-                wrong(`row ${row.key} ${key} ${end}`, text.trim() === '' ? 'Both ends, please.' : 'A weight, such as 18 or 40 lb.')
+                wrongEnd(`row ${row.key} ${key} ${end}`, text, 'A weight, such as 18 or 40 lb.')
                 return null
               }
               const length = parseLength(text, unit)
               if (length.ok) return length.mm
-              wrong(`row ${row.key} ${key} ${end}`, text.trim() === '' ? 'Both ends, please.' : 'A length, such as 13 1/2 or 34.5.')
+              wrongEnd(`row ${row.key} ${key} ${end}`, text, 'A length, such as 13 1/2 or 34.5.')
               return null
             })
             const [a, b] = ends
