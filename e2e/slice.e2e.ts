@@ -168,9 +168,10 @@ test('two people editing one field are both shown and asked', async ({ page }) =
 })
 
 test('the docket is one page of A4 and of Letter and holds every reading as typed', async ({ page }) => {
-  // The fullest eight: what holds all of theirs on a page holds less.
+  // The fullest eight of the shop's own: what holds all of theirs on a page holds less. Other journeys' come and go meanwhile.
   const fullest = (await sheets())
     .concat(await sheets('closed'))
+    .filter(({ ticket }) => ticket.by !== 'Test')
     .sort((a, b) => b.readings.length + 3 * b.items.length - a.readings.length - 3 * a.items.length)
   for (const [i, sheet] of fullest.slice(0, 8).entries()) {
     await page.goto(`/tickets/${sheet.ticket.id}/docket`)
