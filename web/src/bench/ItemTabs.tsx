@@ -30,13 +30,16 @@ const byWay = (item: Item): string => wayName(item.way).toLowerCase()
 export function ItemTabs({ items, says = byWay }: { items: readonly Item[]; says?: (item: Item) => string }) {
   if (items.length < 2) return null
   return (
-    // As many in a row as there is room for; the lines between them are the ground showing through.
-    <Tabs.List aria-label="Items of this ticket" className="flex shrink-0 flex-wrap gap-[2px] border-b-2 border-ink bg-ink">
+    // As many in a row as there is room for; on a phone one row that moves sideways, so that the work stays in sight.
+    <Tabs.List
+      aria-label="Items of this ticket"
+      className="flex shrink-0 flex-wrap gap-[2px] border-b-2 border-ink bg-ink max-md:flex-nowrap max-md:overflow-x-auto"
+    >
       {items.map((item) => (
         <Tabs.Trigger
           key={item.id}
           value={item.id}
-          className="min-h-11 grow basis-[132px] bg-panel px-3 py-1 text-left text-[15px] leading-[18px] font-bold data-[state=active]:bg-ink data-[state=active]:text-panel"
+          className="min-h-11 grow basis-[132px] bg-panel max-md:shrink-0 px-3 py-1 text-left text-[15px] leading-[18px] font-bold data-[state=active]:bg-ink data-[state=active]:text-panel"
         >
           {familyName(item.family)} <span className="font-normal opacity-80">{says(item)}</span>
         </Tabs.Trigger>
