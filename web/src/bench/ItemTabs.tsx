@@ -1,6 +1,6 @@
 import type { Item } from '@merry-tailor/core'
 import { Tabs } from 'radix-ui'
-import { useState, type ComponentProps } from 'react'
+import { useEffect, useRef, useState, type ComponentProps } from 'react'
 import { familyName, wayName } from '../words/stages'
 
 /**
@@ -28,10 +28,14 @@ const byWay = (item: Item): string => wayName(item.way).toLowerCase()
 
 /** Which item of the ticket is worked on, when there are several. @param says what of each stands beside its name */
 export function ItemTabs({ items, says = byWay }: { items: readonly Item[]; says?: (item: Item) => string }) {
+  const list = useRef<HTMLDivElement>(null)
+  // The one in hand is in sight, however far along it stands.
+  useEffect(() => list.current?.querySelector('[data-state=active]')?.scrollIntoView({ inline: 'center', block: 'nearest' }), [])
   if (items.length < 2) return null
   return (
     // As many in a row as there is room for; on a phone one row that moves sideways, so that the work stays in sight.
     <Tabs.List
+      ref={list}
       aria-label="Items of this ticket"
       className="flex shrink-0 flex-wrap gap-[2px] border-b-2 border-ink bg-ink max-md:flex-nowrap max-md:overflow-x-auto"
     >
@@ -39,7 +43,7 @@ export function ItemTabs({ items, says = byWay }: { items: readonly Item[]; says
         <Tabs.Trigger
           key={item.id}
           value={item.id}
-          className="min-h-11 grow basis-[132px] bg-panel max-md:shrink-0 px-3 py-1 text-left text-[15px] leading-[18px] font-bold data-[state=active]:bg-ink data-[state=active]:text-panel"
+          className="min-h-11 grow basis-[132px] bg-panel max-md:shrink-0 max-md:basis-[112px] px-3 py-1 text-left text-[15px] leading-[18px] font-bold data-[state=active]:bg-ink data-[state=active]:text-panel"
         >
           {familyName(item.family)} <span className="font-normal opacity-80">{says(item)}</span>
         </Tabs.Trigger>
