@@ -50,10 +50,15 @@ describe('keys of a screen', () => {
   })
 
   it('are text in a field, and a field’s own Enter stays its own', () => {
-    show(<Screen map={{ r: does('again'), Enter: does('pin'), Escape: does('back') }} />, <input aria-label="Length" />, <textarea aria-label="Notes" />)
+    show(
+      <Screen map={{ r: does('again'), Space: does('next'), Enter: does('pin'), Escape: does('back') }} />,
+      <input aria-label="Length" />,
+      <textarea aria-label="Notes" />,
+    )
     const field = screen.getByLabelText('Length')
     press('r', field)
     press('r', screen.getByLabelText('Notes'))
+    press(' ', screen.getByLabelText('Notes'), { code: 'Space' })
     press('Enter', field)
     press('Escape', field)
     expect(done()).toEqual(['back'])
@@ -68,9 +73,9 @@ describe('keys of a screen', () => {
 
   it('stop at letters when those are turned off; numbers and signs go on', () => {
     store.dispatch(settingsChanged({ letterKeys: false }))
-    show(<Screen map={{ r: does('again'), ']': does('on'), '4': does('four') }} />)
-    for (const key of ['r', ']', '4']) press(key)
-    expect(done()).toEqual(['on', 'four'])
+    show(<Screen map={{ r: does('again'), ']': does('on'), '4': does('four'), Space: does('next') }} />)
+    for (const key of ['r', ']', '4', ' ']) press(key)
+    expect(done()).toEqual(['on', 'four', 'next'])
   })
 
   it('go before those that work everywhere, and give way to a dialog or an open list', () => {

@@ -35,9 +35,9 @@ const layers: { current: Layer }[] = []
 function tryLayer({ map, letters }: Layer, event: KeyboardEvent): boolean {
   const [name, run] = Object.entries(map).find(([key]) => pressesOf(key).some((press) => matchKeybindingPress(event, press))) ?? []
   if (!name || !run) return false
-  const single = name.length === 1
-  if (single && isTyping(event.target)) return false
-  if (single && /[a-z]/.test(name) && !letters) return false
+  // A space is text in a field as a letter is.
+  if ((name.length === 1 || name === 'Space') && isTyping(event.target)) return false
+  if (/^[a-z]$/.test(name) && !letters) return false
   if (
     name === 'Enter' &&
     event.target instanceof HTMLElement &&

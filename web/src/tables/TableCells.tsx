@@ -82,7 +82,7 @@ export function TableCells({ draft, problems, onChange }: TableCellsProps) {
       ),
       meta: { head: 'px-2 pb-1', cell: 'px-2 py-1.5' },
       cell: ({ row: { original: row, index } }) => (
-        <span className="flex gap-1.5">
+        <div className="flex gap-1.5">
           {([0, 1] as const).map((end) => (
             <Box
               key={end}
@@ -93,7 +93,7 @@ export function TableCells({ draft, problems, onChange }: TableCellsProps) {
               {...CELL}
             />
           ))}
-        </span>
+        </div>
       ),
     })),
     ...(tested

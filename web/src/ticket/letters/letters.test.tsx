@@ -54,6 +54,13 @@ describe('numbers as written', () => {
     await waitFor(() => expect(document.activeElement).toBe(first))
   })
 
+  it('U60 are said to go in where the fields stand, wide and on a phone', async () => {
+    renderStage(aTicket(), 'letters', <LettersPage />)
+    const words = (await screen.findByText(/^Nothing came by mail or phone/)).textContent
+    expect(words).toContain('beside this list, above it on a phone')
+    expect(document.body.textContent).not.toMatch(/(?:at|on|to) the (?:left|right)\b/)
+  })
+
   it('C18 stay where they were typed until they are known to be kept', async () => {
     testShop().answers['PUT'] = () => Response.json({ code: 'bad-input', detail: 'No.', issues: [] }, { status: 400 })
     renderStage(aTicket(), 'letters', <LettersPage />)

@@ -13,7 +13,7 @@ interface BoxProps extends InputHTMLAttributes<HTMLInputElement> {
 export function Box({ label, problem, look = 'text-[18px] font-bold', className = 'w-full', ...rest }: BoxProps) {
   const { field, id } = useFieldProblem(problem)
   return (
-    <span className={`block ${className}`}>
+    <div className={className}>
       <input
         data-box
         aria-label={label}
@@ -26,6 +26,6 @@ export function Box({ label, problem, look = 'text-[18px] font-bold', className 
       <Problem id={id} className="mt-0.5 text-[13px] leading-4">
         {problem}
       </Problem>
-    </span>
+    </div>
   )
 }
