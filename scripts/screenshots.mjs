@@ -1,4 +1,4 @@
-// npm run screenshots: one current picture of each main view, from the demo data, into docs/screenshots.
+// npm run screenshots [-- name ...]: one current picture of each main view, or of those named, from the demo data, into docs/screenshots.
 import { chromium } from '@playwright/test'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
@@ -48,10 +48,11 @@ const cutting = async (page) => {
   await page.waitForTimeout(4500)
 }
 
+const wanted = process.argv.slice(2)
 const bench = { width: 1280, height: 800 }
 const phone = { width: 390, height: 844 }
 const views = [
-  ['today', '/', bench],
+  ['today', '/', bench, 'light', (page) => page.getByRole('region', { name: 'Tickets' }).locator('li svg').first().waitFor()],
   ['ask', at('Skiff', 'ask'), bench],
   ['measure', at('Fathom', 'measure'), bench, 'light', onNeck],
   ['measure-evening', at('Bilberry', 'measure'), bench, 'evening'],
@@ -74,7 +75,7 @@ const browser = await chromium.launch({
   executablePath: chromiumPath(),
   args: ['--no-sandbox', '--disable-quic', '--no-first-run', '--disable-background-networking'],
 })
-for (const [name, path, viewport, theme = 'light', act] of views) {
+for (const [name, path, viewport, theme = 'light', act] of views.filter(([name]) => wanted.length === 0 || wanted.includes(name))) {
   const context = await browser.newContext({ viewport, hasTouch: viewport === phone, locale: 'en-GB' })
   const page = await context.newPage()
   await page.addInitScript((kept) => localStorage.setItem('merry-tailor-settings', JSON.stringify(kept)), { theme, fitter: 'Ylva', helper: 'Orrin' })
@@ -85,13 +86,15 @@ for (const [name, path, viewport, theme = 'light', act] of views) {
   await page.screenshot({ path: join(root, 'docs', 'screenshots', `${name}.png`) })
   await context.close()
 }
-// Ten dogs of ten builds, cut from their forms.
-const sheet = await browser.newPage({ viewport: { width: 1600, height: 780 } })
-node('node_modules/tsx/dist/cli.mjs', ['scripts/forms.ts', join(folder, 'forms.html')])
-await sheet.goto(`file://${join(folder, 'forms.html')}`)
-await sheet.waitForTimeout(300)
-await sheet.screenshot({ path: join(root, 'docs', 'screenshots', 'forms.png') })
+if (wanted.length === 0 || wanted.includes('forms')) {
+  // Ten dogs of ten builds, cut from their forms.
+  const sheet = await browser.newPage({ viewport: { width: 1600, height: 780 } })
+  node('node_modules/tsx/dist/cli.mjs', ['scripts/forms.ts', join(folder, 'forms.html')])
+  await sheet.goto(`file://${join(folder, 'forms.html')}`)
+  await sheet.waitForTimeout(300)
+  await sheet.screenshot({ path: join(root, 'docs', 'screenshots', 'forms.png') })
+}
 await browser.close()
 child.kill('SIGTERM')
 rmSync(folder, { recursive: true, force: true })
-console.log(`${views.length + 1} pictures in docs/screenshots.`)
+console.log(`${wanted.length || views.length + 1} pictures in docs/screenshots.`)
