@@ -17,7 +17,22 @@ export default tseslint.config(
       '@typescript-eslint/no-unnecessary-condition': ['error', { allowConstantLoopConditions: true }],
     },
   },
-  { files: ['web/**/*.{ts,tsx}'], plugins: { 'react-hooks': hooks }, rules: { ...hooks.configs.recommended.rules } },
+  {
+    files: ['web/**/*.{ts,tsx}'],
+    plugins: { 'react-hooks': hooks },
+    rules: {
+      ...hooks.configs.recommended.rules,
+      // What an effect gives back is called when it ends, and browsers give promises back where types say nothing is.
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector:
+            'CallExpression[callee.name=/^use(Layout)?Effect$/] > ArrowFunctionExpression > :not(BlockStatement, ArrowFunctionExpression, UnaryExpression[operator="void"]).body',
+          message: 'An effect of one expression gives its value back: put braces or void.',
+        },
+      ],
+    },
+  },
   {
     files: ['**/*.test.ts', '**/*.test.tsx', 'web/src/test/**', 'server/src/test/**', 'e2e/**', 'bench/**'],
     rules: {

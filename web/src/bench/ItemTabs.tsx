@@ -30,7 +30,9 @@ const byWay = (item: Item): string => wayName(item.way).toLowerCase()
 export function ItemTabs({ items, says = byWay }: { items: readonly Item[]; says?: (item: Item) => string }) {
   const list = useRef<HTMLDivElement>(null)
   // The one in hand is in sight, however far along it stands.
-  useEffect(() => list.current?.querySelector('[data-state=active]')?.scrollIntoView({ inline: 'center', block: 'nearest' }), [])
+  useEffect(() => {
+    list.current?.querySelector('[data-state=active]')?.scrollIntoView({ inline: 'center', block: 'nearest' })
+  }, [])
   if (items.length < 2) return null
   return (
     // As many in a row as there is room for; on a phone one row that moves sideways, so that the work stays in sight.
