@@ -23,7 +23,6 @@ export const Moment = z.iso.datetime({ offset: true })
  * Signs that turn the order of what follows, and controls: one of them in a name turns a docket's numbers round.
  * Source: UAX #9, explicit directional formatting characters (value from memory).
  */
-// eslint-disable-next-line no-control-regex -- controls are what is dropped
 const UNSEEN = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f-\u009f\u061c\u200e\u200f\u202a-\u202e\u2066-\u2069]/g
 
 /** A name or short line as typed: on one line, nothing unseen in it, trimmed, at most `longest` characters. */

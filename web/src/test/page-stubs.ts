@@ -1,7 +1,40 @@
 import { vi } from 'vitest'
 
+const LABELABLE = 'button, input:not([type=hidden]), meter, output, progress, select, textarea'
+
+/** The control a label names. Source: HTML, the label element. */
+function controlOf(label: HTMLLabelElement): HTMLElement | null {
+  const named = label.getAttribute('for')
+  const control = named === null ? label.querySelector<HTMLElement>(LABELABLE) : label.ownerDocument.getElementById(named)
+  return control?.matches(LABELABLE) ? control : null
+}
+
+/**
+ * Labels and their controls, each looked up by id: the environment walks the whole page for every one,
+ * which was a quarter of the time of all tests of screens.
+ */
+function quickLabels(): void {
+  Object.defineProperty(HTMLLabelElement.prototype, 'control', {
+    configurable: true,
+    get(this: HTMLLabelElement) {
+      return controlOf(this)
+    },
+  })
+  const labels = {
+    configurable: true,
+    get(this: HTMLElement) {
+      const around = this.closest('label')
+      const pointing = this.id ? [...this.ownerDocument.getElementsByTagName('label')].filter(({ htmlFor }) => htmlFor === this.id) : []
+      return [...new Set(around ? [around, ...pointing] : pointing)].filter((label) => controlOf(label) === this)
+    },
+  }
+  for (const { prototype } of [HTMLButtonElement, HTMLInputElement, HTMLSelectElement, HTMLTextAreaElement, HTMLOutputElement, HTMLMeterElement, HTMLProgressElement])
+    Object.defineProperty(prototype, 'labels', labels)
+}
+
 /** What a real page has and this environment has not: an observer of sizes, a height, scrolling, captured pointers. */
 export function stubPage(): void {
+  quickLabels()
   vi.stubGlobal(
     'ResizeObserver',
     class {
