@@ -28,7 +28,15 @@ function quickLabels(): void {
       return [...new Set(around ? [around, ...pointing] : pointing)].filter((label) => controlOf(label) === this)
     },
   }
-  for (const { prototype } of [HTMLButtonElement, HTMLInputElement, HTMLSelectElement, HTMLTextAreaElement, HTMLOutputElement, HTMLMeterElement, HTMLProgressElement])
+  for (const { prototype } of [
+    HTMLButtonElement,
+    HTMLInputElement,
+    HTMLSelectElement,
+    HTMLTextAreaElement,
+    HTMLOutputElement,
+    HTMLMeterElement,
+    HTMLProgressElement,
+  ])
     Object.defineProperty(prototype, 'labels', labels)
 }
 
