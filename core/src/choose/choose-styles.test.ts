@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { solveForm } from '../form/index.ts'
-import { ACTIVITIES, type Activity, VIEW_IDS, type Dog } from '../model/index.ts'
+import { ACTIVITIES, type Activity, DISAGREEMENT_IDS, type Dog } from '../model/index.ts'
 import { chooseStyles, disagreements, optionsOf, unusualBody, type StyleOptions } from './index.ts'
 
 const on = '2026-10-05'
@@ -46,7 +46,7 @@ describe('chooseStyles', () => {
     expect(ask('wheel-place', { views: { D23: 'B' } })[0]?.family).toBe('H20')
     expect(ask('sled-team', { crabs: true, views: { D24: 'B' } })[0]?.family).toBe('H17')
     expect(ask('weight-drag', { views: { D27: 'A' } })[0]?.family).toBe('H22')
-    expect(disagreements.map(({ id }) => id)).toEqual(VIEW_IDS)
+    expect(disagreements.map(({ id }) => id)).toEqual(DISAGREEMENT_IDS)
   })
 
   it('reads a ticket’s own words for how its dog goes', () => {

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { families } from '../gear/index.ts'
-import { ACTIVITIES, type Activity, type Dog, type FamilyId, type ShopFields, type ViewId } from '../model/index.ts'
-import { chooseStyles, disagreements, sidesTaken, viewBears, VIEWS_ON } from './index.ts'
+import { ACTIVITIES, type Activity, type Dog, type FamilyId, type ShopFields, type DisagreementId } from '../model/index.ts'
+import { chooseStyles, disagreements, sidesTaken, disagreementBears, DISAGREEMENTS_ON } from './index.ts'
 
 const RANKS = ['first', 'works', 'conditions', 'wrong', 'pointless']
 const dog = { name: 'Tern', born: '2022-01-01', ageMonths: null, ageSaidOn: null, flatFace: false, breed: '', crossWith: '', sparing: false, weightKg: 21 } as unknown as Dog // prettier-ignore
@@ -53,15 +53,15 @@ describe('sides where practitioners disagree (handbook 13, common practice)', ()
   })
 
   it('bear only on the work and the dog they are about', () => {
-    const ticket = { traits: [], teamPlace: null } as Parameters<typeof viewBears>[2]
-    const on = (id: ViewId) => ACTIVITIES.filter((purpose) => viewBears(id, purpose, ticket))
+    const ticket = { traits: [], teamPlace: null } as Parameters<typeof disagreementBears>[2]
+    const on = (id: DisagreementId) => ACTIVITIES.filter((purpose) => disagreementBears(id, purpose, ticket))
     expect([on('D22'), on('D23'), on('D24'), on('D27')]).toEqual([['bike-front'], ['wheel-place'], [], ['weight-drag', 'cart']])
-    expect(viewBears('D24', 'stroll', { ...ticket, traits: ['crabs'] })).toBe(true)
-    expect(viewBears('D23', 'sled-team', { ...ticket, teamPlace: 'wheel' })).toBe(true)
+    expect(disagreementBears('D24', 'stroll', { ...ticket, traits: ['crabs'] })).toBe(true)
+    expect(disagreementBears('D23', 'sled-team', { ...ticket, teamPlace: 'wheel' })).toBe(true)
   })
 
   it('are shown beside every family they speak of, and beside no other', () => {
-    const spoken = new Map<FamilyId, Set<ViewId>>()
+    const spoken = new Map<FamilyId, Set<DisagreementId>>()
     for (const purpose of [...ACTIVITIES]) {
       for (const { id } of disagreements) {
         for (const side of ['A', 'B'] as const) {
@@ -73,11 +73,11 @@ describe('sides where practitioners disagree (handbook 13, common practice)', ()
     }
     for (const [family, views] of spoken) {
       // A cross with a chest piece, side hooks or a sliding loop is an X too; its own question stands beside it first.
-      const shown = VIEWS_ON[family] ?? []
+      const shown = DISAGREEMENTS_ON[family] ?? []
       const missing = [...views].filter((view) => !shown.includes(view) && !(view === 'D21' && ['H16', 'H17', 'H18'].includes(family)))
       expect([family, missing]).toEqual([family, []])
     }
-    for (const family of Object.keys(VIEWS_ON) as FamilyId[])
+    for (const family of Object.keys(DISAGREEMENTS_ON) as FamilyId[])
       expect([family, spoken.has(family), families[family].shelf !== 'coat']).toEqual([family, true, true])
   })
 })

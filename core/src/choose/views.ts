@@ -1,9 +1,9 @@
 import { allFamilies, type SideSays } from '../gear/index.ts'
-import { VIEW_IDS, type Activity, type FamilyId, type ShopFields, type Ticket, type ViewId } from '../model/index.ts'
+import { DISAGREEMENT_IDS, type Activity, type FamilyId, type ShopFields, type Ticket, type DisagreementId } from '../model/index.ts'
 
 /** One question on which practitioners disagree, with both sides and ours. */
 export interface Disagreement {
-  id: ViewId
+  id: DisagreementId
   topic: string
   a: string
   b: string
@@ -80,7 +80,7 @@ export const disagreements: readonly Disagreement[] = [
 
 /** What taking a side speaks for and against. Empty where it only changes a size or a way. */
 export interface SideTaken {
-  view: ViewId
+  view: DisagreementId
   for: readonly FamilyId[]
   against: readonly FamilyId[]
   /** What speaks against makes it wrong, not only conditional. */
@@ -88,7 +88,7 @@ export interface SideTaken {
 }
 
 /** What one side of a question says, by the families' own files. */
-function taken(view: ViewId, side: 'A' | 'B'): SideTaken {
+function taken(view: DisagreementId, side: 'A' | 'B'): SideTaken {
   const saying = (...says: SideSays[]): FamilyId[] =>
     allFamilies.flatMap(({ id, sides }) => {
       const said = sides[view]?.[side]
@@ -114,7 +114,7 @@ export interface SideMatters {
 
 /** The sides the shop takes that bear on this dog and this work; the recommendation of D21 holds for a flexing back. */
 export function sidesTaken(views: ShopFields['views'], { purpose, crabs, flexes, wheelPlace }: SideMatters): SideTaken[] {
-  const bears: Readonly<Partial<Record<ViewId, boolean>>> = {
+  const bears: Readonly<Partial<Record<DisagreementId, boolean>>> = {
     D17: true,
     D18: true,
     D21: true,
@@ -123,7 +123,7 @@ export function sidesTaken(views: ShopFields['views'], { purpose, crabs, flexes,
     D24: crabs,
     D27: purpose === 'cart' || purpose === 'weight-drag',
   }
-  return VIEW_IDS.flatMap((view): SideTaken[] => {
+  return DISAGREEMENT_IDS.flatMap((view): SideTaken[] => {
     const side = views[view]
     if (view === 'D21' && side === undefined && flexes) return [flexing()]
     if (bears[view] !== true || side === undefined) return []
@@ -133,7 +133,7 @@ export function sidesTaken(views: ShopFields['views'], { purpose, crabs, flexes,
 }
 
 /** Does a question bear on this purpose and dog? */
-export function viewBears(id: ViewId, purpose: Activity, ticket: Pick<Ticket, 'traits' | 'teamPlace'>): boolean {
+export function disagreementBears(id: DisagreementId, purpose: Activity, ticket: Pick<Ticket, 'traits' | 'teamPlace'>): boolean {
   if (id === 'D22') return purpose === 'bike-front'
   if (id === 'D23') return purpose === 'wheel-place' || ticket.teamPlace === 'wheel' || ticket.traits.includes('sits-close')
   if (id === 'D24') return ticket.traits.includes('crabs')
@@ -142,6 +142,6 @@ export function viewBears(id: ViewId, purpose: Activity, ticket: Pick<Ticket, 't
 }
 
 /** Disagreements that bear on a family, so that the other view can be shown beside the choice. */
-export const VIEWS_ON: Partial<Readonly<Record<FamilyId, readonly ViewId[]>>> = Object.fromEntries(
-  allFamilies.map(({ id, sides }) => [id, VIEW_IDS.filter((view) => view in sides)] as const).filter(([, views]) => views.length > 0),
+export const DISAGREEMENTS_ON: Partial<Readonly<Record<FamilyId, readonly DisagreementId[]>>> = Object.fromEntries(
+  allFamilies.map(({ id, sides }) => [id, DISAGREEMENT_IDS.filter((view) => view in sides)] as const).filter(([, views]) => views.length > 0),
 )

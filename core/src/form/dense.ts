@@ -1,5 +1,12 @@
 /** Small dense symmetric matrices, row after row in one array. */
 
+/** The k-th number of a row. Throws RangeError off its end: there it would be a 0 that nobody wrote. */
+export function nth(row: ArrayLike<number>, k: number): number {
+  const value = row[k]
+  if (value === undefined) throw new RangeError(`no number ${k} in a row of ${row.length}`)
+  return value
+}
+
 /** Lower Cholesky factor of a positive definite matrix; a matrix on the edge gets the least ridge that makes it one. */
 export function cholesky(matrix: Float64Array, n: number): Float64Array {
   for (let ridge = 0; ; ridge = ridge === 0 ? 1e-12 : ridge * 10) {
@@ -13,9 +20,9 @@ function factor(matrix: Float64Array, n: number, ridge: number): Float64Array | 
   const lower = new Float64Array(n * n)
   for (let i = 0; i < n; i++) {
     for (let j = 0; j <= i; j++) {
-      let sum = (matrix[i * n + j] ?? 0) + (i === j ? ridge : 0)
-      for (let k = 0; k < j; k++) sum -= (lower[i * n + k] ?? 0) * (lower[j * n + k] ?? 0)
-      if (i !== j) lower[i * n + j] = sum / (lower[j * n + j] ?? 1)
+      let sum = nth(matrix, i * n + j) + (i === j ? ridge : 0)
+      for (let k = 0; k < j; k++) sum -= nth(lower, i * n + k) * nth(lower, j * n + k)
+      if (i !== j) lower[i * n + j] = sum / nth(lower, j * n + j)
       else if (sum > 0) lower[i * n + i] = Math.sqrt(sum)
       else return null
     }
@@ -27,14 +34,14 @@ function factor(matrix: Float64Array, n: number, ridge: number): Float64Array | 
 export function solveWith(lower: Float64Array, n: number, right: ArrayLike<number>): Float64Array {
   const out = Float64Array.from(right)
   for (let i = 0; i < n; i++) {
-    let sum = out[i] ?? 0
-    for (let k = 0; k < i; k++) sum -= (lower[i * n + k] ?? 0) * (out[k] ?? 0)
-    out[i] = sum / (lower[i * n + i] ?? 1)
+    let sum = nth(out, i)
+    for (let k = 0; k < i; k++) sum -= nth(lower, i * n + k) * nth(out, k)
+    out[i] = sum / nth(lower, i * n + i)
   }
   for (let i = n - 1; i >= 0; i--) {
-    let sum = out[i] ?? 0
-    for (let k = i + 1; k < n; k++) sum -= (lower[k * n + i] ?? 0) * (out[k] ?? 0)
-    out[i] = sum / (lower[i * n + i] ?? 1)
+    let sum = nth(out, i)
+    for (let k = i + 1; k < n; k++) sum -= nth(lower, k * n + i) * nth(out, k)
+    out[i] = sum / nth(lower, i * n + i)
   }
   return out
 }
@@ -54,7 +61,7 @@ export function inverseWith(lower: Float64Array, n: number): Float64Array {
 /** Twice the sum of the factor's logarithmic diagonal: the logarithm of the determinant. */
 export function logDeterminant(lower: Float64Array, n: number): number {
   let sum = 0
-  for (let i = 0; i < n; i++) sum += Math.log(lower[i * n + i] ?? 1)
+  for (let i = 0; i < n; i++) sum += Math.log(nth(lower, i * n + i))
   return 2 * sum
 }
 
@@ -63,10 +70,10 @@ export function rowsTimes(rows: readonly Float64Array[], symmetric: Float64Array
   return rows.map((row) => {
     const out = new Float64Array(n)
     for (let k = 0; k < n; k++) {
-      const by = row[k] ?? 0
+      const by = nth(row, k)
       if (by === 0) continue
       const at = k * n
-      for (let j = 0; j < n; j++) out[j] = (out[j] ?? 0) + by * (symmetric[at + j] ?? 0)
+      for (let j = 0; j < n; j++) out[j] = nth(out, j) + by * nth(symmetric, at + j)
     }
     return out
   })
@@ -74,6 +81,6 @@ export function rowsTimes(rows: readonly Float64Array[], symmetric: Float64Array
 
 export function dotOf(a: ArrayLike<number>, b: ArrayLike<number>): number {
   let sum = 0
-  for (let i = 0; i < a.length; i++) sum += (a[i] ?? 0) * (b[i] ?? 0)
+  for (let i = 0; i < a.length; i++) sum += nth(a, i) * nth(b, i)
   return sum
 }

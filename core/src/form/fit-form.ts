@@ -1,3 +1,4 @@
+import { nth } from './dense.ts'
 import type { Kind } from './about.ts'
 import type { Ears } from './build-types.ts'
 import { innovate, merged, movedMean, narrowed, shares, type Bell } from './gaussian.ts'
@@ -94,8 +95,8 @@ const footingOn = (components: readonly Component[], weighed: Weighed): Footing 
 
 /** Do the kinds or the readings count so differently now that it is worth solving again? */
 function hasShifted(before: Footing, now: Footing): boolean {
-  const moved = Math.max(...now.weighed.weights.map((weight, i) => Math.abs(weight - (before.weighed.weights[i] ?? 0))))
-  return moved > 0.05 || now.inflate.some((value, i) => Math.abs(Math.log(value / (before.inflate[i] ?? 1))) > 0.3)
+  const moved = Math.max(...now.weighed.weights.map((weight, i) => Math.abs(weight - nth(before.weighed.weights, i))))
+  return moved > 0.05 || now.inflate.some((value, i) => Math.abs(Math.log(value / nth(before.inflate, i))) > 0.3)
 }
 
 /**
@@ -110,7 +111,7 @@ export function fit(components: readonly Component[], kind: Kind, rows: readonly
   }
   const noise = noiseOf(rows)
   let footing = footingOn(components, weighAtMeans(components, rows, noise))
-  const lead = largest(components, (_, i) => footing.weighed.weights[i] ?? 0) as Component
+  const lead = largest(components, (_, i) => nth(footing.weighed.weights, i)) as Component
   let solved = descend(footing.bell, rows, noiseOf(rows, footing.inflate), traits, lead)
   let again = footingOn(components, weighAtSolution(components, solved, rows, noise))
   if (hasShifted(footing, again)) {
@@ -149,8 +150,8 @@ interface Solved {
 function backTo(solved: Solved, rows: readonly Row[], mean: Float64Array): Float64Array {
   return Float64Array.from(rows, (row, i) => {
     const slope = solved.slopes[i] as Float64Array
-    let sum = row.log - (solved.values[i] ?? 0)
-    for (let k = 0; k < N; k++) sum += (slope[k] ?? 0) * ((solved.x[k] ?? 0) - (mean[k] ?? 0))
+    let sum = row.log - nth(solved.values, i)
+    for (let k = 0; k < N; k++) sum += nth(slope, k) * (nth(solved.x, k) - nth(mean, k))
     return sum
   })
 }
@@ -168,13 +169,13 @@ function descend(bell: Bell, rows: readonly Row[], noise: Float64Array, traits: 
   for (let turn = 0; turn < TURNS; turn++) {
     const residual = Float64Array.from(rows, (row, i) => {
       const own = slope[i] as Float64Array
-      let sum = row.log - (values[i] ?? 0)
-      for (let k = 0; k < N; k++) sum += (own[k] ?? 0) * ((x[k] ?? 0) - (bell.mean[k] ?? 0))
+      let sum = row.log - nth(values, i)
+      for (let k = 0; k < N; k++) sum += nth(own, k) * (nth(x, k) - nth(bell.mean, k))
       return sum
     })
     const wanted = movedMean(bell, innovate(bell, slope, residual, noise))
     const next = hold(withinOneStep(bell, x, wanted))
-    const size = Math.max(...next.map((value, k) => Math.abs(value - (x[k] ?? 0)) / Math.sqrt(bell.covariance[k * N + k] ?? 1)))
+    const size = Math.max(...next.map((value, k) => Math.abs(value - nth(x, k)) / Math.sqrt(nth(bell.covariance, k * N + k))))
     x = next
     lays = at(x, lays)
     if (size < SETTLED && turn > 0) {
@@ -193,7 +194,7 @@ function descend(bell: Bell, rows: readonly Row[], noise: Float64Array, traits: 
 /** No parameter moves more than three of its deviations in one step. */
 function withinOneStep(bell: Bell, from: Float64Array, to: Float64Array): Float64Array {
   let most = 0
-  for (let k = 0; k < N; k++) most = Math.max(most, Math.abs((to[k] ?? 0) - (from[k] ?? 0)) / Math.sqrt(bell.covariance[k * N + k] ?? 1))
+  for (let k = 0; k < N; k++) most = Math.max(most, Math.abs(nth(to, k) - nth(from, k)) / Math.sqrt(nth(bell.covariance, k * N + k)))
   const by = most > STEP_CAP ? STEP_CAP / most : 1
-  return from.map((value, k) => value + by * ((to[k] ?? 0) - value))
+  return from.map((value, k) => value + by * (nth(to, k) - value))
 }

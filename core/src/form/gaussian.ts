@@ -1,4 +1,4 @@
-import { cholesky, dotOf, inverseWith, logDeterminant, rowsTimes, solveWith } from './dense.ts'
+import { cholesky, dotOf, inverseWith, logDeterminant, rowsTimes, solveWith, nth } from './dense.ts'
 import { PARAMETERS } from './parameters.ts'
 
 /** A bell over the parameters. */
@@ -35,8 +35,8 @@ export function innovate(bell: Bell, rows: readonly Float64Array[], residual: Fl
   for (let i = 0; i < n; i++) {
     for (let j = 0; j <= i; j++) {
       const add = dotOf(spread[i] as Float64Array, rows[j] as Float64Array)
-      s[i * n + j] = (s[i * n + j] ?? 0) + add
-      if (i !== j) s[j * n + i] = (s[j * n + i] ?? 0) + add
+      s[i * n + j] = nth(s, i * n + j) + add
+      if (i !== j) s[j * n + i] = nth(s, j * n + i) + add
     }
   }
   const lower = cholesky(s, n)
@@ -49,8 +49,8 @@ export function innovate(bell: Bell, rows: readonly Float64Array[], residual: Fl
 export function movedMean(bell: Bell, { spread, weighed }: Innovation): Float64Array {
   const out = bell.mean.slice()
   spread.forEach((row, i) => {
-    const by = weighed[i] ?? 0
-    for (let k = 0; k < N; k++) out[k] = (out[k] ?? 0) + by * (row[k] ?? 0)
+    const by = nth(weighed, i)
+    for (let k = 0; k < N; k++) out[k] = nth(out, k) + by * nth(row, k)
   })
   return out
 }
@@ -64,18 +64,18 @@ export function narrowed(bell: Bell, { spread, lower }: Innovation): Float64Arra
   for (let i = 0; i < n; i++) {
     const row = white[i] as Float64Array
     for (let k = 0; k < i; k++) {
-      const by = lower[i * n + k] ?? 0
+      const by = nth(lower, i * n + k)
       const before = white[k] as Float64Array
-      if (by !== 0) for (let j = 0; j < N; j++) row[j] = (row[j] ?? 0) - by * (before[j] ?? 0)
+      if (by !== 0) for (let j = 0; j < N; j++) row[j] = nth(row, j) - by * nth(before, j)
     }
-    const own = lower[i * n + i] ?? 1
-    for (let j = 0; j < N; j++) row[j] = (row[j] ?? 0) / own
+    const own = nth(lower, i * n + i)
+    for (let j = 0; j < N; j++) row[j] = nth(row, j) / own
   }
   for (const row of white) {
     for (let a = 0; a < N; a++) {
-      const by = row[a] ?? 0
+      const by = nth(row, a)
       if (by === 0) continue
-      for (let b = 0; b < N; b++) out[a * N + b] = (out[a * N + b] ?? 0) - by * (row[b] ?? 0)
+      for (let b = 0; b < N; b++) out[a * N + b] = nth(out, a * N + b) - by * nth(row, b)
     }
   }
   return out
@@ -85,16 +85,16 @@ export function narrowed(bell: Bell, { spread, lower }: Innovation): Float64Arra
 export function merged(bells: readonly Bell[], weights: readonly number[]): Bell {
   const mean = new Float64Array(N)
   bells.forEach((bell, i) => {
-    for (let k = 0; k < N; k++) mean[k] = (mean[k] ?? 0) + (weights[i] ?? 0) * (bell.mean[k] ?? 0)
+    for (let k = 0; k < N; k++) mean[k] = nth(mean, k) + nth(weights, i) * nth(bell.mean, k)
   })
   const covariance = new Float64Array(N * N)
   bells.forEach((bell, i) => {
-    const weight = weights[i] ?? 0
+    const weight = nth(weights, i)
     if (weight < 1e-9) return
-    const off = bell.mean.map((value, k) => value - (mean[k] ?? 0))
+    const off = bell.mean.map((value, k) => value - nth(mean, k))
     for (let a = 0; a < N; a++) {
       for (let b = 0; b < N; b++) {
-        covariance[a * N + b] = (covariance[a * N + b] ?? 0) + weight * ((bell.covariance[a * N + b] ?? 0) + (off[a] ?? 0) * (off[b] ?? 0))
+        covariance[a * N + b] = nth(covariance, a * N + b) + weight * (nth(bell.covariance, a * N + b) + nth(off, a) * nth(off, b))
       }
     }
   })

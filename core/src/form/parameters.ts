@@ -1,3 +1,4 @@
+import { nth } from './dense.ts'
 /**
  * The parameters of the body form, in the order they stand in every vector and covariance of this room.
  *
@@ -91,7 +92,7 @@ export type Proportions = Record<ParameterName, number>
 /** Vector (logarithms where the parameter is logarithmic) to natural values. */
 export function proportionsOf(x: ArrayLike<number>): Proportions {
   const out = {} as Proportions
-  for (let i = 0; i < PARAMETERS; i++) out[parameterNames[i] as ParameterName] = logarithmic[i] ? Math.exp(x[i] ?? 0) : (x[i] ?? 0)
+  for (let i = 0; i < PARAMETERS; i++) out[parameterNames[i] as ParameterName] = logarithmic[i] ? Math.exp(nth(x, i)) : nth(x, i)
   return out
 }
 
@@ -159,8 +160,8 @@ function bound(name: ParameterName, i: number, end: 0 | 1): number {
 /** Holds a vector within the natural limits; in place. */
 export function hold(x: Float64Array): Float64Array {
   for (let i = 0; i < PARAMETERS; i++) {
-    const value = x[i] ?? 0
-    x[i] = Number.isFinite(value) ? Math.min(ceilings[i] ?? value, Math.max(floors[i] ?? value, value)) : (floors[i] ?? 0)
+    const value = nth(x, i)
+    x[i] = Number.isFinite(value) ? Math.min(ceilings[i] ?? value, Math.max(floors[i] ?? value, value)) : nth(floors, i)
   }
   return x
 }

@@ -23,7 +23,7 @@ const QUARTER = Math.PI / 2
 const ARC = 10
 
 /** Points round a section: down the near side from the topline to the underline, and up the far side. */
-function round(s: Station): Point3[] {
+function aroundSection(s: Station): Point3[] {
   const near = Array.from({ length: ARC + 1 }, (_, i) => pointOn(s, QUARTER - (i / ARC) * 2 * QUARTER))
   const far = near
     .slice(1, -1)
@@ -39,17 +39,17 @@ const stance = (shape: Shape): number => (shape.k.stance * shape.k.depth * shape
 const upright = (at: Point3): Point3[] => [[at[0], at[1], 0], at]
 
 const walks: Readonly<Record<string, Walk>> = {
-  M01: ({ stations }) => round(stations.withers),
-  M02: ({ stations }) => round(stations.collar),
-  M03: ({ stations }) => round(stations.neckBase),
-  M04: ({ stations }) => round(stations.skull),
+  M01: ({ stations }) => aroundSection(stations.withers),
+  M02: ({ stations }) => aroundSection(stations.collar),
+  M03: ({ stations }) => aroundSection(stations.neckBase),
+  M04: ({ stations }) => aroundSection(stations.skull),
   M05: (shape) => {
     const from = shape.stations.neckBase
     return [[from.tx, 0, from.tz], earBase(shape)]
   },
   M06: (shape) => keelLine(shape),
-  M07: (shape) => round(largestGirth(shape)),
-  M08: ({ stations }) => round(stations.sternumEnd),
+  M07: (shape) => aroundSection(largestGirth(shape)),
+  M08: ({ stations }) => aroundSection(stations.sternumEnd),
   M10: (shape) => splitAtRib(shape, layUnder(shape))[0],
   M11: (shape) => overPoints(shape),
   M12: (shape) => splitAtRib(shape, layUnder(shape))[1],
@@ -70,8 +70,8 @@ const walks: Readonly<Record<string, Walk>> = {
     [0.06 - shape.k.elbowBack, stance(shape), 0.75 * shape.k.elbow],
     [0.06 - shape.k.elbowBack, -stance(shape), 0.75 * shape.k.elbow],
   ],
-  M21: (shape) => round(bandOf(shape)),
-  M22: ({ stations }) => round(stations.waist),
+  M21: (shape) => aroundSection(bandOf(shape)),
+  M22: ({ stations }) => aroundSection(stations.waist),
   M23: (shape) => keelLine(shape, bandOf(shape)),
   M24: (shape) => bellyLine(shape, 0.02 - shape.k.elbowBack, bellyHem(shape.sex)),
   M25: (shape) => upright(elbowPoint(shape)),
@@ -85,7 +85,7 @@ const walks: Readonly<Record<string, Walk>> = {
     ]
   },
   M28: legTo('wrist'),
-  M29: ({ stations }) => round(stations.lastRib),
+  M29: ({ stations }) => aroundSection(stations.lastRib),
   M30: (shape) => bellyFrom(shape, shape.stations.sternumEnd, SHEATH_X),
   M31: (shape) => {
     const { elbow, thick } = bonesOf(shape)

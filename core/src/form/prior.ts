@@ -1,3 +1,4 @@
+import { nth } from './dense.ts'
 import type { CoatClass } from '../model/index.ts'
 import type { Breed, BreedRange, Build } from '../reference/index.ts'
 import type { Kind } from './about.ts'
@@ -51,7 +52,7 @@ const builds = Object.keys(buildTypes) as Build[]
 
 function within(factor = 1): Float64Array {
   const out = new Float64Array(N * N)
-  for (let i = 0; i < N; i++) out[i * N + i] = ((withinType[i] ?? 0) * factor) ** 2
+  for (let i = 0; i < N; i++) out[i * N + i] = (nth(withinType, i) * factor) ** 2
   return out
 }
 
@@ -66,11 +67,11 @@ function anyDog(among: readonly Build[]): Bell {
     all,
     among.map(() => 1 / among.length),
   )
-  bell.covariance[BACK * N + BACK] = Math.max(0.45 ** 2, bell.covariance[BACK * N + BACK] ?? 0)
+  bell.covariance[BACK * N + BACK] = Math.max(0.45 ** 2, nth(bell.covariance, BACK * N + BACK))
   return bell
 }
 
-const halfwayBetween = (a: Bell, b: Bell): Bell => ({ mean: a.mean.map((value, i) => (value + (b.mean[i] ?? 0)) / 2), covariance: within(1.15) })
+const halfwayBetween = (a: Bell, b: Bell): Bell => ({ mean: a.mean.map((value, i) => (value + nth(b.mean, i)) / 2), covariance: within(1.15) })
 
 const tangents = new Map<string, Tangent>()
 
@@ -153,7 +154,7 @@ function proportion(mean: Float64Array): { value: number; row: Float64Array } {
   for (const name of ['depth', 'ahead', 'elbow', 'elbowOver'] as const) {
     const i = placeOf(name)
     const moved = mean.slice()
-    moved[i] = (moved[i] ?? 0) + 1e-4
+    moved[i] = nth(moved, i) + 1e-4
     row[i] = (log(moved) - value) / 1e-4
   }
   return { value, row }
@@ -173,7 +174,7 @@ function bentToStated(bell: Bell, tangent: Tangent, stated: readonly Stated[]): 
       const value = what === 'length-to-height' ? proportion(at).value : tangent.valueAt(at, what)
       const row = rows[i] as Float64Array
       let back = 0
-      for (let k = 0; k < N; k++) back += (row[k] ?? 0) * ((at[k] ?? 0) - (bell.mean[k] ?? 0))
+      for (let k = 0; k < N; k++) back += nth(row, k) * (nth(at, k) - nth(bell.mean, k))
       return log - value + back
     })
     const step = innovate(bell, rows, residual, noise)
@@ -207,8 +208,8 @@ export function priorFor(kind: Kind, without: Build | null = null): Component[] 
       mean[placeOf('muzzleDepth')] = Math.log(0.66)
     }
     if (kind.growing) {
-      for (let i = 0; i < N * N; i++) covariance[i] = (covariance[i] ?? 0) * GROWING ** 2
-      for (const [name, by] of PUPPY) mean[placeOf(name)] = (mean[placeOf(name)] ?? 0) + Math.log(by)
+      for (let i = 0; i < N * N; i++) covariance[i] = nth(covariance, i) * GROWING ** 2
+      for (const [name, by] of PUPPY) mean[placeOf(name)] = nth(mean, placeOf(name)) + Math.log(by)
     }
     const tangent = tangentOf(start.key, start.mean)
     const bell = bentToStated({ mean, covariance }, tangent, stated)

@@ -1,7 +1,7 @@
 import type { Body } from '../measures/index.ts'
 import type { Build } from '../reference/index.ts'
 import { kindOf, type About, type Kind } from './about.ts'
-import { dotOf, rowsTimes } from './dense.ts'
+import { dotOf, rowsTimes, nth } from './dense.ts'
 import { fit, type Fit } from './fit-form.ts'
 import type { Form, FormMeasure } from './form-type.ts'
 import { landmarksOf } from './landmarks-of.ts'
@@ -57,13 +57,13 @@ export function formOf(solved: Fit, kind: Kind, names: readonly Form['kinds'][nu
   const read = new Map(solved.rows.filter((row) => row.visit === 0).map((row) => [row.measure, Math.exp(row.log)]))
   const measures = Object.fromEntries(
     ids.map((id, i): [string, FormMeasure] => {
-      const mm = Math.exp(values[i] ?? 0)
+      const mm = Math.exp(nth(values, i))
       const variance = Math.max(0, dotOf(spread[i] as Float64Array, rows[i] as Float64Array)) + DISCREPANCY ** 2
       const readMm = read.get(id)
       return [id, { mm, sigmaMm: mm * Math.sqrt(variance), taken: readMm !== undefined, ...(readMm === undefined ? {} : { readMm }) }]
     }),
   )
-  const kinds = names.map((name, i) => ({ name, weight: solved.weights[i] ?? 0 })).sort((a, b) => b.weight - a.weight)
+  const kinds = names.map((name, i) => ({ name, weight: nth(solved.weights, i) })).sort((a, b) => b.weight - a.weight)
   return {
     parameters: x,
     covariance,

@@ -1,3 +1,4 @@
+import { nth } from './dense.ts'
 import { parameterNames, PARAMETERS, placeOf } from './parameters.ts'
 import { reachOf } from './reach.ts'
 import type { Lays } from './routes.ts'
@@ -35,13 +36,13 @@ export function slopes(x: Float64Array, traits: Traits, ids: readonly string[], 
     }
     const reached = reachOf(name, ids)
     if (reached.length === 0) return
-    const before = moved[k] ?? 0
+    const before = nth(moved, k)
     moved[k] = before + STEP
     const there = logTapes(moved, traits, reached, lays)
     moved[k] = before
     reached.forEach((id, j) => {
       const i = place.get(id) ?? 0
-      ;(rows[i] as Float64Array)[k] = ((there[j] ?? 0) - (values[i] ?? 0)) / STEP
+      ;(rows[i] as Float64Array)[k] = (nth(there, j) - nth(values, i)) / STEP
     })
   })
   return { values, rows }
@@ -60,7 +61,7 @@ export function tangentAt(x: Float64Array, traits: Traits): Tangent {
     valueAt: (there, id) => {
       const slope = row(id)
       let sum = values[place.get(id) ?? -1] ?? 0
-      for (let k = 0; k < PARAMETERS; k++) sum += (slope[k] ?? 0) * ((there[k] ?? 0) - (at[k] ?? 0))
+      for (let k = 0; k < PARAMETERS; k++) sum += nth(slope, k) * (nth(there, k) - nth(at, k))
       return sum
     },
   }

@@ -1,3 +1,4 @@
+import { nth } from './dense.ts'
 import type { Form, Landmarks } from './form-type.ts'
 import { strapLandmarks } from './landmarks-of.ts'
 import { PARAMETERS, placeOf, proportionsOf, type ParameterName, type Proportions } from './parameters.ts'
@@ -46,21 +47,21 @@ const LEFT_OUT = 0.01
 function leading(covariance: Float64Array, most: number): Float64Array[] {
   const places = TRUNK.map(placeOf)
   const n = places.length
-  const rest = places.map((at) => covariance[at * PARAMETERS + at] ?? 0)
+  const rest = places.map((at) => nth(covariance, at * PARAMETERS + at))
   const whole = rest.reduce((sum, each) => sum + each, 0)
   const out: Float64Array[] = []
   while (out.length < most && rest.reduce((sum, each) => sum + Math.max(0, each), 0) > LEFT_OUT * whole) {
     const pivot = rest.indexOf(Math.max(...rest))
-    const size = Math.sqrt(rest[pivot] ?? 0)
+    const size = Math.sqrt(nth(rest, pivot))
     if (!(size > 0)) break
     const column = new Float64Array(PARAMETERS)
     for (let i = 0; i < n; i++) {
       const at = places[i] as number
-      let value = covariance[at * PARAMETERS + (places[pivot] as number)] ?? 0
-      for (const before of out) value -= (before[at] ?? 0) * (before[places[pivot] as number] ?? 0)
+      let value = nth(covariance, at * PARAMETERS + (places[pivot] as number))
+      for (const before of out) value -= nth(before, at) * nth(before, places[pivot] as number)
       column[at] = value / size
     }
-    for (let i = 0; i < n; i++) rest[i] = Math.max(0, (rest[i] ?? 0) - (column[places[i] as number] ?? 0) ** 2)
+    for (let i = 0; i < n; i++) rest[i] = Math.max(0, nth(rest, i) - nth(column, places[i] as number) ** 2)
     out.push(column)
   }
   // What is left out is spread over what is kept: nobody is told less than there is.
@@ -87,7 +88,7 @@ export function trunkVariations(form: Form, ids: readonly string[], most = 12): 
   const here = readTapes(base, ids, lays)
   return leading(form.covariance, most).map((column) => {
     const shape = shapeOf(
-      form.parameters.map((value, i) => value + (column[i] ?? 0)),
+      form.parameters.map((value, i) => value + nth(column, i)),
       form,
     )
     const { k } = shape
@@ -102,7 +103,7 @@ export function trunkVariations(form: Form, ids: readonly string[], most = 12): 
         landmarks: strapLandmarks(shape),
         ribEdgeMm: ribEdge(k),
       },
-      logs: Object.fromEntries(ids.map((id, i) => [id, Math.log((there[i] ?? 1) / (here[i] ?? 1))])),
+      logs: Object.fromEntries(ids.map((id, i) => [id, Math.log(nth(there, i) / nth(here, i))])),
     }
   })
 }
@@ -111,5 +112,5 @@ export function trunkVariations(form: Form, ids: readonly string[], most = 12): 
 export function tapesOn(form: Form, ids: readonly string[]): Record<string, number> {
   const shape = shapeOf(form.parameters, form)
   const read = readTapes(shape, ids, laysFor(shape, ids))
-  return Object.fromEntries(ids.map((id, i) => [id, read[i] ?? 0]))
+  return Object.fromEntries(ids.map((id, i) => [id, nth(read, i)]))
 }

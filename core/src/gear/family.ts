@@ -1,4 +1,4 @@
-import { ACTIVITIES, type Activity, type FamilyId, type ViewId, type MeasureId } from '../model/index.ts'
+import { ACTIVITIES, type Activity, type FamilyId, type DisagreementId, type MeasureId } from '../model/index.ts'
 import type { CarBuild, Check, Dangers, FamilySymptom } from './checks-and-symptoms.ts'
 import type { Dressing } from './dressing-steps.ts'
 import { FAMILY_NAMES } from './family-names.ts'
@@ -73,7 +73,7 @@ export interface FamilyFile {
   puppy: Suit | null
   flatFace: Suit | null
   meets: Readonly<Partial<Record<Meets, 'for' | 'against'>>>
-  sides: Readonly<Partial<Record<ViewId, Readonly<Partial<Record<'A' | 'B', SideSays>>>>>>
+  sides: Readonly<Partial<Record<DisagreementId, Readonly<Partial<Record<'A' | 'B', SideSays>>>>>>
   tapes: WantedTapes
   /** Measures in the order in which they win (handbook 6.3). */
   decides: readonly MeasureId[]

@@ -99,7 +99,7 @@ export const PLACES = ['left', 'right', ...PAW_PLACES, 'height', 'line', 'index'
 export const SCHOOLS = ['A', 'B'] as const
 
 /** Questions on which practitioners disagree and the shop may take a side (handbook 13). */
-export const VIEW_IDS = ['D10', 'D11', 'D17', 'D18', 'D21', 'D22', 'D23', 'D24', 'D27'] as const
+export const DISAGREEMENT_IDS = ['D10', 'D11', 'D17', 'D18', 'D21', 'D22', 'D23', 'D24', 'D27'] as const
 
 /** Facts that are appended and never changed: a mark can stand on each. */
 export const MARKED_KINDS = ['reading', 'acknowledgement', 'as-written', 'choice', 'hitch', 'set-up', 'try-on', 'observation', 'symptom', 'setting'] as const

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { FamilyId, Id, Moment, line, notes } from './ids.schema.ts'
-import { VIEW_IDS } from './lists.ts'
+import { DISAGREEMENT_IDS } from './lists.ts'
 
 /**
  * The shop's repeat rule for measures whose middle value counts (handbook 4.3): twice with a third on doubt, or three
@@ -10,8 +10,8 @@ export const RepeatRule = z.enum(['twice', 'three'])
 export type RepeatRule = z.infer<typeof RepeatRule>
 
 /** Questions on which practitioners disagree and the shop may take a side (handbook 13). */
-export const ViewId = z.enum(VIEW_IDS)
-export type ViewId = z.infer<typeof ViewId>
+export const DisagreementId = z.enum(DISAGREEMENT_IDS)
+export type DisagreementId = z.infer<typeof DisagreementId>
 
 /** The angles at which one kind of harness gives way to the next, degrees above the horizontal from the dog. */
 export const LineBands = z
@@ -85,7 +85,7 @@ export const ShopFields = z.object({
   paper: z.enum(['A4', 'Letter']),
   letterKeys: z.boolean(),
   /** The shop's side where it takes one; the recommendation holds elsewhere. */
-  views: z.partialRecord(ViewId, z.enum(['A', 'B'])),
+  views: z.partialRecord(DisagreementId, z.enum(['A', 'B'])),
   lineBands: LineBands,
   /** The shop's own time zone, by its name: its days begin and end there. `''`: the server's. */
   timeZone: line(60).refine(isTimeZone, { message: 'no time zone is known by this name' }),

@@ -12,7 +12,7 @@ export type {
   NewFitter,
   RepeatRule,
   ShopFields,
-  ViewId,
+  DisagreementId,
 } from './shop.schema.ts'
 
 /** Source: handbook 4.3 and 4.7 program defaults, from memory, unverified. */

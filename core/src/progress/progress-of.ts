@@ -1,8 +1,8 @@
 import { cautionKey, cautionsOf, readOf } from '../choose/index.ts'
 import { roundVerdict, wornAbout, type RoundVerdict } from '../fit/index.ts'
-import { checkById, symptomName, tapesFor, type SymptomId } from '../gear/index.ts'
+import { checkById, symptomName, tapesFor, type SymptomId, type Tape } from '../gear/index.ts'
 import { bodyOf, openFindings, tapeKey, USUAL_RULES, type AgreeRules } from '../measures/index.ts'
-import { labelsOf, type Choice, type Grade, type Place, type TicketSheet, type TryOn } from '../model/index.ts'
+import { labelsOf, type Choice, type Grade, type Item, type Place, type TicketSheet, type TryOn } from '../model/index.ts'
 import { newestFor, wornFor } from './newest-for.ts'
 import type { Stage, StageState } from './stages.ts'
 
@@ -53,8 +53,11 @@ export function progressOf(sheet: TicketSheet, on: string, rules: AgreeRules = U
   const tapes = tapesFor(items, sheet.ticket.wholeBody)
   const keyOf = (tape: { measure: string; place: Place | null }): string => tapeKey(tape.measure, tape.place)
   const covered = (key: string): boolean => (body[key]?.n ?? 0) > 0
-  const wanted = tapes.filter((tape) => !(tape.either !== undefined && !covered(tape.measure) && covered(tape.either)))
-  const missing = wanted.filter((tape) => !covered(keyOf(tape)) && !(tape.either === 'M13'))
+  // Of a pair one is enough: the other stands for it, and while neither was taken the pair counts once, by its first.
+  const stoodFor = ({ measure, either }: Tape<Item>): boolean => either !== undefined && !covered(measure) && covered(either)
+  const secondOfPair = (tape: Tape<Item>): boolean => tapes.slice(0, tapes.indexOf(tape)).some(({ measure }) => measure === tape.either)
+  const wanted = tapes.filter((tape) => !stoodFor(tape))
+  const missing = wanted.filter((tape) => !covered(keyOf(tape)) && !secondOfPair(tape))
   const asked = openFindings(body, sheet.acknowledgements, { readings: sheet.readings, about: sheet.dog, rules, on }).find((finding) => !finding.soft)
   const again = wanted.find((tape) => body[keyOf(tape)]?.state === 'disagrees')?.measure ?? asked?.measures[0]
   const third = wanted.find((tape) => body[keyOf(tape)]?.state === 'third-wanted')

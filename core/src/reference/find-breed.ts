@@ -1,11 +1,9 @@
-import { plainLetters } from '../units/index.ts'
+import { foldedName } from '../units/index.ts'
 import { breeds, type Breed } from './breeds.ts'
 import { tradeTypes } from './trade-types.ts'
 
 /** Breeds of the registers, then what people call the rest. */
 const named: readonly Breed[] = [...breeds, ...tradeTypes]
-
-const foldedName = (text: string): string => plainLetters(text).trim()
 
 /** A name as people say it too: "standard poodle" for "Poodle, standard", without what stands in brackets, without "dog". */
 const saidAs = (name: string): string[] => {

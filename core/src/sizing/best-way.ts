@@ -54,61 +54,69 @@ export interface RankedWay extends WayOption {
   reasons: { code: WayReason; for: boolean }[]
 }
 
-const GRADES: Readonly<Record<Grade, number>> = { holds: 3, doubt: 2, none: 1, fails: 0 }
+/** What a grade counts. A step of it is the measure of every weight below. */
+const STEP = 4
+const GRADES: Readonly<Record<Grade, number>> = { holds: 3 * STEP, doubt: 2 * STEP, none: STEP, fails: 0 }
+
+/** One thing that speaks for a way or against it. */
+interface Consideration {
+  code: WayReason
+  speaks: 'for' | 'against'
+  /** Against a step of the grade, which is 4; 0: said, and counted by the grade already. */
+  weight: number
+  /** What it speaks of cannot be had, or must not be. */
+  bars?: true
+  holds: (option: WayOption, asked: WayQuestion) => boolean
+}
+
+const late = ({ orderBy }: WayOption, { neededOn, today }: WayQuestion): boolean => neededOn !== null && orderBy !== null && orderBy < today
 
 /**
- * Stock, quick-ship, made to measure or second-hand, best first: by certainty, body, season, the day needed, growth and
- * price. Source: handbook 6.1 and 13 (D11), common practice; quick-ship and second-hand of harnesses from memory,
- * unverified.
+ * All of them, in the order they are said. The weights only put ways in order; that each way wins where the trade takes
+ * it is tested, the numbers themselves are ours (common practice gives none).
+ * Source: handbook 6.1 and 13 (D11), common practice; quick-ship and second-hand of harnesses from memory, unverified.
  */
-export function rankWays({ options, today, neededOn, growing, beginner, oddBody, budget, views, forCar, isCrate }: WayQuestion): RankedWay[] {
-  const ranked = options.map((option): RankedWay & { points: number } => {
-    const reasons: RankedWay['reasons'] = []
-    let points = GRADES[option.grade] * 4
-    let barred = option.grade === 'fails'
-    const say = (code: WayReason, speaksFor: boolean, weight: number): void => {
-      reasons.push({ code, for: speaksFor })
-      points += speaksFor ? weight : -weight
-    }
-    if (option.grade === 'fails') say('none-near', false, 0)
-    else if (option.way === 'stock' && option.onShelf !== 0) say('at-hand', true, 1)
-    if (option.grade === 'holds') say('sure-enough', true, 0)
-    if (option.way !== 'made' && option.misses >= 2) say('two-out', false, 6)
-    if (option.onShelf === 0 && option.way !== 'made') say('none-on-shelf', false, 5)
-    if (oddBody && option.way === 'made') say('odd-body', true, 4)
-    if (oddBody && option.way !== 'made') say('odd-body', false, 1)
-    if (option.way === 'made' && growing) say('growing', false, 8)
-    if (option.way === 'made' && beginner) say('first-weeks', false, 3)
-    if (option.way === 'stock' && beginner) say('first-weeks', true, 2)
-    if (neededOn && option.orderBy) {
-      if (option.orderBy < today) {
-        say('too-late', false, 9)
-        barred = true
-      } else if (option.way !== 'stock') say('in-time', true, 1)
-    }
-    if (option.way === 'made' && option.peak) say('season', false, 1)
-    if (option.way === 'quick-ship' && option.peak) say('season', true, 1)
-    if (budget !== null && option.price !== null && option.price > budget) say('over-budget', false, 4)
-    if (views.D11 === 'A' && option.way === 'stock') say('shop-view', true, 3)
-    if (views.D11 === 'B' && option.way === 'made') say('shop-view', true, 6)
-    if (option.way === 'second-hand') {
-      if (forCar) {
-        say('never-second-hand', false, 20)
-        barred = true
-      } else if (!isCrate) say('check-seams', false, 3)
-    }
-    return { ...option, verdict: barred ? 'not-now' : 'works', reasons, points }
+const CONSIDERATIONS: readonly Consideration[] = [
+  { code: 'none-near', speaks: 'against', weight: 0, bars: true, holds: ({ grade }) => grade === 'fails' },
+  { code: 'at-hand', speaks: 'for', weight: 1, holds: ({ grade, way, onShelf }) => grade !== 'fails' && way === 'stock' && onShelf !== 0 },
+  { code: 'sure-enough', speaks: 'for', weight: 0, holds: ({ grade }) => grade === 'holds' },
+  // Two measures out is the trade's line to cutting one: more than a step.
+  { code: 'two-out', speaks: 'against', weight: 6, holds: ({ way, misses }) => way !== 'made' && misses >= 2 },
+  { code: 'none-on-shelf', speaks: 'against', weight: 5, holds: ({ way, onShelf }) => way !== 'made' && onShelf === 0 },
+  { code: 'odd-body', speaks: 'for', weight: 4, holds: ({ way }, { oddBody }) => oddBody && way === 'made' },
+  { code: 'odd-body', speaks: 'against', weight: 1, holds: ({ way }, { oddBody }) => oddBody && way !== 'made' },
+  // It fits when it comes, and the dog has outgrown it: two steps.
+  { code: 'growing', speaks: 'against', weight: 8, holds: ({ way }, { growing }) => growing && way === 'made' },
+  { code: 'first-weeks', speaks: 'against', weight: 3, holds: ({ way }, { beginner }) => beginner && way === 'made' },
+  { code: 'first-weeks', speaks: 'for', weight: 2, holds: ({ way }, { beginner }) => beginner && way === 'stock' },
+  { code: 'too-late', speaks: 'against', weight: 9, bars: true, holds: late },
+  {
+    code: 'in-time',
+    speaks: 'for',
+    weight: 1,
+    holds: (option, asked) => option.way !== 'stock' && asked.neededOn !== null && option.orderBy !== null && !late(option, asked),
+  },
+  { code: 'season', speaks: 'against', weight: 1, holds: ({ way, peak }) => peak && way === 'made' },
+  { code: 'season', speaks: 'for', weight: 1, holds: ({ way, peak }) => peak && way === 'quick-ship' },
+  { code: 'over-budget', speaks: 'against', weight: 4, holds: ({ price }, { budget }) => budget !== null && price !== null && price > budget },
+  { code: 'shop-view', speaks: 'for', weight: 3, holds: ({ way }, { views }) => views.D11 === 'A' && way === 'stock' },
+  // Side B of D11 cuts for every dog: it outweighs what speaks for stock at hand.
+  { code: 'shop-view', speaks: 'for', weight: 6, holds: ({ way }, { views }) => views.D11 === 'B' && way === 'made' },
+  { code: 'never-second-hand', speaks: 'against', weight: 20, bars: true, holds: ({ way }, { forCar }) => way === 'second-hand' && forCar },
+  { code: 'check-seams', speaks: 'against', weight: 3, holds: ({ way }, { forCar, isCrate }) => way === 'second-hand' && !forCar && !isCrate },
+]
+
+/** Stock, quick-ship, made to measure or second-hand, best first: by certainty, body, season, the day needed, growth and price. */
+export function rankWays(asked: WayQuestion): RankedWay[] {
+  const weighed = asked.options.map((option) => {
+    const said = CONSIDERATIONS.filter(({ holds }) => holds(option, asked))
+    const points = said.reduce((sum, { speaks, weight }) => sum + (speaks === 'for' ? weight : -weight), GRADES[option.grade])
+    return { option, said, points, barred: said.some(({ bars }) => bars) }
   })
-  ranked.sort((a, b) => Number(a.verdict === 'not-now') - Number(b.verdict === 'not-now') || b.points - a.points)
-  return ranked.map(({ way, grade, misses, orderBy, peak, onShelf, price, verdict, reasons }, i) => ({
-    way,
-    grade,
-    misses,
-    orderBy,
-    peak,
-    onShelf,
-    price,
-    reasons,
-    verdict: i === 0 && verdict === 'works' ? 'first' : verdict,
+  weighed.sort((a, b) => Number(a.barred) - Number(b.barred) || b.points - a.points)
+  return weighed.map(({ option, said, barred }, i) => ({
+    ...option,
+    verdict: barred ? 'not-now' : i === 0 ? 'first' : 'works',
+    reasons: said.map(({ code, speaks }) => ({ code, for: speaks === 'for' })),
   }))
 }

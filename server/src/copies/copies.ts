@@ -69,6 +69,8 @@ export class Copies {
   readonly #counted = new Map<string, number>()
   /** Why the last copy could not be made; `null` when it could. */
   failure: string | null = null
+  /** What is wrong with the file of the open book, in words; `null` when nothing was found. */
+  damage: string | null = null
 
   constructor(db: Db, file: string, now: () => string) {
     this.#db = db
@@ -85,9 +87,21 @@ export class Copies {
     return this.#file !== ':memory:'
   }
 
+  /** Looks through the open book itself: a copy is made of its records and says nothing of its indexes. */
+  look(): void {
+    let found: string
+    try {
+      found = String(this.#db.pragma('integrity_check(1)', { simple: true }))
+    } catch (error) {
+      found = error instanceof Error ? error.message : String(error)
+    }
+    this.damage = found === 'ok' ? null : found
+  }
+
   /** Makes a copy now and lets go of those that need not stay. */
   make(reason: CopyReason): Copy {
     if (!this.canCopy) throw new ProblemError('cannot-keep-now', 'A book in memory has no copies.')
+    if (reason === 'night' || reason === 'by-hand') this.look()
     const at = this.#now()
     const day = dayIn(readShop(this.#db).timeZone, at)
     const name = reason === 'night' || reason === 'by-hand' ? `book-${day}.sqlite` : `book-${day}-${reason}-${at.slice(11, 19).replaceAll(':', '')}.sqlite`

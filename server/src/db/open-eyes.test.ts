@@ -3,6 +3,7 @@ import { copyFileSync, mkdirSync, mkdtempSync, readFileSync, rmSync, truncateSyn
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
+import { Copies } from '../copies/copies.ts'
 import { openDatabase } from './open.ts'
 import { UnreadableBookError } from './open-eyes.ts'
 
@@ -37,16 +38,18 @@ const refused = (): UnreadableBookError => {
   }
   throw new Error('it was opened')
 }
-/** Pages of a table or an index are overwritten with nothing. */
-function zeroed(name: string): void {
+/** The first page of a table or an index is changed on the disk. */
+function changed(name: string, by: (page: Buffer) => unknown): void {
   const db = new Database(file)
   const { rootpage } = db.prepare<[string], { rootpage: number }>('SELECT rootpage FROM sqlite_schema WHERE name = ?').get(name) ?? { rootpage: 0 }
   const size = db.pragma('page_size', { simple: true }) as number
   db.close()
   const bytes = readFileSync(file)
-  bytes.fill(0, (rootpage - 1) * size, rootpage * size)
+  by(bytes.subarray((rootpage - 1) * size, rootpage * size))
   writeFileSync(file, bytes)
 }
+/** It is overwritten with nothing. */
+const zeroed = (name: string): void => changed(name, (page) => page.fill(0))
 
 describe('A14 a book’s file is opened with open eyes', () => {
   it('a whole one is signed, and opened again', () => {
@@ -76,6 +79,35 @@ describe('A14 a book’s file is opened with open eyes', () => {
     expect(mended.pragma('quick_check', { simple: true })).toBe('ok')
     expect(mended.prepare("SELECT count(*) AS n FROM owners WHERE contact = '' AND name LIKE 'Owner%'").get()).toEqual({ n: 400 })
     mended.close()
+  })
+
+  it('one that is open is looked through at night: an index that lies is said, though the copy of the records is whole', () => {
+    aBook()
+    const db = new Database(file)
+    db.exec("CREATE INDEX two_owners ON owners (name) WHERE id IN ('0190-1', '0190-2')")
+    db.close()
+    changed('two_owners', (page) => page.write('Owner 9 ', page.indexOf('Owner 1 ')))
+    const open = new Database(file)
+    const copies = new Copies(open as never, file, () => '2026-10-06T02:00:00Z')
+    expect(copies.make('night').records).toBeGreaterThan(0)
+    expect([copies.damage, copies.failure]).toEqual([expect.stringContaining('two_owners'), null])
+    open.close()
+    changed('two_owners', (page) => page.write('Owner 1 ', page.indexOf('Owner 9 ')))
+    const mended = openDatabase(file)
+    const after = new Copies(mended, file, () => '2026-10-07T02:00:00Z')
+    after.look()
+    expect(after.damage).toBeNull()
+    mended.close()
+  })
+
+  it('one that is open and can’t be copied any more says both', () => {
+    aBook()
+    zeroed('owners')
+    const open = new Database(file)
+    const copies = new Copies(open as never, file, () => '2026-10-06T02:00:00Z')
+    expect(() => copies.make('night')).toThrow('No copy could be made')
+    expect([copies.damage, copies.failure]).toEqual([expect.any(String), expect.any(String)])
+    open.close()
   })
 
   it('one that was emptied is refused where a shop was; a fresh one is begun where none was', () => {

@@ -82,7 +82,7 @@ export function bookRoutes(app: FastifyInstance, desk: Desk, file: string, asksA
     return { shop: top.shop, at: top.at, counts: top.counts, same: top.book === head.book, empty: isEmpty(db), newer: newerThan(db, top.at) }
   })
 
-  const drawer = () => ({ folder: copies.folder, copies: copies.list(), failure: copies.failure, canCopy: copies.canCopy })
+  const drawer = () => ({ folder: copies.folder, copies: copies.list(), failure: copies.failure, damage: copies.damage, canCopy: copies.canCopy })
   api.get('/api/copies', () => drawer())
   api.post('/api/copies', () => {
     copies.make('by-hand')

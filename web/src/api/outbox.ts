@@ -4,6 +4,7 @@ import { deviceBook, isOfBook } from './book-mark'
 import { deviceStore } from './device-store'
 import { SHAPE, type BookMark, type RefusedWrite, type WaitingWrite, type WriteRequest } from './kept'
 import { heldBack } from './held-back'
+import { whileLeased } from './lease'
 import { leaveOver, takeLeftOver } from './left-over'
 import type { NamedWrite } from './named-writes'
 import { post, type Posted } from './post'
@@ -274,9 +275,9 @@ class Outbox {
   }
 
   async #locked(work: () => Promise<void>): Promise<void> {
-    // Without locks (an old browser) ids still make a doubled write count once.
+    // Locks exist on secure addresses alone; elsewhere a lease on the device's own shelf stands in.
     if ('locks' in navigator) await navigator.locks.request('merry-tailor-outbox', work)
-    else await work()
+    else await whileLeased('outbox', work)
   }
 
   async #sendAll(): Promise<void> {

@@ -34,6 +34,8 @@ export interface Drawer {
   folder: string
   copies: { name: string; at: string; records: number; bytes: number }[]
   failure: string | null
+  /** What is wrong with the file of the open book; `null` when nothing was found. */
+  damage: string | null
   canCopy: boolean
 }
 

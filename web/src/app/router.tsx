@@ -1,7 +1,7 @@
 import { createBrowserRouter, Navigate } from 'react-router'
 import { dogs } from '../dogs'
 import { gear } from '../gear'
-import { round } from '../round'
+import { yard } from '../yard'
 import { settings } from '../settings'
 import { tables } from '../tables'
 import { lazyRoom } from '../state/lazy-room'
@@ -17,6 +17,6 @@ export const router = createBrowserRouter([
     element: <Root />,
     errorElement: <RouteProblem />,
     HydrateFallback: () => null,
-    children: [...today, ...dogs, ...tables, ...gear, ...settings, ...round, ...ticket, { path: '*', element: <Navigate to="/" replace /> }],
+    children: [...today, ...dogs, ...tables, ...gear, ...settings, ...yard, ...ticket, { path: '*', element: <Navigate to="/" replace /> }],
   },
 ])

@@ -1,4 +1,4 @@
-import type { Change, Dog, Owner } from '@merry-tailor/core'
+import { foldedName, type Change, type Dog, type Owner } from '@merry-tailor/core'
 import { useState } from 'react'
 import { v7 as uuid } from 'uuid'
 import { useAddOwnerMutation, useChangeDogMutation, useChangeOwnerMutation, useDogsQuery, useOwnersQuery } from '../api/queries'
@@ -9,7 +9,6 @@ import { TextField } from '../ui/controls/TextField'
 import { saveField } from '../state/save-field'
 
 /** Names are the same in any case, however they are spaced. */
-const foldedName = (name: string): string => name.trim().toLocaleLowerCase().replaceAll(/\s+/g, ' ')
 
 /** The owner: known, new, or still to be asked. */
 export function OwnerField({ dog, owner }: { dog: Dog; owner: Owner | null }) {

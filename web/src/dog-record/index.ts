@@ -1,2 +1,2 @@
 /** A dog's own record, edited wherever it is at hand: at Ask and on its page. */
-export { DogForm } from './DogForm'
+export { DogRecord } from './DogRecord'

@@ -35,7 +35,7 @@ import { GearWorn } from './GearWorn'
 import { MeasureHistory } from './MeasureHistory'
 import { InBoots } from './InBoots'
 import { Ladder } from './Ladder'
-import { DogForm } from '../dog-record'
+import { DogRecord } from '../dog-record'
 import { useForm } from '../form'
 import { OneDog } from './OneDog'
 import { WholeBody } from './WholeBody'
@@ -102,7 +102,7 @@ function DogRoom({ sheet }: { sheet: DogSheet }) {
             <span>The record</span> <span className="font-semibold underline">name, breed, age, weight</span>
           </summary>
           <div className="pb-4">
-            <DogForm key={dog.id} dog={dog} owner={owner} notes={notes} weighings={weighings} />
+            <DogRecord key={dog.id} dog={dog} owner={owner} notes={notes} weighings={weighings} />
             <OneDog key={`one ${dog.id}`} dog={dog} joins={joins} />
           </div>
         </details>

@@ -1,4 +1,4 @@
-import type { Dog, DogSheet } from '@merry-tailor/core'
+import { foldedName, type Dog, type DogSheet } from '@merry-tailor/core'
 import { useMemo, useState } from 'react'
 import { v7 as uuid } from 'uuid'
 import { useAddDogJoinMutation, useChangeDogJoinMutation, useDogsQuery, useOwnersQuery } from '../api/queries'
@@ -13,7 +13,6 @@ import { Problem } from '../ui/controls/Problem'
 
 /** So many records are offered at once. */
 const SHOWN = 5
-const foldedName = (name: string): string => name.trim().toLowerCase()
 
 /** Two records of one dog: the other is put into this one, and can be taken out again. */
 export function OneDog({ dog, joins }: { dog: Dog; joins: DogSheet['joins'] }) {

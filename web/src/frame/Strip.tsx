@@ -83,6 +83,12 @@ export function Warnings() {
           <b>Kept here, not sent.</b> {why}
         </p>
       )}
+      {drawer?.damage && (
+        <p role="status" className={`${LINE} border-l-snag bg-snag-bg`}>
+          <b>The file the book is kept in is damaged.</b> Stop the server and start it again: it makes anew what it can from the records, or names the newest
+          checked copy. What devices have not sent stays with them.
+        </p>
+      )}
       {drawer?.canCopy && (drawer.failure !== null || isOld(drawer.copies[0]?.at)) && (
         <p role="status" className={`${LINE} border-l-chalk bg-chalk-bg`}>
           <b>

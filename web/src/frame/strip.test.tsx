@@ -1,7 +1,7 @@
 import { cleanup, fireEvent, screen, within } from '@testing-library/react'
 import { act } from 'react'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
-import { renderPage, withTestShop } from '../test/shop'
+import { renderPage, testShop, withTestShop } from '../test/shop'
 import { kept, notKept, outboxChanged } from '../state/saving'
 import { store } from '../state/store'
 import { PlaceFrame } from './Strip'
@@ -41,6 +41,12 @@ describe('the strip along the top', () => {
     open()
     expect(screen.getByText(/opens only while the server answers/).parentElement?.textContent).toContain('Who gets in')
     vi.unstubAllGlobals()
+  })
+
+  it('A14 says that the file the book is kept in is damaged, and what to do', async () => {
+    testShop().answers['GET /copies'] = () => Response.json({ folder: 'copies', copies: [], failure: null, damage: 'row 7 missing from index', canCopy: true })
+    open()
+    expect((await screen.findByText('The file the book is kept in is damaged.')).parentElement?.textContent).toContain('names the newest checked copy')
   })
 
   it('U33 says what is kept: saved at, sending, not sent first, the server away', () => {

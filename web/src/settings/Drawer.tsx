@@ -39,9 +39,16 @@ export function Drawer({ onBack }: { onBack: () => void }) {
       ) : (
         <>
           <p className="text-mute">
-            Made every night by itself and before anything that changes all; checked; kept for 7 days, 4 weeks and 12 months
+            Made every night by itself, when the book is looked through too, and before anything that changes all; checked; kept for 7 days, 4 weeks and 12
+            months
             {data ? `, in ${data.folder}` : ''}. A stick or a folder another computer keeps in step is a safer place: name it under Folder for copies.
           </p>
+          {data?.damage && (
+            <Problem barred className="mt-2">
+              <b>The file the book is kept in is damaged.</b> Found: {data.damage}. Stop the server and start it again: it makes anew what it can from the
+              records, or names the newest checked copy.
+            </Problem>
+          )}
           {data?.failure && (
             <Problem barred className="mt-2">
               <b>The last copy could not be made.</b> {data.failure}

@@ -16,7 +16,7 @@ import { problemOf, problemWords } from '../words/problems'
 import { Fitters } from './Fitters'
 import { LineBands } from './LineBands'
 import { Predicted } from './Predicted'
-import { Views } from './Views'
+import { Disagreements } from './Disagreements'
 import { WhoGetsIn } from './WhoGetsIn'
 import { Drawer } from './Drawer'
 import { WholeBook } from './WholeBook'
@@ -186,7 +186,7 @@ export function SettingsPage() {
               return answer.error ? { kept: false, problem: problemWords(answer.error) } : { kept: true }
             }}
           />
-          <Views views={shop.views} onTake={(views) => void agreed('views', views)} />
+          <Disagreements views={shop.views} onTake={(views) => void agreed('views', views)} />
           <SavedField
             label="The shop’s time zone"
             hint="By its name, as Europe/Oslo; empty: the server’s own. Days begin and end by it."

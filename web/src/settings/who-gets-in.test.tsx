@@ -78,7 +78,7 @@ describe('bringing a copy back', () => {
     await access.setPassphrase(null, PASS)
     const at = '2026-10-04T02:10:00Z'
     testShop().answers['GET /copies/'] = () => Response.json({ name: 'book-2026-10-04.sqlite', at, newer: {} })
-    testShop().answers['GET /copies'] = () => Response.json({ folder: 'copies', copies: [{ name: 'book-2026-10-04.sqlite', at, records: 40, bytes: 1 }], failure: null, canCopy: true }) // prettier-ignore
+    testShop().answers['GET /copies'] = () => Response.json({ folder: 'copies', copies: [{ name: 'book-2026-10-04.sqlite', at, records: 40, bytes: 1 }], failure: null, damage: null, canCopy: true }) // prettier-ignore
     let asked = 0
     testShop().answers['PUT /copies/'] = () => {
       asked += 1

@@ -1,7 +1,7 @@
 import { type Change } from '@merry-tailor/core'
 import { Link, useNavigate } from 'react-router'
 import { useActs, useOpenTicket } from '../../bench'
-import { DogForm } from '../../dog-record'
+import { DogRecord } from '../../dog-record'
 import { saveField } from '../../state/save-field'
 import { useAppSelector } from '../../state/store'
 import { useKeys } from '../../state/use-keys'
@@ -43,11 +43,11 @@ export function AskStage() {
       </a>
       <section aria-label="The dog" className="quiet-scroll min-h-0 border-ink bg-panel px-4 py-3 max-lg:shrink-0 lg:border-r-2">
         {dog ? (
-          <DogForm key={dog.id} folded={narrow} dog={dog} owner={sheet.owner} notes={sheet.dogNotes} weighings={sheet.weighings}>
+          <DogRecord key={dog.id} folded={narrow} dog={dog} owner={sheet.owner} notes={sheet.dogNotes} weighings={sheet.weighings}>
             <Link to={`/dogs/${dog.id}`} className="inline-flex min-h-11 items-center font-semibold underline">
               Dog’s page
             </Link>
-          </DogForm>
+          </DogRecord>
         ) : (
           <DogPicker />
         )}

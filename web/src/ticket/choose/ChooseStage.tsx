@@ -57,7 +57,7 @@ import { CrateNote } from './CrateNote'
 import { MakerSays } from '../../sizes/MakerSays'
 import { MeasureCard } from './MeasureCard'
 import { NoTable } from './NoTable'
-import { OrderForm } from './OrderForm'
+import { OrderFields } from './OrderFields'
 import { hangingFirst, soldOutWords } from './hanging-first'
 import { NO_OPTIONS, orderOptions, type OrderOptions } from './order-options'
 import { OutcomesBlock } from './OutcomesBlock'
@@ -363,7 +363,7 @@ export function ChooseStage() {
                       )}
                     </OutcomesBlock>
                   </div>
-                  {offer.kind === 'made' && <OrderForm options={options} table={table} onChange={setOptions} />}
+                  {offer.kind === 'made' && <OrderFields options={options} table={table} onChange={setOptions} />}
                   {size.perMeasure.map((fit, at) => (
                     <MeasureCard key={fit.measure} n={isLaid ? null : at + 1} fit={fit} size={size} table={table} body={body} first look={look} />
                   ))}

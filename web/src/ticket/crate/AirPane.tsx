@@ -11,7 +11,7 @@ import { SaveText } from '../../ui/controls/SaveText'
 import { Mark } from '../../ui/marks/Mark'
 import { COMMON, isAirState, noFlight, type AirState } from './air-state'
 import { AIR_CAUTION, PAPERS, REFUSALS } from './air-words'
-import { CarrierForm } from './CarrierForm'
+import { CarrierFields } from './CarrierFields'
 import { useAirBox, type AirDog } from './use-air-box'
 import { VentPane } from './VentPane'
 
@@ -65,7 +65,7 @@ export function AirPane({ name, ticketId, departs, say, ...dog }: AirPaneProps) 
               )}
             </p>
           ) : (
-            <CarrierForm
+            <CarrierFields
               key={writing}
               was={writing === 'again' ? carrier : null}
               onDone={(kept) => {

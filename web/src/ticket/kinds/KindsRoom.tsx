@@ -5,11 +5,11 @@ import {
   pullPlaceOf,
   disagreements,
   families,
-  VIEWS_ON,
-  viewBears,
+  DISAGREEMENTS_ON,
+  disagreementBears,
   type Form,
   type ShopFields,
-  type ViewId,
+  type DisagreementId,
   optionsOf,
   hasSchools,
   loadFrom,
@@ -76,7 +76,7 @@ export function KindsRoom() {
     void acts.item({ family, way: 'undecided', school: hasSchools(family) && shop.school !== 'both' ? shop.school : null }).then(({ error }) => {
       setRefused(error ? `Not put on the ticket. ${problemWords(error)}` : null)
     })
-  const bearing = (id: ViewId): boolean => viewBears(id, purpose, sheet.ticket)
+  const bearing = (id: DisagreementId): boolean => disagreementBears(id, purpose, sheet.ticket)
   // Nothing for this work at all: what may be done with this dog meanwhile is said first.
   const instead =
     suiting > 0
@@ -259,8 +259,8 @@ const isOut = (rank: RankedStyle['rank']): boolean => rank === 'wrong' || rank =
 const sketchHeight = (width: number): number => Math.min(210, width * 0.58)
 
 /** Both sides of a question practitioners disagree on, where it bears on a kind. */
-function OtherView({ family, views, bearing }: { family: FamilyId; views: ShopFields['views']; bearing: (id: ViewId) => boolean }) {
-  return (VIEWS_ON[family] ?? []).filter(bearing).map((id) => {
+function OtherView({ family, views, bearing }: { family: FamilyId; views: ShopFields['views']; bearing: (id: DisagreementId) => boolean }) {
+  return (DISAGREEMENTS_ON[family] ?? []).filter(bearing).map((id) => {
     const about = disagreements.find((each) => each.id === id)
     if (!about) return null
     const side = views[id]

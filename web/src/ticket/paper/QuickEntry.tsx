@@ -9,7 +9,7 @@ import { EntryGrid, type GridColumn } from '../../ui/grid/EntryGrid'
 import { toNextBox } from '../../ui/grid/to-next-box'
 import { METHODS, PLACES } from '../../words/measuring'
 import { Chip, Group, parseEntry, RowNumber } from '../../length-entry'
-import { isTypedForm, NOTHING_TYPED, typedKey, useTapes, useOpenTicket, useActs } from '../../bench'
+import { isTypedTapes, NOTHING_TYPED, typedKey, useTapes, useOpenTicket, useActs } from '../../bench'
 import { useFittersQuery } from '../../api/queries'
 import { useKeptDraft } from '../../state/use-kept-draft'
 import { Problem } from '../../ui/controls/Problem'
@@ -26,7 +26,7 @@ export function QuickEntry() {
   const { data: fitters = [] } = useFittersQuery(undefined)
   const { act } = useActs()
   const navigate = useNavigate()
-  const [draft, setDraft, forget, found] = useKeptDraft(typedKey(sheet.ticket.id), NOTHING_TYPED, isTypedForm)
+  const [draft, setDraft, forget, found] = useKeptDraft(typedKey(sheet.ticket.id), NOTHING_TYPED, isTypedTapes)
   const { cells, methods, halves, by } = draft
   const setCell = (key: string, typed: string): void => setDraft((now) => ({ ...now, cells: { ...now.cells, [key]: typed } }))
   const [asked, setAsked] = useState(false)

@@ -3,7 +3,7 @@ import { lazyRoom } from '../../state/lazy-room'
 
 /** The same tapes by paper. */
 export const paper: RouteObject[] = [
-  { path: 'form', lazy: lazyRoom(() => import('./MeasuringForm'), 'MeasuringForm') },
+  { path: 'form', lazy: lazyRoom(() => import('./MeasuringSheet'), 'MeasuringSheet') },
   { path: 'quick', lazy: lazyRoom(() => import('./QuickEntry'), 'QuickEntry') },
   { path: 'ask-back', lazy: lazyRoom(() => import('./AskBack'), 'AskBack') },
 ]

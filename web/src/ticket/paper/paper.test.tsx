@@ -4,7 +4,7 @@ import { DUE, tapesFor, type Choice, type SizeTable } from '@merry-tailor/core'
 import { anItem, aReading, aTicket, AT, nextId, renderStage, testShop, withTestShop } from '../../test/shop'
 import { notPinned } from '../../bench'
 import { AskBack } from './AskBack'
-import { MeasuringForm } from './MeasuringForm'
+import { MeasuringSheet } from './MeasuringSheet'
 import { DressingCards } from './DressingCards'
 import { OrderSheet } from './OrderSheet'
 import { QuickEntry } from './QuickEntry'
@@ -82,7 +82,7 @@ describe('the ask-back page', () => {
 
 describe('the measuring form', () => {
   it('has a drawn path, three boxes and the methods for each tape of the wish list', async () => {
-    renderStage(aTicket({ items: [anItem({ family: 'H11', way: 'made', school: 'A' })] }), 'form', <MeasuringForm />)
+    renderStage(aTicket({ items: [anItem({ family: 'H11', way: 'made', school: 'A' })] }), 'form', <MeasuringSheet />)
     const rows = (await screen.findAllByRole('row')).slice(1)
     expect(rows.map((row) => /\d\. ([^M]+)M\d\d/.exec(row.textContent)?.[1]?.trim())).toEqual(['Harness neck', 'Last rib, under-route', 'Rib to tail'])
     for (const row of rows) {
@@ -95,7 +95,7 @@ describe('the measuring form', () => {
   })
 
   it('prints on the paper chosen', async () => {
-    renderStage(aTicket(), 'form', <MeasuringForm />)
+    renderStage(aTicket(), 'form', <MeasuringSheet />)
     fireEvent.click(await screen.findByRole('radio', { name: 'Letter' }))
     await waitFor(() => expect(document.querySelector('style')?.textContent).toContain('size: Letter'))
     expect(document.querySelector('.paper-letter')).not.toBeNull()

@@ -4,7 +4,7 @@ import { amountText } from '../ui/length/amount-text'
 import { findingWords } from '../words/findings'
 
 /** What a number raises before the next dog, in one breath: "22 3/4 so far, this says 84." */
-export function roundQuestion(finding: Finding, kept: { mm: number | null } | undefined, settings: Settings): string {
+export function yardQuestion(finding: Finding, kept: { mm: number | null } | undefined, settings: Settings): string {
   const look = { ...readingStyle(settings), unit: settings.unit }
   const [measure = ''] = finding.measures
   const found = finding.because.found

@@ -14,7 +14,7 @@ import { saveField } from '../state/save-field'
 import { useAppSelector } from '../state/store'
 import { today } from '../state/today'
 
-interface DogFormProps {
+interface DogRecordProps {
   dog: Dog
   owner: Owner | null
   notes: readonly DogNote[]
@@ -26,7 +26,7 @@ interface DogFormProps {
 }
 
 /** What is asked of the dog. Every field saves itself when it is left; every one can wait. */
-export function DogForm({ dog, owner, notes, weighings, folded = false, children }: DogFormProps) {
+export function DogRecord({ dog, owner, notes, weighings, folded = false, children }: DogRecordProps) {
   const [changeDog] = useChangeDogMutation()
   const send = (changes: Change[]) => changeDog({ id: dog.id, changes })
   const save = (field: keyof Dog, to: unknown, from: unknown = dog[field]) => saveField(send, field, from, to)

@@ -14,7 +14,7 @@ const HINTS: Readonly<Record<keyof OrderOptions, string>> = {
 const CUSTOM_PRICE = 'Made to measure, a pulling harness has been seen at about 25 to 50 dollars; what this maker asks is not in the table.'
 
 /** What the maker is told beside the numbers; all of it can stay empty. */
-export function OrderForm({ options, table, onChange }: { options: OrderOptions; table: OfferFace; onChange: (options: OrderOptions) => void }) {
+export function OrderFields({ options, table, onChange }: { options: OrderOptions; table: OfferFace; onChange: (options: OrderOptions) => void }) {
   return (
     <article aria-label="For the order" className="border-[1.5px] border-ink bg-panel px-4 py-3">
       <h2 className="text-[18px] leading-[22px]">For the order</h2>

@@ -24,13 +24,13 @@ import { parseEntry } from '../length-entry'
 import { breedWords } from '../words/dogs'
 
 /** One tape of the round: a measure, and the paw or gauge where it exists more than once. */
-export interface RoundTape {
+export interface YardTape {
   key: string
   measure: MeasureId
   place: Place | null
 }
 
-export interface RoundDog {
+export interface YardDog {
   dog: Dog
   /** Its open ticket, where there is one; the first reading opens one. */
   sheet: TicketSheet | undefined
@@ -42,7 +42,7 @@ export interface RoundDog {
 const USUAL: readonly MeasureId[] = ['M01', 'M07']
 
 /** The line of dogs and the tapes of a team round, as the address has them: it survives a reload and can be shared. */
-export function useRound() {
+export function useYard() {
   const [search, setSearch] = useSearchParams()
   const { data: dogs = [] } = useDogsQuery(undefined)
   const { data: owners = [] } = useOwnersQuery(undefined)
@@ -64,7 +64,7 @@ export function useRound() {
   const sheets = useSheets(ids)
   const line = useMemo(
     () =>
-      dogList.split(',').flatMap((id): RoundDog[] => {
+      dogList.split(',').flatMap((id): YardDog[] => {
         const dog = dogs.find((each) => each.id === id)
         if (!dog) return []
         const sheet = [...sheets.values()].find((each) => each.ticket.dogId === id)
@@ -73,7 +73,7 @@ export function useRound() {
       }),
     [dogList, dogs, sheets, day, rules],
   )
-  const tapes = measureIds.flatMap((measure): RoundTape[] => {
+  const tapes = measureIds.flatMap((measure): YardTape[] => {
     const places = measures[measure]?.places ?? []
     return places.length === 0 ? [{ key: measure, measure, place: null }] : places.map((place) => ({ key: tapeKey(measure, place), measure, place }))
   })
@@ -84,7 +84,7 @@ export function useRound() {
   }
 
   /** Pins one number for one dog; opens a ticket for it when it has none. @returns what is wrong, or `null` */
-  const pin = async (dog: RoundDog, tape: RoundTape, typed: string, oneSide: boolean, remark = ''): Promise<string | null> => {
+  const pin = async (dog: YardDog, tape: YardTape, typed: string, oneSide: boolean, remark = ''): Promise<string | null> => {
     const read = parseEntry(tape.measure, typed, unit)
     if (!read.ok) return read.problem
     const at = new Date().toISOString()
@@ -122,7 +122,7 @@ export function useRound() {
     return answer.error ? 'Not saved. The number stays here.' : null
   }
   /** What the dog's other numbers say of this one, before it is kept: the first question it would raise, else `null`. */
-  const asks = (dog: RoundDog, tape: RoundTape, typed: string, oneSide: boolean): Finding | null => {
+  const asks = (dog: YardDog, tape: YardTape, typed: string, oneSide: boolean): Finding | null => {
     const read = parseEntry(tape.measure, typed, unit)
     if (!read.ok) return null
     const at = new Date().toISOString()
@@ -148,7 +148,7 @@ export function useRound() {
     return found.find((each) => !known.includes(each.rule)) ?? null
   }
   /** Strikes out the newest number of this tape on this dog. */
-  const takeBack = async (dog: RoundDog, tape: RoundTape): Promise<string | null> => {
+  const takeBack = async (dog: YardDog, tape: YardTape): Promise<string | null> => {
     const newest = dog.sheet?.readings.findLast((each) => !each.struck && tapeKey(each.measure, each.place) === tape.key)
     if (!newest || !dog.ticketId) return 'There is nothing to take back here.'
     const body = { what: 'reading', about: newest.id, kind: 'struck', why: 'Taken back in the round', at: new Date().toISOString(), by: fitter } as const

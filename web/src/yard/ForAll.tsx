@@ -9,12 +9,12 @@ import { Picker } from '../ui/controls/Picker'
 import { DayField } from '../ui/date'
 import { problemWords } from '../words/problems'
 import { familyName, wayName } from '../words/stages'
-import type { RoundDog } from './use-round'
+import type { YardDog } from './use-yard'
 
 const WAYS = ['made', 'stock', 'quick-ship', 'undecided'] as const satisfies readonly ItemWay[]
 
 /** One item, one way and one day put on the ticket of every dog in the line; a dog without an open ticket gets one. */
-export function ForAll({ line }: { line: readonly RoundDog[] }) {
+export function ForAll({ line }: { line: readonly YardDog[] }) {
   const { fitter } = useAppSelector((state) => state.settings)
   const [family, setFamily] = useState<FamilyId | ''>('')
   const [way, setWay] = useState<ItemWay>('made')

@@ -3,11 +3,11 @@ import { longDay, today } from '../state/today'
 import { PaperRoom } from '../frame/PaperRoom'
 import { PathDrawing } from '../ui/plates/PathDrawing'
 import { tapeName } from '../words/measuring'
-import { useRound } from './use-round'
+import { useYard } from './use-yard'
 
 /** The yard sheet of a round: dogs down, tapes across, two boxes each, the paths drawn on top. */
 export function YardSheet() {
-  const { line, tapes, search } = useRound()
+  const { line, tapes, search } = useYard()
   return (
     <div className="flex h-dvh flex-col print:block print:h-auto">
       <PaperRoom title="Yard sheet" back={`/round?${search}`}>

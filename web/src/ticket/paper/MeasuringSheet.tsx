@@ -11,7 +11,7 @@ import { PaperRoom } from '../../frame/PaperRoom'
 const METHOD_BOXES = ['tape', 'string', 'loop', 'garment'] as const
 
 /** The measuring form of this wish list: a drawn path, the name, the path in words, three readings and the method. */
-export function MeasuringForm() {
+export function MeasuringSheet() {
   const { sheet, name } = useOpenTicket()
   const { rows } = useTapes()
   const { unit } = useAppSelector((state) => state.settings)

@@ -17,33 +17,33 @@ import { measureName } from '../words/stages'
 import { DogFinder, MoreDogs, useDogFinder } from '../dogs'
 import { Chip, parseEntry } from '../length-entry'
 import { ForAll } from './ForAll'
-import { RoundGrid } from './RoundGrid'
-import { roundQuestion } from './round-question'
-import { useRound } from './use-round'
+import { YardGrid } from './YardGrid'
+import { yardQuestion } from './yard-question'
+import { useYard } from './use-yard'
 
 /** A team round: one tape down a whole line of dogs, then the next tape; large keys for gloved hands. */
-export function RoundPage() {
-  const round = useRound()
+export function YardPage() {
+  const yard = useYard()
   const [walking, setWalking] = useState(false)
-  const ready = round.line.length > 0 && round.tapes.length > 0
+  const ready = yard.line.length > 0 && yard.tapes.length > 0
   return (
-    <PlaceFrame name="Team round" detail={ready ? `${round.line.length} dogs, ${round.tapes.length} tapes` : 'One tape down the whole line'}>
-      {walking && ready ? <Walk round={round} onEnd={() => setWalking(false)} /> : <Plan round={round} onStart={() => setWalking(true)} ready={ready} />}
+    <PlaceFrame name="Team round" detail={ready ? `${yard.line.length} dogs, ${yard.tapes.length} tapes` : 'One tape down the whole line'}>
+      {walking && ready ? <Walk yard={yard} onEnd={() => setWalking(false)} /> : <Plan yard={yard} onStart={() => setWalking(true)} ready={ready} />}
     </PlaceFrame>
   )
 }
 
-type Round = ReturnType<typeof useRound>
+type Yard = ReturnType<typeof useYard>
 
-function Plan({ round, onStart, ready }: { round: Round; onStart: () => void; ready: boolean }) {
+function Plan({ yard, onStart, ready }: { yard: Yard; onStart: () => void; ready: boolean }) {
   const { data: owners = [] } = useOwnersQuery(undefined)
-  const ids = round.line.map((each) => each.dog.id)
-  const finding = useDogFinder(round.dogs)
+  const ids = yard.line.map((each) => each.dog.id)
+  const finding = useDogFinder(yard.dogs)
   // Those in the line stay in sight while others are looked for.
-  const picked = finding.useful ? round.line.map((each) => each.dog).filter((dog) => !finding.shown.includes(dog)) : []
-  const setDogs = (next: string[]): void => round.set({ dogs: next.join(',') })
+  const picked = finding.useful ? yard.line.map((each) => each.dog).filter((dog) => !finding.shown.includes(dog)) : []
+  const setDogs = (next: string[]): void => yard.set({ dogs: next.join(',') })
   const toggle = (id: string): void => setDogs(ids.includes(id) ? ids.filter((each) => each !== id) : [...ids, id])
-  const setTapes = (next: string[]): void => round.set({ tapes: next.join(',') })
+  const setTapes = (next: string[]): void => yard.set({ tapes: next.join(',') })
   return (
     <div className="quiet-scroll min-h-0 flex-1 lg:grid lg:grid-cols-[1fr_388px] lg:overflow-hidden" tabIndex={-1}>
       <section aria-label="The line of dogs" className="quiet-scroll min-h-0 bg-panel px-5 py-3">
@@ -51,9 +51,9 @@ function Plan({ round, onStart, ready }: { round: Round; onStart: () => void; re
         <p className="text-mute">Tap them in the order they stand in the line. A dog without an open ticket gets one with its first number.</p>
         <div className="mt-2 flex flex-wrap gap-1.5">
           {owners
-            .filter((owner) => round.dogs.filter((dog) => dog.ownerId === owner.id).length > 1)
+            .filter((owner) => yard.dogs.filter((dog) => dog.ownerId === owner.id).length > 1)
             .map((owner) => (
-              <Button key={owner.id} tone="quiet" onClick={() => setDogs(round.dogs.filter((dog) => dog.ownerId === owner.id).map((dog) => dog.id))}>
+              <Button key={owner.id} tone="quiet" onClick={() => setDogs(yard.dogs.filter((dog) => dog.ownerId === owner.id).map((dog) => dog.id))}>
                 All of {owner.name}
               </Button>
             ))}
@@ -68,19 +68,19 @@ function Plan({ round, onStart, ready }: { round: Round; onStart: () => void; re
               <li key={dog.id}>
                 <Chip on={at >= 0} onClick={() => toggle(dog.id)}>
                   {at >= 0 ? `${at + 1}. ` : ''}
-                  {round.nameOf(dog)}
+                  {yard.nameOf(dog)}
                 </Chip>
               </li>
             )
           })}
         </ul>
         <MoreDogs finding={finding} />
-        {round.dogs.length === 0 && <p className="mt-3 text-mute">No dog in the book yet. Bring a kennel list in under Dogs.</p>}
+        {yard.dogs.length === 0 && <p className="mt-3 text-mute">No dog in the book yet. Bring a kennel list in under Dogs.</p>}
       </section>
       <section aria-label="The tapes" className="flex min-h-0 flex-col border-ink bg-panel max-lg:border-t-2 lg:border-l-2">
         <h2 className="border-b-2 border-ink px-4 py-2 text-[19px] leading-6">Tapes, in this order</h2>
         <ol className="quiet-scroll min-h-0 flex-1">
-          {round.measureIds.map((id, i) => (
+          {yard.measureIds.map((id, i) => (
             <li key={id} className="flex min-h-12 items-center justify-between border-b border-rule px-4">
               <span>
                 <b>
@@ -91,7 +91,7 @@ function Plan({ round, onStart, ready }: { round: Round; onStart: () => void; re
               <Button
                 tone="quiet"
                 aria-label={`Leave out ${measureName(id).toLowerCase()}`}
-                onClick={() => setTapes(round.measureIds.filter((each) => each !== id))}
+                onClick={() => setTapes(yard.measureIds.filter((each) => each !== id))}
               >
                 Leave out
               </Button>
@@ -103,20 +103,20 @@ function Plan({ round, onStart, ready }: { round: Round; onStart: () => void; re
               value=""
               placeholder="Another tape"
               options={allIds
-                .filter((id) => !round.measureIds.includes(id) && id !== 'M48' && id !== 'M49')
+                .filter((id) => !yard.measureIds.includes(id) && id !== 'M48' && id !== 'M49')
                 .map((id) => ({ value: id, label: measures[id]?.name ?? id, note: id }))}
-              onChange={(id) => setTapes([...round.measureIds, id])}
+              onChange={(id) => setTapes([...yard.measureIds, id])}
               className="w-full"
             />
           </li>
         </ol>
-        {round.line.length > 0 && <ForAll line={round.line} />}
+        {yard.line.length > 0 && <ForAll line={yard.line} />}
         <div className="space-y-2 border-t-2 border-ink p-3">
           <div className="grid grid-cols-2 gap-2">
-            <Link to={`/round/sheet?${round.search}`} className="inline-flex min-h-11 items-center justify-center border-2 border-ink font-bold">
+            <Link to={`/round/sheet?${yard.search}`} className="inline-flex min-h-11 items-center justify-center border-2 border-ink font-bold">
               Yard sheet
             </Link>
-            <Link to={`/round/entry?${round.search}`} className="inline-flex min-h-11 items-center justify-center border-2 border-ink font-bold">
+            <Link to={`/round/entry?${yard.search}`} className="inline-flex min-h-11 items-center justify-center border-2 border-ink font-bold">
               Type a sheet in
             </Link>
           </div>
@@ -126,7 +126,7 @@ function Plan({ round, onStart, ready }: { round: Round; onStart: () => void; re
             aria-disabled={!ready}
             className="min-h-16 w-full border-2 border-ink bg-tape px-4 text-[20px] font-bold text-tape-ink"
           >
-            {ready ? 'Down the line' : round.line.length === 0 ? 'Waits for a dog' : 'Waits for a tape'}
+            {ready ? 'Down the line' : yard.line.length === 0 ? 'Waits for a dog' : 'Waits for a tape'}
           </button>
         </div>
       </section>
@@ -134,8 +134,8 @@ function Plan({ round, onStart, ready }: { round: Round; onStart: () => void; re
   )
 }
 
-function Walk({ round, onEnd }: { round: Round; onEnd: () => void }) {
-  const { line, tapes, unit } = round
+function Walk({ yard, onEnd }: { yard: Yard; onEnd: () => void }) {
+  const { line, tapes, unit } = yard
   const settings = useAppSelector((state) => state.settings)
   const dispatch = useAppDispatch()
   const [at, setAt] = useState({ tape: 0, dog: 0 })
@@ -159,9 +159,9 @@ function Walk({ round, onEnd }: { round: Round; onEnd: () => void }) {
   const next = (): void => {
     if (done || typed.trim() === '') return step(1)
     // Before the next dog is brought: what this number says beside the others.
-    const found = question === null ? round.asks(here, tape, typed, half) : null
+    const found = question === null ? yard.asks(here, tape, typed, half) : null
     if (found) return setQuestion(found)
-    void round.pin(here, tape, typed, half).then((wrong) => {
+    void yard.pin(here, tape, typed, half).then((wrong) => {
       if (wrong) {
         setProblem(`${here.dog.name}: ${wrong}`)
         setTyped((now) => now || typed)
@@ -190,7 +190,7 @@ function Walk({ round, onEnd }: { round: Round; onEnd: () => void }) {
           <h1 className="text-[26px] leading-[34px]">
             {taken} of {tapes.length * line.length} taken
           </h1>
-          <RoundGrid round={round} />
+          <YardGrid yard={yard} />
           <div className="mt-3 flex flex-wrap gap-2">
             <Button tone="primary" onClick={() => setAt({ tape: 0, dog: 0 })}>
               Second round
@@ -216,7 +216,7 @@ function Walk({ round, onEnd }: { round: Round; onEnd: () => void }) {
               onClick={() => setAt({ ...at, dog: i })}
               className={`flex min-h-14 w-full items-center justify-between gap-2 border-b border-rule px-3 text-left ${i === at.dog ? 'bg-tape text-tape-ink' : ''}`}
             >
-              <b>{round.nameOf(each.dog)}</b>
+              <b>{yard.nameOf(each.dog)}</b>
               <span>
                 {each.body[tape.key]?.mm != null &&
                   (tape.measure === 'M00' ? (
@@ -233,7 +233,7 @@ function Walk({ round, onEnd }: { round: Round; onEnd: () => void }) {
         <p className="text-[20px] text-mute">
           Tape {at.tape + 1} of {tapes.length}, dog {at.dog + 1} of {line.length}
         </p>
-        <h1 className="font-display text-[56px] leading-[60px] font-bold lg:text-[96px] lg:leading-[100px]">{round.nameOf(here.dog)}</h1>
+        <h1 className="font-display text-[56px] leading-[60px] font-bold lg:text-[96px] lg:leading-[100px]">{yard.nameOf(here.dog)}</h1>
         <p className="text-[28px] leading-9 font-bold lg:text-[40px] lg:leading-[48px]">{tapeName(tape.measure, tape.place)}</p>
         <p className="text-[20px] leading-7 text-mute">{measures[tape.measure]?.path}</p>
         <p className="mt-3 text-[64px] leading-[70px] font-bold lg:text-[120px] lg:leading-[124px]">
@@ -243,7 +243,7 @@ function Walk({ round, onEnd }: { round: Round; onEnd: () => void }) {
         {half && doubling && typed !== '' && echo !== null && <p className="text-[22px] leading-7 font-bold">× 2 = {echo}</p>}
         {question && (
           <div role="alert" className="mt-2 border-2 border-snag bg-snag-bg px-4 py-3 text-[18px] leading-6">
-            <Worded text={roundQuestion(question, kept, settings)} />
+            <Worded text={yardQuestion(question, kept, settings)} />
             <div className="mt-2 flex flex-wrap gap-2">
               <Button onClick={() => type('')}>Type it again</Button>
               <Button tone="quiet" onClick={next}>
@@ -267,7 +267,7 @@ function Walk({ round, onEnd }: { round: Round; onEnd: () => void }) {
             tone="quiet"
             className="w-fit"
             onClick={() =>
-              void round.takeBack(here, tape).then((wrong) => {
+              void yard.takeBack(here, tape).then((wrong) => {
                 setProblem(wrong)
               })
             }

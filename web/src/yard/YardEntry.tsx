@@ -10,12 +10,12 @@ import { toNextBox } from '../ui/grid/to-next-box'
 import { SwitchBox } from '../ui/controls/SwitchBox'
 import { parseEntry, NameChips } from '../length-entry'
 import { tapeName } from '../words/measuring'
-import { useRound } from './use-round'
+import { useYard } from './use-yard'
 import { Problem } from '../ui/controls/Problem'
 
 /** A filled yard sheet typed in: a box for every dog and tape. Enter goes down the column, in the order the yard was walked. */
-export function RoundEntry() {
-  const { line, tapes, pin, search } = useRound()
+export function YardEntry() {
+  const { line, tapes, pin, search } = useYard()
   const unit = useAppSelector((state) => state.settings.unit)
   const [cells, setCells] = useState<Readonly<Record<string, string>>>({})
   const [half, setHalf] = useState(true)

@@ -1,8 +1,8 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import { AT, aDog, anItem, aReading, aTicket, nextId, renderPage, testShop, withTestShop } from '../test/shop'
-import { RoundEntry } from './RoundEntry'
-import { RoundPage } from './RoundPage'
+import { YardEntry } from './YardEntry'
+import { YardPage } from './YardPage'
 import { YardSheet } from './YardSheet'
 
 withTestShop()
@@ -19,7 +19,7 @@ function line(): string {
 describe('a team round', () => {
   it('is planned by tapping dogs in their order and choosing tapes', async () => {
     line()
-    renderPage('/round', '/round', <RoundPage />)
+    renderPage('/round', '/round', <YardPage />)
     expect(await screen.findByRole('button', { name: 'Waits for a dog' })).toBeDefined()
     fireEvent.click(await screen.findByRole('button', { name: 'Gannet' }))
     fireEvent.click(await screen.findByRole('button', { name: 'Fulmar' }))
@@ -32,7 +32,7 @@ describe('a team round', () => {
 
   it('X23 puts one item, one way and one day on every ticket of the line, opening those that are wanting', async () => {
     const dogs = line()
-    renderPage(`/round?dogs=${dogs}`, '/round', <RoundPage />)
+    renderPage(`/round?dogs=${dogs}`, '/round', <YardPage />)
     const all = within(await screen.findByRole('region', { name: 'For all of these' }))
     fireEvent.click(all.getByRole('button', { name: 'Put it on all 2 tickets' }))
     expect((await all.findByRole('alert')).textContent).toContain('Which item?')
@@ -51,7 +51,7 @@ describe('a team round', () => {
 
   it('runs one tape down the line, opens a ticket once for a dog without one, and brings the next tape', async () => {
     const dogs = line()
-    renderPage(`/round?dogs=${dogs}&tapes=M07,M08`, '/round', <RoundPage />)
+    renderPage(`/round?dogs=${dogs}&tapes=M07,M08`, '/round', <YardPage />)
     fireEvent.click(await screen.findByRole('button', { name: 'Down the line' }))
     for (const number of ['66', '71', '65', '69']) {
       for (const key of number) press(key)
@@ -76,7 +76,7 @@ describe('a team round', () => {
     const dog = aDog({ name: 'Fulmar' })
     testShop().dogs.push(dog)
     testShop().tickets.push(aTicket({ dog, items: [anItem()], readings: [aReading('M01', 275, { side: 'one' }), aReading('M07', 690)] }))
-    renderPage(`/round?dogs=${dog.id}&tapes=M01`, '/round', <RoundPage />)
+    renderPage(`/round?dogs=${dog.id}&tapes=M01`, '/round', <YardPage />)
     fireEvent.click(await screen.findByRole('button', { name: 'Down the line' }))
     await screen.findAllByText(/So far 55.0 cm, once/)
     for (const key of '107') press(key)
@@ -95,13 +95,13 @@ describe('a team round', () => {
     const runa = { id: nextId(), name: 'Runa', contact: '', notes: '', createdAt: AT }
     testShop().owners.push(runa)
     testShop().dogs.push(aDog({ name: 'Gannet', ownerId: runa.id }), aDog({ name: 'Gannet', breed: 'Border Terrier' }))
-    renderPage('/round', '/round', <RoundPage />)
+    renderPage('/round', '/round', <YardPage />)
     expect(await screen.findByRole('button', { name: 'Gannet (Runa)' })).toBeDefined()
     expect(screen.getByRole('button', { name: 'Gannet (Border Terrier)' })).toBeDefined()
   })
 
   it('goes on without a number, and back to the dog before', async () => {
-    renderPage(`/round?dogs=${line()}&tapes=M07`, '/round', <RoundPage />)
+    renderPage(`/round?dogs=${line()}&tapes=M07`, '/round', <YardPage />)
     fireEvent.click(await screen.findByRole('button', { name: 'Down the line' }))
     press('Enter')
     expect(screen.getByRole('heading', { level: 1, name: 'Gannet' })).toBeDefined()
@@ -117,7 +117,7 @@ describe('a team round', () => {
   })
 
   it('takes a filled sheet, and names a bad box without losing it', async () => {
-    renderPage(`/round/entry?dogs=${line()}&tapes=M01,M07`, '/round/entry', <RoundEntry />)
+    renderPage(`/round/entry?dogs=${line()}&tapes=M01,M07`, '/round/entry', <YardEntry />)
     const box = (name: string) => screen.findByLabelText<HTMLInputElement>(name)
     fireEvent.change(await box('Fulmar, Harness neck, 1. reading'), { target: { value: '27,6' } })
     fireEvent.change(await box('Gannet, Girth, largest, 1. reading'), { target: { value: 'big' } })

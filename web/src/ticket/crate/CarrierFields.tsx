@@ -12,7 +12,7 @@ import { Problem } from '../../ui/controls/Problem'
 const SIDES = ['length', 'width', 'height'] as const
 
 /** A carrier's own answer, kept with the shop: what it left out is as commonly asked. */
-export function CarrierForm({ was, onDone }: { was: CarrierRules | null; onDone: (name: string) => void }) {
+export function CarrierFields({ was, onDone }: { was: CarrierRules | null; onDone: (name: string) => void }) {
   const { carriers } = useShop()
   const [change] = useChangeShopMutation()
   const once = useOnce()

@@ -4,12 +4,12 @@ import { useAppSelector } from '../state/store'
 import { amountText } from '../ui/length/amount-text'
 import { Worded } from '../ui/length/Worded'
 import { tapeName } from '../words/measuring'
-import type { useRound } from './use-round'
+import type { useYard } from './use-yard'
 
 const STATES = { none: '–', once: 'once', agrees: '', 'third-wanted': 'third', disagrees: 'again' } as const
 
 /** The whole round at a glance: dogs down, tapes across, what is missing or in doubt, and the way to each. */
-export function RoundGrid({ round }: { round: Pick<ReturnType<typeof useRound>, 'line' | 'tapes' | 'nameOf'> }) {
+export function YardGrid({ yard }: { yard: Pick<ReturnType<typeof useYard>, 'line' | 'tapes' | 'nameOf'> }) {
   const settings = useAppSelector((state) => state.settings)
   const look = { ...readingStyle(settings), unit: settings.unit }
   return (
@@ -18,7 +18,7 @@ export function RoundGrid({ round }: { round: Pick<ReturnType<typeof useRound>, 
         <thead>
           <tr className="text-[14px] text-mute">
             <th className="py-1 pr-4">Dog</th>
-            {round.tapes.map((tape) => (
+            {yard.tapes.map((tape) => (
               <th key={tape.key} className="py-1 pr-4">
                 {tapeName(tape.measure, tape.place)}
               </th>
@@ -26,12 +26,12 @@ export function RoundGrid({ round }: { round: Pick<ReturnType<typeof useRound>, 
           </tr>
         </thead>
         <tbody>
-          {round.line.map((each) => (
+          {yard.line.map((each) => (
             <tr key={each.dog.id} className="border-t border-rule">
               <th scope="row" className="pr-4">
-                {round.nameOf(each.dog)}
+                {yard.nameOf(each.dog)}
               </th>
-              {round.tapes.map((tape) => {
+              {yard.tapes.map((tape) => {
                 const agreed = each.body[tape.key]
                 const said = agreed?.mm == null ? 'not taken' : amountText(tape.measure, agreed.mm, look, true)
                 const text = `${said} ${agreed?.mm == null ? '' : STATES[agreed.state]}`.trim()

@@ -1,9 +1,9 @@
-import { disagreements, type ShopFields, type ViewId } from '@merry-tailor/core'
+import { disagreements, type ShopFields, type DisagreementId } from '@merry-tailor/core'
 import { Segmented } from '../ui/controls/Segmented'
 
 /** Questions practitioners disagree on: both sides, and ours until the shop takes one. */
-export function Views({ views, onTake }: { views: ShopFields['views']; onTake: (views: ShopFields['views']) => void }) {
-  const take = (id: ViewId, side: 'A' | 'B' | ''): void => {
+export function Disagreements({ views, onTake }: { views: ShopFields['views']; onTake: (views: ShopFields['views']) => void }) {
+  const take = (id: DisagreementId, side: 'A' | 'B' | ''): void => {
     const rest = Object.fromEntries(Object.entries(views).filter(([key]) => key !== id)) as ShopFields['views']
     onTake(side === '' ? rest : { ...rest, [id]: side })
   }
