@@ -90,7 +90,7 @@ export function useActs(): Acts {
         const { id, at } = signed()
         return act({ act: 'item', id, body: { ...body, at } })
       },
-      choose: (body, id = uuid()) => act({ act: 'choose', id, body: { ...body, at: signed().at, by } as NewChoice }),
+      choose: (body, id = uuid()) => act({ act: 'choose', id, body: { ...body, at: signed().at, by } }),
       hitch: (body) => {
         const { id, at } = signed()
         return act({ act: 'hitch', id, body: { ...body, at, by } })

@@ -1,5 +1,5 @@
 import { aboutDog, promisedOn, stages, urgencyOf, type DayRow, type Dog, type Urgency } from '@merry-tailor/core'
-import { format } from 'date-fns'
+import { format, parseISO } from 'date-fns'
 import { memo, Suspense, useEffect, useMemo, useRef, useState } from 'react'
 import { Link, useLocation, useNavigate } from 'react-router'
 import { useDayQuery } from '../api/queries'
@@ -118,12 +118,12 @@ export function TodayPage() {
   return (
     <PlaceFrame
       name="Today"
-      detail={rows.length === 0 ? format(new Date(), 'EEEE d MMMM') : `${count('overdue')} overdue, ${count('today')} for today, ${count('waiting')} waiting`}
+      detail={rows.length === 0 ? format(parseISO(on), 'EEEE d MMMM') : `${count('overdue')} overdue, ${count('today')} for today, ${count('waiting')} waiting`}
     >
       <div className="grid min-h-0 flex-1 grid-cols-1 bench:grid-cols-[196px_1fr_274px]">
         <aside aria-label="The day so far" className="hidden min-h-0 flex-col border-r-2 border-ink bg-bench pt-2.5 pr-1 pl-1.5 bench:flex">
           <h2 className="shrink-0 px-2 pb-2 text-[19px] leading-6 whitespace-nowrap">
-            {format(new Date(), 'EEEE')} <span className="font-text text-[14px] font-normal text-mute">{format(new Date(), 'd MMM')}</span>
+            {format(parseISO(on), 'EEEE')} <span className="font-text text-[14px] font-normal text-mute">{format(parseISO(on), 'd MMM')}</span>
           </h2>
           <DayTape stays={day?.work ?? []} />
         </aside>

@@ -45,7 +45,7 @@ export function CornersByHand({ picture: { width, height }, url, found, busy, sa
       what === 'ruler'
         ? null
         : frameByHand(corners, what, { width, height }, { pawPx: what === 'frame' ? undefined : points[4], handPx: (HAND * width) / wide }),
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- corners are the first four points
+    // oxlint-disable-next-line react/exhaustive-deps -- corners are the first four points
     [points, what, width, height, wide],
   )
   const beside = ((): number | null => {

@@ -1,10 +1,11 @@
 import { bootDemand, bootRate, bootStock, type BootOuting, type Footing } from '@merry-tailor/core'
-import { formatISO, subYears } from 'date-fns'
+import { formatISO, parseISO, subYears } from 'date-fns'
 import { useMemo } from 'react'
 import { TickRow } from '../../ui/controls/TickRow'
 import { NumberEntry } from '../../length-entry'
 import { SeasonTape } from './SeasonTape'
 import { useKeptDraft } from '../../state/use-kept-draft'
+import { useToday } from '../../state/use-today'
 
 interface SeasonPaneProps {
   name: string
@@ -36,13 +37,14 @@ const LONG_RACE = 8
 export function SeasonPane({ name, dogId, labels, footing, outings, here }: SeasonPaneProps) {
   const [plan, setPlan] = useKeptDraft<SeasonPlan>(`boots-${dogId}`, FIRST, isPlan)
   const set = (over: Partial<SeasonPlan>): void => setPlan((was) => ({ ...was, ...over }))
+  const day = useToday()
   const used = useMemo(() => {
     const own = outings.filter((each) => !each.removed)
     const boots = own.map(({ paws }) => Object.values(paws))
     const [worn, lost] = (['worn', 'lost'] as const).map((what) => boots.flat().filter((each) => each[what]).length) as [number, number]
     const bootKm = own.reduce((sum, { km }, i) => sum + km * (boots[i]?.length ?? 0), 0)
     const by: Record<string, number> = {}
-    const yearAgo = formatISO(subYears(new Date(), 1), { representation: 'date' })
+    const yearAgo = formatISO(subYears(parseISO(day), 1), { representation: 'date' })
     for (const { on, paws } of own)
       if (on > yearAgo)
         for (const [paw, { worn: gone, lost: away }] of Object.entries(paws)) {
@@ -50,7 +52,7 @@ export function SeasonPane({ name, dogId, labels, footing, outings, here }: Seas
           if (label && (gone || away)) by[label] = (by[label] ?? 0) + 1
         }
     return { worn, lost, outings: own.length, bootKm, bootOutings: boots.flat().length, by }
-  }, [outings, labels])
+  }, [outings, labels, day])
   const stock = useMemo(() => {
     const perKm = bootRate({ per: USUAL.wornPerKm, weight: USUAL.weight }, { count: used.worn, exposure: used.bootKm }, USUAL.seasonCv)
     const perOuting = bootRate({ per: USUAL.lostPerOuting, weight: USUAL.weight }, { count: used.lost, exposure: used.bootOutings }, USUAL.seasonCv)

@@ -49,7 +49,7 @@ function Alone() {
   useEffect(() => {
     if (measure) say(`${tapeName(measure.id, row?.tape.place ?? null)}. ${measure.path}. ${measure.howTo.stand}`, voice)
     // Spoken once for each tape, not for each letter typed.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [row?.key, voice])
 
   const [rule] = question?.findings ?? []

@@ -39,7 +39,7 @@ export function useWindow(of: {
     if (list?.current) setAbove(list.current.offsetTop - (scroll.current?.offsetTop ?? 0))
   }, [list, scroll, count])
   // The one that draws anew when something is scrolled or measured is this hook itself, so nothing here is kept between draws.
-  // eslint-disable-next-line react-hooks/incompatible-library
+  // oxlint-disable-next-line react/incompatible-library
   const window = useVirtualizer({
     count,
     getItemKey: keyOf,
