@@ -1,4 +1,4 @@
-import { nth } from './dense.ts'
+import { item, nth } from './dense.ts'
 import type { Kind } from './about.ts'
 import type { Ears } from './build-types.ts'
 import { innovate, merged, movedMean, narrowed, shares, type Bell } from './gaussian.ts'
@@ -95,8 +95,8 @@ const footingOn = (components: readonly Component[], weighed: Weighed): Footing 
 
 /** Do the kinds or the readings count so differently now that it is worth solving again? */
 function hasShifted(before: Footing, now: Footing): boolean {
-  const moved = Math.max(...now.weighed.weights.map((weight, i) => Math.abs(weight - nth(before.weighed.weights, i))))
-  return moved > 0.05 || now.inflate.some((value, i) => Math.abs(Math.log(value / nth(before.inflate, i))) > 0.3)
+  const moved = Math.max(...now.weighed.weights.map((weight, i) => Math.abs(weight - item(before.weighed.weights, i))))
+  return moved > 0.05 || now.inflate.some((value, i) => Math.abs(Math.log(value / item(before.inflate, i))) > 0.3)
 }
 
 /**
@@ -111,7 +111,7 @@ export function fit(components: readonly Component[], kind: Kind, rows: readonly
   }
   const noise = noiseOf(rows)
   let footing = footingOn(components, weighAtMeans(components, rows, noise))
-  const lead = largest(components, (_, i) => nth(footing.weighed.weights, i)) as Component
+  const lead = largest(components, (_, i) => item(footing.weighed.weights, i)) as Component
   let solved = descend(footing.bell, rows, noiseOf(rows, footing.inflate), traits, lead)
   let again = footingOn(components, weighAtSolution(components, solved, rows, noise))
   if (hasShifted(footing, again)) {

@@ -1,4 +1,4 @@
-import { cholesky, dotOf, inverseWith, logDeterminant, rowsTimes, solveWith, nth } from './dense.ts'
+import { cholesky, dotOf, inverseWith, item, logDeterminant, nth, rowsTimes, solveWith } from './dense.ts'
 import { PARAMETERS } from './parameters.ts'
 
 /** A bell over the parameters. */
@@ -85,11 +85,11 @@ export function narrowed(bell: Bell, { spread, lower }: Innovation): Float64Arra
 export function merged(bells: readonly Bell[], weights: readonly number[]): Bell {
   const mean = new Float64Array(N)
   bells.forEach((bell, i) => {
-    for (let k = 0; k < N; k++) mean[k] = nth(mean, k) + nth(weights, i) * nth(bell.mean, k)
+    for (let k = 0; k < N; k++) mean[k] = nth(mean, k) + item(weights, i) * nth(bell.mean, k)
   })
   const covariance = new Float64Array(N * N)
   bells.forEach((bell, i) => {
-    const weight = nth(weights, i)
+    const weight = item(weights, i)
     if (weight < 1e-9) return
     const off = bell.mean.map((value, k) => value - nth(mean, k))
     for (let a = 0; a < N; a++) {

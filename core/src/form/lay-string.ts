@@ -1,4 +1,3 @@
-import { nth } from './dense.ts'
 import { distance, emptyNode, heightShare, node, pointOn, type Node, type Point3 } from './point-on.ts'
 import type { Station } from './stations.ts'
 
@@ -11,6 +10,7 @@ export interface Lay {
 /** Widest half breadth the string may keep to at a cut, e.g. between the forelegs; `Infinity` where it is free. */
 export type Corridor = (cut: number) => number
 
+// Indexes here run between bounds of their own loops: a checked read (`nth`) costs this innermost loop a fifth.
 const QUARTER = Math.PI / 2
 /** A string is settled once no corner pulls harder along its cut. */
 const SETTLED = 1e-8
@@ -52,9 +52,9 @@ export function layString(cuts: readonly Station[], from: number, to: number, co
   const angles = start?.angles.slice() ?? Float64Array.from(cuts, (_, i) => from + ((to - from) * i) / (n - 1))
   angles[0] = from
   angles[n - 1] = to
-  for (let i = 1; i < n - 1; i++) angles[i] = Math.min(nth(angles, i), (most[i] ?? QUARTER) - 1e-3)
+  for (let i = 1; i < n - 1; i++) angles[i] = Math.min(angles[i] ?? 0, (most[i] ?? QUARTER) - 1e-3)
   const touches = start?.touches.slice() ?? new Uint8Array(n).fill(1)
-  const nodes = cuts.map((cut, i) => node(cut, nth(angles, i), emptyNode()))
+  const nodes = cuts.map((cut, i) => node(cut, angles[i] ?? 0, emptyNode()))
   for (let round = 0; round < ROUNDS; round++) {
     relax(cuts, nodes, angles, touches, most)
     if (!liftOff(cuts, nodes, touches)) break
@@ -73,7 +73,7 @@ function relax(cuts: readonly Station[], nodes: Node[], angles: Float64Array, to
   for (let turn = 0; turn < 40; turn++) {
     let steepest = 0
     for (let j = 0; j < m; j++) {
-      const [a, b, c] = [nodes[nth(live, j)], nodes[nth(live, j + 1)], nodes[nth(live, j + 2)]] as [Node, Node, Node]
+      const [a, b, c] = [nodes[live[j] ?? 0], nodes[live[j + 1] ?? 0], nodes[live[j + 2] ?? 0]] as [Node, Node, Node]
       const [ix, iy, iz] = [b.point[0] - a.point[0], b.point[1] - a.point[1], b.point[2] - a.point[2]]
       const [ox, oy, oz] = [c.point[0] - b.point[0], c.point[1] - b.point[1], c.point[2] - b.point[2]]
       const inLength = Math.sqrt(ix * ix + iy * iy + iz * iz) || 1e-9
@@ -81,17 +81,17 @@ function relax(cuts: readonly Station[], nodes: Node[], angles: Float64Array, to
       const inDot = (b.dx * ix + b.dy * iy + b.dz * iz) / inLength
       const outDot = (b.dx * ox + b.dy * oy + b.dz * oz) / outLength
       const square = b.dx * b.dx + b.dy * b.dy + b.dz * b.dz
-      const held = nth(angles, nth(live, j + 1)) >= (most[nth(live, j + 1)] ?? QUARTER) - 1e-9 && inDot - outDot < 0
+      const held = (angles[live[j + 1] ?? 0] ?? 0) >= (most[live[j + 1] ?? 0] ?? QUARTER) - 1e-9 && inDot - outDot < 0
       gradient[j] = held ? 0 : inDot - outDot
       // The second derivative of a point is taken as its way back to the middle, exact for an ellipse.
-      const cut = cuts[nth(live, j + 1)] as Station
+      const cut = cuts[live[j + 1] ?? 0] as Station
       const [mx, mz] = [b.point[0] - (cut.ux + cut.v * (cut.tx - cut.ux)), b.point[2] - (cut.uz + cut.v * (cut.tz - cut.uz))]
       const bend = -((ix / inLength - ox / outLength) * mx + (iy / inLength - oy / outLength) * b.point[1] + (iz / inLength - oz / outLength) * mz)
       diagonal[j] = held ? 1e6 : (square - inDot * inDot) / inLength + (square - outDot * outDot) / outLength + Math.max(0, bend)
-      const next = nodes[nth(live, j + 2)] as Node
+      const next = nodes[live[j + 2] ?? 0] as Node
       const nextDot = (next.dx * ox + next.dy * oy + next.dz * oz) / outLength
       off[j] = -(b.dx * next.dx + b.dy * next.dy + b.dz * next.dz - outDot * nextDot) / outLength
-      steepest = Math.max(steepest, Math.abs(nth(gradient, j)))
+      steepest = Math.max(steepest, Math.abs(gradient[j] ?? 0))
     }
     if (steepest < SETTLED) return
     let moved = false
@@ -99,10 +99,10 @@ function relax(cuts: readonly Station[], nodes: Node[], angles: Float64Array, to
       solveTridiagonal(diagonal, off, gradient, damping, step)
       trial.set(angles)
       for (let j = 0; j < m; j++) {
-        const i = nth(live, j + 1)
-        const by = Math.max(-0.5, Math.min(0.5, nth(step, j)))
-        trial[i] = Math.max(-QUARTER, Math.min(most[i] ?? QUARTER, nth(angles, i) - by))
-        node(cuts[i] as Station, nth(trial, i), nodes[i] as Node)
+        const i = live[j + 1] ?? 0
+        const by = Math.max(-0.5, Math.min(0.5, step[j] ?? 0))
+        trial[i] = Math.max(-QUARTER, Math.min(most[i] ?? QUARTER, (angles[i] ?? 0) - by))
+        node(cuts[i] as Station, trial[i] ?? 0, nodes[i] as Node)
       }
       const shorter = lengthOf(nodes, live)
       if (shorter <= length + 1e-12) {
@@ -115,7 +115,7 @@ function relax(cuts: readonly Station[], nodes: Node[], angles: Float64Array, to
       } else damping = Math.max(0.02, damping * 8)
     }
     if (!moved) {
-      for (let j = 0; j < m; j++) node(cuts[nth(live, j + 1)] as Station, nth(angles, nth(live, j + 1)), nodes[nth(live, j + 1)] as Node)
+      for (let j = 0; j < m; j++) node(cuts[live[j + 1] ?? 0] as Station, angles[live[j + 1] ?? 0] ?? 0, nodes[live[j + 1] ?? 0] as Node)
       return
     }
   }
@@ -124,7 +124,7 @@ function relax(cuts: readonly Station[], nodes: Node[], angles: Float64Array, to
 function lengthOf(nodes: readonly Node[], live: readonly number[]): number {
   let sum = 0
   for (let j = 1; j < live.length; j++) {
-    const [a, b] = [(nodes[nth(live, j - 1)] as Node).point, (nodes[nth(live, j)] as Node).point]
+    const [a, b] = [(nodes[live[j - 1] ?? 0] as Node).point, (nodes[live[j] ?? 0] as Node).point]
     sum += distance(a, b)
   }
   return sum
@@ -133,15 +133,15 @@ function lengthOf(nodes: readonly Node[], live: readonly number[]): number {
 function solveTridiagonal(diagonal: Float64Array, off: Float64Array, right: Float64Array, damping: number, out: Float64Array): void {
   const m = diagonal.length
   const ratio = new Float64Array(m)
-  let pivot = nth(diagonal, 0) * (1 + damping) + 1e-9
-  out[0] = nth(right, 0) / pivot
+  let pivot = (diagonal[0] ?? 1) * (1 + damping) + 1e-9
+  out[0] = (right[0] ?? 0) / pivot
   for (let j = 1; j < m; j++) {
-    ratio[j - 1] = nth(off, j - 1) / pivot
-    pivot = nth(diagonal, j) * (1 + damping) + 1e-9 - nth(off, j - 1) * nth(ratio, j - 1)
+    ratio[j - 1] = (off[j - 1] ?? 0) / pivot
+    pivot = (diagonal[j] ?? 1) * (1 + damping) + 1e-9 - (off[j - 1] ?? 0) * (ratio[j - 1] ?? 0)
     if (Math.abs(pivot) < 1e-9) pivot = 1e-9
-    out[j] = (nth(right, j) - nth(off, j - 1) * nth(out, j - 1)) / pivot
+    out[j] = ((right[j] ?? 0) - (off[j - 1] ?? 0) * (out[j - 1] ?? 0)) / pivot
   }
-  for (let j = m - 2; j >= 0; j--) out[j] = nth(out, j) - nth(ratio, j) * nth(out, j + 1)
+  for (let j = m - 2; j >= 0; j--) out[j] = (out[j] ?? 0) - (ratio[j] ?? 0) * (out[j + 1] ?? 0)
 }
 
 /**
@@ -153,10 +153,10 @@ function liftOff(cuts: readonly Station[], nodes: Node[], touches: Uint8Array): 
   const live = [...cuts.keys()].filter((i) => touches[i])
   let changed = false
   for (let j = 1; j < live.length - 1; j++) {
-    const i = nth(live, j)
-    const [a, b, c] = [nodes[nth(live, j - 1)], nodes[i], nodes[nth(live, j + 1)]] as [Node, Node, Node]
+    const i = live[j] ?? 0
+    const [a, b, c] = [nodes[live[j - 1] ?? 0], nodes[i], nodes[live[j + 1] ?? 0]] as [Node, Node, Node]
     const [inLength, outLength] = [distance(a.point, b.point) || 1e-9, distance(b.point, c.point) || 1e-9]
-    const pull = [0, 1, 2].map((k) => (nth(c.point, k) - nth(b.point, k)) / outLength - (nth(b.point, k) - nth(a.point, k)) / inLength)
+    const pull = [0, 1, 2].map((k) => ((c.point[k] ?? 0) - (b.point[k] ?? 0)) / outLength - ((b.point[k] ?? 0) - (a.point[k] ?? 0)) / inLength)
     if (dot(pull, outward(cuts[i] as Station, b)) > LIFT) {
       touches[i] = 0
       changed = true
@@ -165,7 +165,7 @@ function liftOff(cuts: readonly Station[], nodes: Node[], touches: Uint8Array): 
   }
   const left = [...cuts.keys()].filter((i) => touches[i])
   for (let j = 1; j < left.length; j++) {
-    const [from, to] = [nth(left, j - 1), nth(left, j)]
+    const [from, to] = [left[j - 1] ?? 0, left[j] ?? 0]
     for (let i = from + 1; i < to; i++) {
       const cut = cuts[i] as Station
       const at = crossing((nodes[from] as Node).point, (nodes[to] as Node).point, cut)
@@ -179,7 +179,7 @@ function liftOff(cuts: readonly Station[], nodes: Node[], touches: Uint8Array): 
   return changed
 }
 
-const dot = (a: readonly number[], b: readonly number[]): number => a.reduce((sum, value, i) => sum + value * nth(b, i), 0)
+const dot = (a: readonly number[], b: readonly number[]): number => a.reduce((sum, value, i) => sum + value * (b[i] ?? 0), 0)
 
 /** Outward in the plane of the cut, square to the skin's edge there. */
 function outward(cut: Station, at: Node): [number, number, number] {
@@ -214,5 +214,5 @@ function angleOf(cut: Station, at: Point3): number {
 /** The string's corners, those in the air left out; `kept` says which cuts they belong to. */
 export function stringPoints(cuts: readonly Station[], lay: Lay): { points: Point3[]; kept: number[] } {
   const kept = [...cuts.keys()].filter((i) => lay.touches[i])
-  return { points: kept.map((i) => pointOn(cuts[i] as Station, nth(lay.angles, i))), kept }
+  return { points: kept.map((i) => pointOn(cuts[i] as Station, lay.angles[i] ?? 0)), kept }
 }

@@ -1,4 +1,4 @@
-import { nth } from './dense.ts'
+import { item, nth } from './dense.ts'
 /**
  * The parameters of the body form, in the order they stand in every vector and covariance of this room.
  *
@@ -92,7 +92,7 @@ export type Proportions = Record<ParameterName, number>
 /** Vector (logarithms where the parameter is logarithmic) to natural values. */
 export function proportionsOf(x: ArrayLike<number>): Proportions {
   const out = {} as Proportions
-  for (let i = 0; i < PARAMETERS; i++) out[parameterNames[i] as ParameterName] = logarithmic[i] ? Math.exp(nth(x, i)) : nth(x, i)
+  for (let i = 0; i < PARAMETERS; i++) out[parameterNames[i] as ParameterName] = logarithmic[i] ? Math.exp(item(x, i)) : item(x, i)
   return out
 }
 

@@ -1,4 +1,4 @@
-import { nth } from './dense.ts'
+import { item, nth } from './dense.ts'
 import type { CoatClass } from '../model/index.ts'
 import type { Breed, BreedRange, Build } from '../reference/index.ts'
 import type { Kind } from './about.ts'
@@ -52,7 +52,7 @@ const builds = Object.keys(buildTypes) as Build[]
 
 function within(factor = 1): Float64Array {
   const out = new Float64Array(N * N)
-  for (let i = 0; i < N; i++) out[i * N + i] = (nth(withinType, i) * factor) ** 2
+  for (let i = 0; i < N; i++) out[i * N + i] = (item(withinType, i) * factor) ** 2
   return out
 }
 

@@ -1,7 +1,7 @@
 import type { Body } from '../measures/index.ts'
 import type { Build } from '../reference/index.ts'
 import { kindOf, type About, type Kind } from './about.ts'
-import { dotOf, rowsTimes, nth } from './dense.ts'
+import { dotOf, item, nth, rowsTimes } from './dense.ts'
 import { fit, type Fit } from './fit-form.ts'
 import type { Form, FormMeasure } from './form-type.ts'
 import { landmarksOf } from './landmarks-of.ts'
@@ -63,7 +63,7 @@ export function formOf(solved: Fit, kind: Kind, names: readonly Form['kinds'][nu
       return [id, { mm, sigmaMm: mm * Math.sqrt(variance), taken: readMm !== undefined, ...(readMm === undefined ? {} : { readMm }) }]
     }),
   )
-  const kinds = names.map((name, i) => ({ name, weight: nth(solved.weights, i) })).sort((a, b) => b.weight - a.weight)
+  const kinds = names.map((name, i) => ({ name, weight: item(solved.weights, i) })).sort((a, b) => b.weight - a.weight)
   return {
     parameters: x,
     covariance,

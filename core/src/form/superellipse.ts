@@ -1,4 +1,3 @@
-import { nth } from './dense.ts'
 /** Arcs per quarter; the finer polygon and half as fine a one are extrapolated together (Richardson). */
 const ARCS = 16
 
@@ -22,7 +21,7 @@ function unitQuarter(p: number): Unit {
   }
   // Simpson over half r squared.
   let sum = 0
-  for (let i = 0; i <= ARCS; i++) sum += (nth(cos, i) ** 2 + nth(sin, i) ** 2) * (i === 0 || i === ARCS ? 1 : i % 2 === 1 ? 4 : 2)
+  for (let i = 0; i <= ARCS; i++) sum += ((cos[i] ?? 0) ** 2 + (sin[i] ?? 0) ** 2) * (i === 0 || i === ARCS ? 1 : i % 2 === 1 ? 4 : 2)
   return { cos, sin, area: (sum * (Math.PI / 2 / ARCS)) / 6 }
 }
 
@@ -42,8 +41,8 @@ function unit(p: number): Unit {
 function chords({ cos, sin }: Unit, a: number, b: number, step: number): number {
   let sum = 0
   for (let i = step; i <= ARCS; i += step) {
-    const dx = a * (nth(cos, i) - nth(cos, i - step))
-    const dy = b * (nth(sin, i) - nth(sin, i - step))
+    const dx = a * ((cos[i] ?? 0) - (cos[i - step] ?? 0))
+    const dy = b * ((sin[i] ?? 0) - (sin[i - step] ?? 0))
     sum += Math.sqrt(dx * dx + dy * dy)
   }
   return sum

@@ -1,4 +1,4 @@
-import { nth } from './dense.ts'
+import { item, nth } from './dense.ts'
 import type { Form, Landmarks } from './form-type.ts'
 import { strapLandmarks } from './landmarks-of.ts'
 import { PARAMETERS, placeOf, proportionsOf, type ParameterName, type Proportions } from './parameters.ts'
@@ -52,7 +52,7 @@ function leading(covariance: Float64Array, most: number): Float64Array[] {
   const out: Float64Array[] = []
   while (out.length < most && rest.reduce((sum, each) => sum + Math.max(0, each), 0) > LEFT_OUT * whole) {
     const pivot = rest.indexOf(Math.max(...rest))
-    const size = Math.sqrt(nth(rest, pivot))
+    const size = Math.sqrt(item(rest, pivot))
     if (!(size > 0)) break
     const column = new Float64Array(PARAMETERS)
     for (let i = 0; i < n; i++) {
@@ -61,7 +61,7 @@ function leading(covariance: Float64Array, most: number): Float64Array[] {
       for (const before of out) value -= nth(before, at) * nth(before, places[pivot] as number)
       column[at] = value / size
     }
-    for (let i = 0; i < n; i++) rest[i] = Math.max(0, nth(rest, i) - nth(column, places[i] as number) ** 2)
+    for (let i = 0; i < n; i++) rest[i] = Math.max(0, item(rest, i) - nth(column, places[i] as number) ** 2)
     out.push(column)
   }
   // What is left out is spread over what is kept: nobody is told less than there is.
