@@ -1,62 +1,9 @@
-import { solveForm, tapesFor, measures, type FamilyId } from '@merry-tailor/core'
-import { v7 as uuid } from 'uuid'
-import { address, expect, freshTicket, sheets, test } from './bench-of-one.ts'
-
-/** What one dog may want at once: a cross-back, a car harness, a rug cut here, four boots, a crate. */
-const WANTED: readonly { family: FamilyId; way: 'stock' | 'made'; name: string }[] = [
-  { family: 'H11', way: 'stock', name: 'Full cross-back' },
-  { family: 'H24', way: 'stock', name: 'Car harness' },
-  { family: 'C1', way: 'made', name: 'Rug' },
-  { family: 'B1', way: 'stock', name: 'Sled booties' },
-  { family: 'K1', way: 'stock', name: 'Wire crate' },
-]
-
-const put = async (path: string, body: unknown): Promise<void> => {
-  const answer = await fetch(`${address()}/api${path}`, { method: 'PUT', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })
-  if (!answer.ok) throw new Error(`${path}: ${await answer.text()}`)
-}
-
-/** Every tape these items want, twice, as they would read on the middle dog of its kind. */
-async function takeEveryTape(ticket: string, about: { breed: string; kg: number }): Promise<number> {
-  const form = solveForm({ M00: { mm: about.kg, sigmaMm: 0.1 } }, {
-    breed: about.breed,
-    cross: '',
-    coat: 'thick-double',
-    sex: 'female',
-    ageMonths: 40,
-    weightKg: about.kg,
-  } as never)
-  let taken = 0
-  for (const { measure, place } of tapesFor(WANTED.map((item) => ({ ...item, school: null })))) {
-    const mm = measure === 'M00' ? about.kg : form.measures[measure]?.mm
-    if (mm === undefined) continue
-    const weight = measures[measure]?.quantity === 'mass'
-    for (const by of weight ? [1] : [0.997, 1.003])
-      await put(`/tickets/${ticket}/readings/${uuid()}`, {
-        measure, mm: weight ? mm : Math.round(mm * by), side: 'both', asTyped: String(Math.round(mm * by)), unit: weight ? 'kg' : 'mm', method: weight ? 'scale' : 'tape',
-        takenAt: new Date(Date.now() - 600_000 + 1000 * taken++).toISOString(), by: 'Ylva', heldBy: '', place, school: measures[measure]?.school ?? null, remark: '',
-        ...(measure === 'M37' ? { dewclaw: 'single' } : {}),
-      }) // prettier-ignore
-  }
-  return taken
-}
+import { expect, freshTicket, sheets, test } from './bench-of-one.ts'
+import { kittiwakeOn, takeEveryTape, WANTED } from './whole-dog.ts'
 
 test('one dog, five things: asked, measured, chosen, tried on, and the card on the wall', async ({ page }) => {
   const id = await freshTicket([])
-  const [dog, at] = [uuid(), new Date().toISOString()]
-  await put(`/dogs/${dog}`, {
-    name: 'Kittiwake',
-    breed: 'Siberian Husky',
-    sex: 'female',
-    weightKg: 23,
-    born: '2023-03-01',
-    coat: 'thick-double',
-    ownerId: null,
-    notes: '',
-    at,
-  })
-  const patch = { changes: [{ field: 'dogId', from: null, to: dog }] }
-  await fetch(`${address()}/api/tickets/${id}`, { method: 'PATCH', headers: { 'content-type': 'application/json' }, body: JSON.stringify(patch) })
+  await kittiwakeOn(id)
 
   // Ask: five items on one ticket.
   await page.goto(`/tickets/${id}/ask`)
@@ -65,7 +12,7 @@ test('one dog, five things: asked, measured, chosen, tried on, and the card on t
   for (const [i, { way }] of WANTED.entries()) await wanted.getByRole('radio', { name: way === 'made' ? 'Made to measure' : 'Stock', exact: true }).nth(i).click() // prettier-ignore
 
   // Measure: no tape twice for two items that want the same.
-  expect(await takeEveryTape(id, { breed: 'Siberian Husky', kg: 23 })).toBeGreaterThan(50)
+  expect(await takeEveryTape(id, WANTED)).toBeGreaterThan(50)
   await page.goto(`/tickets/${id}/measure`)
   await expect(page.getByText(/^\d+ agree/)).toBeVisible()
 

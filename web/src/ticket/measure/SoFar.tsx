@@ -1,4 +1,4 @@
-import type { Item, MeasureFit, Offer } from '@merry-tailor/core'
+import { GARMENT_FAMILIES, type Item, type MeasureFit, type Offer } from '@merry-tailor/core'
 import { memo } from 'react'
 import { Link } from 'react-router'
 import { DevicePanel, type Device } from '../../device'
@@ -68,13 +68,17 @@ function ItemSoFar({ item }: { item: Item }) {
   const { ranked, body, out } = useRanked(item)
   const best = ranked[0]
   const fit = best ? tellingFit(best) : null
+  // What is cut here alone has no size to fall into.
+  const cutHere = item.way === 'made' && !best && GARMENT_FAMILIES.some((family) => family === item.family)
   return (
     <section className="border-b border-rule px-[18px] pt-2.5 pb-2.5" aria-label={familyName(item.family)}>
       <div className="flex flex-wrap items-center justify-between gap-x-2">
         <h3 className="text-[18px] leading-[22px]">{familyName(item.family)}</h3>
-        <VerdictWord grade={best?.grade ?? 'none'} basis={best?.basis ?? 'predicted'} size={19} />
+        {!cutHere && <VerdictWord grade={best?.grade ?? 'none'} basis={best?.basis ?? 'predicted'} size={19} />}
       </div>
-      {out ? null : !best ? (
+      {cutHere ? (
+        <p className="text-mute">Cut here from these tapes. Its pieces are drawn under Choose.</p>
+      ) : out ? null : !best ? (
         <p className="text-mute">No size table for it yet. Bring one in under Sizes.</p>
       ) : (
         <>

@@ -67,6 +67,14 @@ describe('the bench', () => {
     expect(screen.getByRole('button', { name: /Harness neck/ }).textContent).toContain('55.5')
   })
 
+  it('says of what is cut here alone that its pieces come from these tapes, and asks for no table', async () => {
+    renderStage(aTicket({ items: [anItem({ family: 'C1', way: 'made' })] }), 'measure', <MeasureStage />)
+    await field()
+    const rug = within(await screen.findByRole('region', { name: 'Rug' }))
+    expect(rug.getByText(/Cut here from these tapes/)).toBeDefined()
+    expect(rug.queryByText(/No size table|No tape yet/)).toBeNull()
+  })
+
   it('draws the entry alone at a keystroke, and everything at a pin', async () => {
     renderStage(aTicket(), 'measure', <MeasureStage />)
     const input = await field()
