@@ -68,6 +68,7 @@ const views = [
   ['docket', at('Dulse', 'docket'), bench],
   ['dog', `/dogs/${spinnaker.id}`, bench],
   ['round', `/round?dogs=${['Bilberry', 'Marlin', 'Lodestar', 'Oakum'].map((name) => of(name).dog.id).join(',')}&tapes=M01,M07`, bench, 'light', walk],
+  ['shop', '/shop', bench, 'light', (page) => page.getByRole('region', { name: 'Who gets in' }).evaluate((part) => part.scrollIntoView())],
   ['crate', ofFamily('K2', 'crate'), bench, 'light', (page) => page.getByRole('img', { name: /in the crate/ }).waitFor()],
   ['paws', ofFamily('B1', 'paws'), bench, 'light', (page) => page.getByText('traced').first().waitFor()],
 ]
@@ -86,15 +87,7 @@ for (const [name, path, viewport, theme = 'light', act] of views.filter(([name])
   await page.screenshot({ path: join(root, 'docs', 'screenshots', `${name}.png`) })
   await context.close()
 }
-if (wanted.length === 0 || wanted.includes('forms')) {
-  // Ten dogs of ten builds, cut from their forms.
-  const sheet = await browser.newPage({ viewport: { width: 1600, height: 780 } })
-  node('node_modules/tsx/dist/cli.mjs', ['scripts/forms.ts', join(folder, 'forms.html')])
-  await sheet.goto(`file://${join(folder, 'forms.html')}`)
-  await sheet.waitForTimeout(300)
-  await sheet.screenshot({ path: join(root, 'docs', 'screenshots', 'forms.png') })
-}
 await browser.close()
 child.kill('SIGTERM')
 rmSync(folder, { recursive: true, force: true })
-console.log(`${wanted.length || views.length + 1} pictures in docs/screenshots.`)
+console.log(`${wanted.length || views.length} pictures in docs/screenshots.`)

@@ -1,5 +1,5 @@
 // Brings a fresh clone to the point where everything can run. Plain Node, nothing installed before.
-import { execFileSync, spawnSync } from 'node:child_process'
+import { execFileSync, spawn, spawnSync } from 'node:child_process'
 import { createHash } from 'node:crypto'
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
@@ -16,15 +16,36 @@ export function run(command, args, options = {}) {
 /** A tool's script from node_modules, run by this very Node: nothing is left behind when it is stopped. */
 export const node = (script, args = [], options = {}) => run(process.execPath, [join(root, script), ...args], options)
 
-/** Installs the packages of the lock file when they are missing or others. */
-export function install() {
-  const lock = createHash('sha256')
+const lockSum = () =>
+  createHash('sha256')
     .update(readFileSync(join(root, 'package-lock.json')))
     .digest('hex')
-  if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === lock) return
+const installed = () => existsSync(STAMP) && readFileSync(STAMP, 'utf8') === lockSum()
+const CI = ['ci', '--no-audit', '--no-fund', '--prefer-offline']
+
+/** Installs the packages of the lock file when they are missing or others. */
+export function install() {
+  if (installed()) return
   console.log('Installing packages (once, a few minutes: the database is compiled).')
-  run('npm', ['ci', '--no-audit', '--no-fund', '--prefer-offline'])
-  writeFileSync(STAMP, lock)
+  run('npm', CI)
+  writeFileSync(STAMP, lockSum())
+}
+
+/**
+ * The same in two: returns when the packages are there, and compiles the database beside what needs none.
+ * @returns {Promise<boolean>} whether it could be compiled
+ */
+export function installInTwo() {
+  if (installed()) return Promise.resolve(true)
+  console.log('Installing packages; the database is compiled beside the first steps.')
+  run('npm', [...CI, '--ignore-scripts'])
+  return new Promise((resolve) => {
+    const child = spawn('npm', ['rebuild'], { cwd: root, stdio: 'inherit' })
+    child.on('close', (code) => {
+      if (code === 0) writeFileSync(STAMP, lockSum())
+      resolve(code === 0)
+    })
+  })
 }
 
 /** Builds the interface when its sources are newer than the last build. */

@@ -1,7 +1,7 @@
-// npm test: sets up and runs everything, in the order in which a mistake is cheapest to find.
+// npm test: sets up and runs everything. What only reads the code runs beside the units; journeys come last.
 import { spawn } from 'node:child_process'
 import { join } from 'node:path'
-import { build, chromiumPath, install, needChromium, root } from './setup.mjs'
+import { build, chromiumPath, installInTwo, needChromium, root } from './setup.mjs'
 
 const steps = [
   ['Formatting', 'node_modules/prettier/bin/prettier.cjs', ['--check', '.', '--log-level', 'warn', '--cache', '--cache-location', '.cache/prettier']],
@@ -13,8 +13,6 @@ const steps = [
   ],
   ['Dead code', 'node_modules/knip/bin/knip.js', ['--no-config-hints']],
   ['Lint', 'node_modules/oxlint/bin/oxlint', ['--type-aware', '.']],
-  // The units of core are the other half of this time, on one core.
-  ['Units of core', 'node_modules/vitest/vitest.mjs', ['run', '--project', 'core', '--maxWorkers=1']],
 ]
 
 /** Runs a tool with this Node; resolves to whether it succeeded. A quiet one says what it has to say at its end. */
@@ -36,18 +34,20 @@ function step(name, script, args, quiet = false) {
   })
 }
 
-install()
+const compiled = installInTwo()
 needChromium()
 const failed = []
-/** The units of core take as long as all that reads: they run beside it. */
-const lanes = [steps.filter(([name]) => name === 'Units of core'), steps.filter(([name]) => name !== 'Units of core')]
-await Promise.all(
-  lanes.map(async (lane) => {
-    for (const [name, script, args] of lane) if (!(await step(name, script, args, true))) failed.push(name)
-  }),
-)
-const others = ['server', 'web', 'web-alone'].flatMap((project) => ['--project', project])
-if (!(await step('Unit and server tests', 'node_modules/vitest/vitest.mjs', ['run', ...others]))) failed.push('Unit and server tests')
+const must = async (name, script, args, quiet) => {
+  if (!(await step(name, script, args, quiet))) failed.push(name)
+}
+async function read() {
+  for (const [name, script, args] of steps) await must(name, script, args, true)
+}
+async function units() {
+  if (await compiled) await must('Unit tests', 'node_modules/vitest/vitest.mjs', ['run'])
+  else failed.push('Compiling the database')
+}
+await Promise.all([read(), units()])
 build()
 if (!(await step('Journeys in the browser', 'node_modules/@playwright/test/cli.js', ['test']))) failed.push('Journeys in the browser')
 if (failed.length > 0) {

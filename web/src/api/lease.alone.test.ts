@@ -14,20 +14,32 @@ describe('A07: one page at a time where the browser has no locks', () => {
   it('lets a second wait until the first is done, and the first’s failure hold nobody up', async () => {
     const order: string[] = []
     const first = gate()
-    const one = whileLeased('a', async () => {
-      order.push('one')
-      await first.opened
-      order.push('one done')
-      throw new Error('gone')
-    })
+    const one = whileLeased(
+      'a',
+      async () => {
+        order.push('one')
+        await first.opened
+        order.push('one done')
+        throw new Error('gone')
+      },
+      'one page',
+    )
     await vi.waitFor(() => expect(order).toEqual(['one']))
-    const two = whileLeased('a', () => Promise.resolve(order.push('two')))
+    const two = whileLeased('a', () => Promise.resolve(order.push('two')), 'another')
     await new Promise((wait) => setTimeout(wait, 300))
     expect(order).toEqual(['one'])
     first.open()
     await expect(one).rejects.toThrow('gone')
     await two
     expect(order).toEqual(['one', 'one done', 'two'])
+  })
+
+  it('holds up no work begun anew in the same page', async () => {
+    const first = gate()
+    const one = whileLeased('g', () => first.opened)
+    expect(await whileLeased('g', () => Promise.resolve('anew'))).toBe('anew')
+    first.open()
+    await one
   })
 
   it('holds no other name up', async () => {
@@ -49,10 +61,14 @@ describe('A07: one page at a time where the browser has no locks', () => {
       const timers = vi.spyOn(globalThis, 'setInterval').mockReturnValue(0 as never)
       const clock = vi.spyOn(Date, 'now').mockImplementation(() => real() + by)
       let begun = false
-      void whileLeased(name, () => {
-        begun = true
-        return asleep.opened
-      })
+      void whileLeased(
+        name,
+        () => {
+          begun = true
+          return asleep.opened
+        },
+        'the sleeper',
+      )
       await vi.waitFor(() => expect(begun).toBe(true))
       clock.mockRestore()
       timers.mockRestore()

@@ -7,6 +7,9 @@ interface Leases extends DBSchema {
 /** How long a lease stands unrenewed: a page that fell asleep or was closed holds nobody up longer, ms. */
 export const LEASE_MS = 6000
 
+/** Who this page is: work begun anew in it does not wait for work it has given up. */
+const THIS_PAGE = crypto.getRandomValues(new Uint32Array(4)).join('-')
+
 let opened: Promise<IDBPDatabase<Leases>> | null = null
 
 /** A database of its own: it never waits for a page that holds older shelves. */
@@ -46,9 +49,10 @@ async function giveBack(name: string, holder: string): Promise<void> {
  * Does the work while no other page of this device does, where the browser has no locks (an address that is no secure
  * context). It is care, no promise: the ids of writes count a doubled one once. Where nothing can be kept, the work is
  * simply done.
+ *
+ * @param holder who does it; this page
  */
-export async function whileLeased<T>(name: string, work: () => Promise<T>): Promise<T> {
-  const holder = crypto.getRandomValues(new Uint32Array(4)).join('-')
+export async function whileLeased<T>(name: string, work: () => Promise<T>, holder = THIS_PAGE): Promise<T> {
   try {
     for (let left = await take(name, holder); left > 0; left = await take(name, holder)) await new Promise((wait) => setTimeout(wait, Math.min(left, 200)))
   } catch {

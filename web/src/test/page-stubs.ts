@@ -40,9 +40,10 @@ function quickLabels(): void {
     Object.defineProperty(prototype, 'labels', labels)
 }
 
-/** What a real page has and this environment has not: an observer of sizes, a height, scrolling, captured pointers. */
+/** What a real page has and this environment has not: locks, an observer of sizes, a height, scrolling, captured pointers. */
 export function stubPage(): void {
   quickLabels()
+  Object.defineProperty(navigator, 'locks', { configurable: true, value: { request: (_name: string, work: () => Promise<void>) => work() } })
   vi.stubGlobal(
     'ResizeObserver',
     class {

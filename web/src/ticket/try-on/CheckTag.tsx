@@ -2,6 +2,7 @@ import type { Check, Foretold, ForetoldCheck, Grade, Observation, PullState } fr
 import { VerdictWord } from '../../said/VerdictWord'
 import { verdictWord } from '../../words/verdicts'
 import { CheckTape } from './CheckTape'
+import { useAppSelector } from '../../state/store'
 import { answeredWords } from './expected'
 import type { TagBox } from '../../ui/plates/tag-box'
 
@@ -25,7 +26,8 @@ const DISC: Readonly<Record<Grade, string>> = { holds: 'bg-holds', doubt: 'bg-ch
 /** A check beside the dog: its number, its tape, hollow what was foretold and solid what was seen. A press opens it. */
 export function CheckTag({ n, check, state, expected, answer, now, current, tape = false, place, onOpen }: CheckTagProps) {
   const seen = answer?.grade ?? 'none'
-  const said = answer ? answeredWords(answer) : ''
+  const unit = useAppSelector((store) => store.settings.unit)
+  const said = answer ? answeredWords(answer, unit) : ''
   return (
     <button
       type="button"

@@ -28,7 +28,7 @@ export function OpenCheck({ n, expected, now, onClose, ...inHand }: OpenCheckPro
   const { unit } = useAppSelector((store) => store.settings)
   const hand = useAnswer(inHand)
   useVerdictKeys(hand.judge)
-  const said = answer ? answeredWords(answer) : ''
+  const said = answer ? answeredWords(answer, unit) : ''
   return (
     <section
       role="group"

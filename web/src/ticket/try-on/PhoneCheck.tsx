@@ -83,7 +83,7 @@ function OnePage({ item, round, state, newest, foretold, at, onAt, after, onKept
   const pulls = laid !== null && (laid.pulling.nodes.tug !== undefined || laid.pulling.family === 'H21')
   const as: LaidState = state === 'pulling' || (state === 'moving' && pulls) ? 'pulling' : 'slack'
   const place = foretold && placeOfCheck({ check: check.id }, foretold, form, as)
-  const said = answer ? answeredWords(answer) : ''
+  const said = answer ? answeredWords(answer, unit) : ''
   const press = (event: MouseEvent<HTMLElement>): void => {
     if (!foretold || !laid) return
     const frame = event.currentTarget.getBoundingClientRect()

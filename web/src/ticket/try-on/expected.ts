@@ -1,4 +1,4 @@
-import type { Check, Foretold, ForetoldCheck, Observation, PullState, TryOn } from '@merry-tailor/core'
+import { formatGap, type Check, type Foretold, type ForetoldCheck, type Observation, type PullState, type TryOn } from '@merry-tailor/core'
 
 /** What was foretold of a check when the round began, by its worst strap; it never changes. `null` where nothing was. */
 export function expectedOf(round: Pick<TryOn, 'foretold'>, check: string, state: PullState): ForetoldCheck | null {
@@ -16,8 +16,10 @@ export function rangeOf(check: Check, now: Pick<Foretold, 'checks'> | null, stat
   return check.gauge && check.gauge.kind !== 'flat' ? check.gauge.passMm : null
 }
 
-/** What was answered, in the answer’s own unit: “3 fingers”, “-1/4 in”. */
-export function answeredWords({ asTyped, fingers }: Pick<Observation, 'asTyped' | 'fingers'>): string {
+/** What was answered: “3 fingers”, “-1/4 in”. A length typed in the other unit is said in the one on screen; the round keeps what was typed. */
+export function answeredWords({ asTyped, mm, fingers }: Pick<Observation, 'asTyped' | 'mm' | 'fingers'>, unit: 'in' | 'cm'): string {
   if (/^[\d\s/.,½]+$/.test(asTyped) && fingers !== null) return `${asTyped} ${asTyped.trim() === '1' ? 'finger' : 'fingers'}`
-  return asTyped
+  const typedIn = /(cm|mm|in|")\s*$/.exec(asTyped)?.[1]
+  const isOther = typedIn !== undefined && (typedIn === 'in' || typedIn === '"') !== (unit === 'in')
+  return isOther && mm !== null ? formatGap(mm, { unit, step: unit === 'in' ? 0.125 : 0.1 }).text.replace('+', '') : asTyped
 }
