@@ -273,7 +273,7 @@ function Drawn({ item, rigs, children }: { item: Item; rigs: readonly Rig[]; chi
                 Shafts {say(start.shaftMm)} up, {say(start.betweenShaftsMm)} apart; bar {say(start.barMm)} wide, {say(start.barBehindTailMm)} behind the tail.
                 {now?.turn ? ` Turns in a lane of ${say(now.turn.laneMm)}.` : ''}
                 {now?.over
-                  ? ` It goes over on ${Math.round(now.over.sidePercent)} cm per m across, or at ${(now.over.speedMps * 3.6).toFixed(0)} km/h in that turn.`
+                  ? ` It goes over on a side slope of ${Math.round(now.over.sidePercent)} in a hundred, or at ${(now.over.speedMps * 3.6).toFixed(0)} km/h in that turn.`
                   : ''}
               </p>
               <p className="text-mute">

@@ -1,9 +1,9 @@
 import { NumberEntry } from '../../length-entry'
 
-/** A grade as a fitter says it, in centimetres a metre. */
+/** A grade as a fitter says it, so much up per hundred along. */
 export const GradeField = ({ value, onSet }: { value: number; onSet: (percent: number) => void }) => (
   <NumberEntry
-    label="Grade, cm per m, up; minus is down"
+    label="Grade, up in a hundred; minus is down"
     value={value}
     onSet={onSet}
     least={-30}

@@ -70,7 +70,7 @@ function Card({ item, rigs }: { item: Item; rigs: readonly Rig[] }) {
         )}
         {rig && (
           <p className="mb-2">
-            {rigWords(rig, about, weightUnit)} Runs on: {SURFACE_NAMES[draft.surface].toLowerCase()}, {draft.gradePercent} cm per m; {draft.lasts}.
+            {rigWords(rig, about, weightUnit)} Runs on: {SURFACE_NAMES[draft.surface].toLowerCase()}, grade {draft.gradePercent} in a hundred; {draft.lasts}.
           </p>
         )}
         {draft.loads.length > 0 && (

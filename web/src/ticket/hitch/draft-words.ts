@@ -7,7 +7,7 @@ export function headline(now: DraftNow, rig: Rig, name: string, kg: (newton: num
   if (!now.balance) return `${rig.name} pulls like ${kg(now.pullN[1])}`
   const [, { shaftN, bellyBandN }] = now.balance
   const up = now.tips?.upPercent
-  const lifts = up === null || up === undefined ? '' : up === 0 ? '' : `; ${Math.round(up)} cm per m up they lift`
+  const lifts = up === null || up === undefined ? '' : up === 0 ? '' : `; climbing ${Math.round(up)} in a hundred they lift`
   return shaftN < 0 ? `Shafts lift: the belly band holds ${kg(bellyBandN)}` : `Shafts rest ${kg(shaftN)} on ${name}${lifts}`
 }
 
@@ -16,7 +16,7 @@ export function secondLine(now: DraftNow, kg: (newton: number) => string, name: 
   const found = now.balance?.[1]
   if (!found) return ''
   if (found.holdBackN > 0) return `${name} holds back ${kg(found.holdBackN)}: brake it, or lead it down.`
-  return `All that presses on ${name}: ${kg(found.onDogN)}.${!now.tips?.downPercent ? '' : ` ${Math.round(now.tips.downPercent)} cm per m down the shafts lift too.`}`
+  return `All that presses on ${name}: ${kg(found.onDogN)}.${!now.tips?.downPercent ? '' : ` Going down ${Math.round(now.tips.downPercent)} in a hundred the shafts lift too.`}`
 }
 
 /** A rig in one line of its numbers. */
