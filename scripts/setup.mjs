@@ -21,6 +21,8 @@ const lockSum = () =>
     .update(readFileSync(join(root, 'package-lock.json')))
     .digest('hex')
 const installed = () => existsSync(STAMP) && readFileSync(STAMP, 'utf8') === lockSum()
+/** Of the packages with scripts of their own, those that are let run theirs (allowScripts in package.json). */
+const COMPILED = ['better-sqlite3', 'esbuild']
 const CI = ['ci', '--no-audit', '--no-fund', '--prefer-offline']
 
 /** Installs the packages of the lock file when they are missing or others. */
@@ -40,7 +42,7 @@ export function installInTwo() {
   console.log('Installing packages; the database is compiled beside the first steps.')
   run('npm', [...CI, '--ignore-scripts'])
   return new Promise((resolve) => {
-    const child = spawn('npm', ['rebuild'], { cwd: root, stdio: 'inherit' })
+    const child = spawn('npm', ['rebuild', ...COMPILED], { cwd: root, stdio: 'inherit' })
     child.on('close', (code) => {
       if (code === 0) writeFileSync(STAMP, lockSum())
       resolve(code === 0)
