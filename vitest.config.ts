@@ -10,7 +10,17 @@ export default defineConfig({
     projects: [
       // Core is pure functions: its files may share their modules.
       { test: { name: 'core', include: ['core/**/*.test.ts'], environment: 'node', testTimeout: PATIENCE, hookTimeout: PATIENCE, isolate: false } },
-      { test: { name: 'server', include: ['server/**/*.test.ts', 'demo/**/*.test.ts'], environment: 'node', testTimeout: PATIENCE, hookTimeout: PATIENCE } },
+      // Each server of a test is an object of its own, on a book of its own.
+      {
+        test: {
+          name: 'server',
+          include: ['server/**/*.test.ts', 'demo/**/*.test.ts'],
+          environment: 'node',
+          testTimeout: PATIENCE,
+          hookTimeout: PATIENCE,
+          isolate: false,
+        },
+      },
       // The page's files share theirs too: loading them anew for each cost more than the tests. What replaces a module stands alone.
       {
         test: {

@@ -25,6 +25,9 @@ describe('the day', () => {
   it('follows what is written: a reading, the dog’s name, a closing, and what was done today stays when it is closed', async () => {
     const [dog, item] = [nextId(), nextId()]
     await send(app, 'PUT', `/api/dogs/${dog}`, { name: 'Tern', at: AT })
+    // U08: one that was opened and left with nothing on it is on no list, nor on the day's tape.
+    const left = await openTicket(app, { kind: 'real' })
+    expect(JSON.stringify(await day())).not.toContain(left)
     const ticket = await openTicket(app, { dogId: dog, kind: 'real' })
     const row = async () => (await day()).rows.find((each) => each.ticketId === ticket)
     await send(app, 'PUT', `/api/tickets/${ticket}/items/${item}`, { family: 'H01', way: 'stock', school: null, at: AT })

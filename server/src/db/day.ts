@@ -52,7 +52,7 @@ export class DayBoard {
     return { on, rows: rows.sort(byUrgency(on)), work: dayWork(this.#touchedOn(on), on) }
   }
 
-  /** The tickets at which anything was done that day. */
+  /** The tickets at which anything was done that day; one that was opened and left with nothing on it is none. */
   #touchedOn(on: string) {
     return this.#db
       .prepare<[Record<string, string>], { id: string }>(
@@ -61,6 +61,7 @@ export class DayBoard {
       )
       .all({ on })
       .map(({ id }) => ticketSheet(this.#db, id))
+      .filter((sheet) => !isUntouched(sheet))
   }
 
   /** The shop's day of a moment. */
