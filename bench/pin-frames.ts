@@ -2,7 +2,7 @@ import { median } from 'simple-statistics'
 import { chromium } from '@playwright/test'
 import setUp from '../e2e/global-setup.ts'
 import { freshTicket } from '../e2e/bench-of-one.ts'
-import { kittiwakeOn, takeEveryTape, WANTED } from '../e2e/whole-dog.ts'
+import { kittiwakeOn, send, takeEveryTape, WANTED } from '../e2e/whole-dog.ts'
 
 /**
  * Enter to the pin on screen and to the updated verdict, in frames, beside a plain typed digit in the same page: a
@@ -129,11 +129,7 @@ for (let round = 0; round <= 12; round++) {
 const whole = await freshTicket([...WANTED])
 await kittiwakeOn(whole)
 const taken = await takeEveryTape(whole, WANTED)
-await fetch(`${process.env.MERRY_ADDRESS ?? ''}/api/tickets/${whole}`, {
-  method: 'PATCH',
-  headers: { 'content-type': 'application/json' },
-  body: JSON.stringify({ changes: [{ field: 'wholeBody', from: false, to: true }] }),
-})
+await send('PATCH', `/tickets/${whole}`, { changes: [{ field: 'wholeBody', from: false, to: true }] })
 const onWhole = await pinsOn(whole, 'M13', '27')
 
 const worst = (values: number[]): number => Math.max(...values)

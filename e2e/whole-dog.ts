@@ -13,7 +13,8 @@ export const WANTED: readonly { family: FamilyId; way: 'stock' | 'made'; name: s
 const KG = 23
 const BUILD = { breed: 'Siberian Husky', coat: 'thick-double', sex: 'female' } as const
 
-const send = async (method: string, path: string, body: unknown): Promise<void> => {
+/** Writes through the API; what is refused is a mistake of the journey. */
+export const send = async (method: string, path: string, body: unknown): Promise<void> => {
   const answer = await fetch(`${address()}/api${path}`, { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })
   if (!answer.ok) throw new Error(`${path}: ${await answer.text()}`)
 }

@@ -12,7 +12,7 @@ const steps = [
     ['core', 'server', 'web', 'demo', '--config', '.dependency-cruiser.cjs', '--output-type', 'err'],
   ],
   ['Dead code', 'node_modules/knip/bin/knip.js', ['--no-config-hints']],
-  ['Lint', 'node_modules/oxlint/bin/oxlint', ['--type-aware', '.']],
+  ['Lint', 'node_modules/oxlint/bin/oxlint', ['.']],
 ]
 
 /** Runs a tool with this Node; resolves to whether it succeeded. A quiet one says what it has to say at its end. */

@@ -4,7 +4,7 @@ import type { Activity, Basis, Dog, DogNoteKind, FamilyId, ShopFields, Ticket, T
 import { ageInMonths, stillGrows } from '../reference/index.ts'
 import type { CautionCode } from './caution.ts'
 import { cautionsFor, hasFlatFace, isGiant, LIGHT_MONTHS } from './cautions.ts'
-import { sidesTaken } from './views.ts'
+import { sidesTaken } from './disagreements.ts'
 
 /** How the dog goes in front of a load, how it takes dressing, and what its body is like beside the tapes. */
 export interface StyleOptions {

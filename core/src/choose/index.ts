@@ -2,7 +2,7 @@
 export { cautionKey, HEEDED, isHeeded, readOf, type BoundAct, type Caution, type CautionCode, type CautionLevel, type CautionSubject } from './caution.ts'
 export { cautionsFor, hasFlatFace, isGiant, isSpared, loadFrom, SPARING_NOTES } from './cautions.ts'
 export { cautionsOf } from './ticket-cautions.ts'
-export { disagreements, sidesTaken, disagreementBears, DISAGREEMENTS_ON, type Disagreement } from './views.ts'
+export { disagreements, sidesTaken, disagreementBears, DISAGREEMENTS_ON, type Disagreement } from './disagreements.ts'
 export {
   chooseStyles,
   optionsOf,

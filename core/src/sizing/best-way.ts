@@ -106,7 +106,7 @@ const CONSIDERATIONS: readonly Consideration[] = [
   { code: 'check-seams', speaks: 'against', weight: 3, holds: ({ way }, { forCar, isCrate }) => way === 'second-hand' && !forCar && !isCrate },
 ]
 
-/** Stock, quick-ship, made to measure or second-hand, best first: by certainty, body, season, the day needed, growth and price. */
+/** Stock, quick-ship, made to measure or second-hand, best first: by certainty, body, season, the day needed, growth and price. Source: at the table above. */
 export function rankWays(asked: WayQuestion): RankedWay[] {
   const weighed = asked.options.map((option) => {
     const said = CONSIDERATIONS.filter(({ holds }) => holds(option, asked))

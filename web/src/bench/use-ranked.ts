@@ -1,6 +1,7 @@
 import {
   adviseOffer,
   atHandFirst,
+  GARMENT_FAMILIES,
   families,
   isOf,
   wornFor,
@@ -42,6 +43,8 @@ export interface RankedItem {
   out: boolean
   /** It is the answer to the tapes as they are, not the one before. */
   fresh: boolean
+  /** Nobody's sizes serve it and it is made to measure: a garment is cut here from the tapes. */
+  cutHere: boolean
 }
 
 /** What is read and what the form expects of the open ticket's dog. Guesses wait for one tape or a breed. */
@@ -112,14 +115,17 @@ export function useRanked(item: Item | undefined): RankedItem {
   const booked = useOut()
   const answer = useRankAll(item?.id ?? '', question)
   return useMemo(() => {
+    const out = item !== undefined && (answer === null || pending || grown?.solved === false)
     const offers = (answer?.offers ?? []).filter((offer) => offer.judged.family === item?.family)
+    const ranked = item ? inOrder(offers, item, choice, booked) : []
     return {
-      ranked: item ? inOrder(offers, item, choice, booked) : [],
+      ranked,
       choice,
       body,
       form,
-      out: item !== undefined && (answer === null || pending || grown?.solved === false),
+      out,
       fresh: answer?.fresh === true,
+      cutHere: item?.way === 'made' && ranked.length === 0 && !out && GARMENT_FAMILIES.some((family) => family === item.family),
     }
   }, [answer, item, choice, body, form, pending, grown, booked])
 }

@@ -10,6 +10,7 @@ import { Refused } from './Refused'
 import { lazyPart } from '../state/lazy-part'
 import { settingsChanged } from '../state/settings'
 import { useAppDispatch, useAppSelector } from '../state/store'
+import { DAMAGED_BOOK } from '../words/damaged-book'
 import { clock, longDay } from '../state/today'
 
 /** The dark cloth along the top: brand, what is open, stitch or places, and what is kept. */
@@ -85,8 +86,7 @@ export function Warnings() {
       )}
       {drawer?.damage && (
         <p role="status" className={`${LINE} border-l-snag bg-snag-bg`}>
-          <b>The file the book is kept in is damaged.</b> Stop the server and start it again: it makes anew what it can from the records, or names the newest
-          checked copy. What devices have not sent stays with them.
+          <b>{DAMAGED_BOOK.title}</b> {DAMAGED_BOOK.todo} What devices have not sent stays with them.
         </p>
       )}
       {drawer?.canCopy && (drawer.failure !== null || isOld(drawer.copies[0]?.at)) && (

@@ -2,6 +2,7 @@ import { format, parseISO } from 'date-fns'
 import { useState } from 'react'
 import { useCopiesQuery, useMakeCopyMutation } from '../api/queries'
 import { Button } from '../ui/controls/Button'
+import { DAMAGED_BOOK } from '../words/damaged-book'
 import { problemWords } from '../words/problems'
 import { BringBack, SaidLine, withPassphrase, type Said } from './BringBack'
 import { Problem } from '../ui/controls/Problem'
@@ -45,8 +46,7 @@ export function Drawer({ onBack }: { onBack: () => void }) {
           </p>
           {data?.damage && (
             <Problem barred className="mt-2">
-              <b>The file the book is kept in is damaged.</b> Found: {data.damage}. Stop the server and start it again: it makes anew what it can from the
-              records, or names the newest checked copy.
+              <b>{DAMAGED_BOOK.title}</b> Found: {data.damage}. {DAMAGED_BOOK.todo}
             </Problem>
           )}
           {data?.failure && (

@@ -86,7 +86,7 @@ export function ChooseStage() {
   const items = sheet.items.filter((item) => !item.removed)
   const [item, setItem] = useItemInHand(items)
   const inHand = item?.id ?? ''
-  const { ranked, choice, body, form, out, fresh } = useRanked(item)
+  const { ranked, choice, body, form, out, fresh, cutHere: cut } = useRanked(item)
   const later = useAfterPaint()
   const { form: drawn } = useBenchForm()
   const { data: supply = [] } = useSupplyQuery(undefined)
@@ -167,7 +167,6 @@ export function ChooseStage() {
     setPicked(next)
     document.getElementById(`size-${next.offer}-${next.label}`)?.scrollIntoView({ block: 'nearest' })
   }
-  const cut = item !== undefined && item.way === 'made' && ranked.length === 0 && !out && GARMENT_FAMILIES.some((each) => each === item.family)
   const toPieces = `/tickets/${sheet.ticket.id}/pattern/${inHand}`
   const press = (): void => void (cut ? navigate(toPieces) : once(choose))
   useKeys({ Enter: press, ArrowDown: move(1), ArrowUp: move(-1) })

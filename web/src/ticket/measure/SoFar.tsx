@@ -1,4 +1,4 @@
-import { GARMENT_FAMILIES, type Item, type MeasureFit, type Offer } from '@merry-tailor/core'
+import type { Item, MeasureFit, Offer } from '@merry-tailor/core'
 import { memo } from 'react'
 import { Link } from 'react-router'
 import { DevicePanel, type Device } from '../../device'
@@ -65,11 +65,9 @@ export const SoFar = memo(function SoFar({ active, onAgain, device, waitsFor }: 
 function ItemSoFar({ item }: { item: Item }) {
   const settings = useAppSelector((state) => state.settings)
   const look = { ...valueStyle(settings), unit: settings.unit }
-  const { ranked, body, out } = useRanked(item)
+  const { ranked, body, out, cutHere } = useRanked(item)
   const best = ranked[0]
   const fit = best ? tellingFit(best) : null
-  // What is cut here alone has no size to fall into.
-  const cutHere = item.way === 'made' && !best && GARMENT_FAMILIES.some((family) => family === item.family)
   return (
     <section className="border-b border-rule px-[18px] pt-2.5 pb-2.5" aria-label={familyName(item.family)}>
       <div className="flex flex-wrap items-center justify-between gap-x-2">
