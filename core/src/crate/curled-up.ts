@@ -20,16 +20,24 @@ function through(a: Point, b: Point, c: Point): Circle {
   return { x, y, r: Math.hypot(a[0] - x, a[1] - y) }
 }
 
+/** Farthest from their middle first: the circle the rest lies in is found at once, not grown point by point. */
+function farthestFirst(points: readonly Point[]): Point[] {
+  const [x, y] = [0, 1].map((axis) => points.reduce((sum, point) => sum + (point[axis] as number), 0) / points.length) as [number, number]
+  const far = new Map(points.map((point) => [point, Math.hypot(point[0] - x, point[1] - y)]))
+  return [...points].sort((a, b) => (far.get(b) as number) - (far.get(a) as number))
+}
+
 /** The least circle that holds all points (Welzl 1991, in its incremental form). */
 export function leastCircle(points: readonly Point[]): Circle {
-  let best: Circle = { x: points[0]?.[0] ?? 0, y: points[0]?.[1] ?? 0, r: 0 }
-  for (const [i, a] of points.entries()) {
+  const order = farthestFirst(points)
+  let best: Circle = { x: order[0]?.[0] ?? 0, y: order[0]?.[1] ?? 0, r: 0 }
+  for (const [i, a] of order.entries()) {
     if (holds(best, a)) continue
     best = { x: a[0], y: a[1], r: 0 }
-    for (const [j, b] of points.slice(0, i).entries()) {
+    for (const [j, b] of order.slice(0, i).entries()) {
       if (holds(best, b)) continue
       best = over(a, b)
-      for (const c of points.slice(0, j)) if (!holds(best, c)) best = through(a, b, c)
+      for (const c of order.slice(0, j)) if (!holds(best, c)) best = through(a, b, c)
     }
   }
   return best
@@ -37,10 +45,17 @@ export function leastCircle(points: readonly Point[]): Circle {
 
 const SHARES = 25
 
+/** Every crate of a series asks the same of one dog. */
+const known = new WeakMap<DogPlan, number>()
+
 /** A dog curled up to sleep: the least circle it lies in, bent as far as serves it. @throws RangeError for a plan that is none */
 export function curledUp(plan: DogPlan): { diameterMm: number } {
+  const before = known.get(plan)
+  if (before !== undefined) return { diameterMm: before }
   askPlan(plan)
   const rim = rimOf(plan)
   const radii = Array.from({ length: SHARES }, (_, s) => leastCircle(bentPlaces(plan, { headingRad: 0, share: s / (SHARES - 1) }, rim)).r)
-  return { diameterMm: 2 * Math.min(...radii) }
+  const diameterMm = 2 * Math.min(...radii)
+  known.set(plan, diameterMm)
+  return { diameterMm }
 }
