@@ -1,36 +1,13 @@
-import { DOG_NOTE_KINDS, SPARING_NOTES, type DogNoteKind, type Dog, type DogNote } from '@merry-tailor/core'
-import { useState } from 'react'
-import { v7 as uuid } from 'uuid'
-import { useAddDogNoteMutation, useChangeDogNoteMutation } from '../api/queries'
-import { useAppSelector } from '../state/store'
+import { SPARING_NOTES, type Dog, type DogNote } from '@merry-tailor/core'
+import { useChangeDogNoteMutation } from '../api/queries'
 import { longDay, today } from '../state/today'
 import { Button } from '../ui/controls/Button'
-import { Picker } from '../ui/controls/Picker'
-import { TextField } from '../ui/controls/TextField'
-import { DayField } from '../ui/date'
 import { noteKindName } from '../words/dogs'
-import { Problem } from '../ui/controls/Problem'
-
-/** Notes nobody writes of a male. */
-const OF_FEMALES: readonly DogNoteKind[] = ['pregnant', 'whelped']
+import { NewNote } from './NewNote'
 
 /** What a later measuring must know of: lumps, scars, stitches, whelping and the like, each until it is over. */
 export function DogNotes({ dog, notes }: { dog: Dog; notes: readonly DogNote[] }) {
-  const by = useAppSelector((state) => state.settings.fitter)
-  const [add] = useAddDogNoteMutation()
   const [change] = useChangeDogNoteMutation()
-  const [kind, setKind] = useState<DogNoteKind | ''>('')
-  const [text, setText] = useState('')
-  const [on, setOn] = useState(today())
-  const [problem, setProblem] = useState<string | null>(null)
-  const keep = async (): Promise<void> => {
-    if (kind === '') return setProblem('What kind of note is it?')
-    const answer = await add({ dogId: dog.id, id: uuid(), body: { kind, text: text.trim(), on, at: new Date().toISOString(), by } })
-    if (answer.error) return setProblem('Not saved. The words stay here; try again.')
-    setText('')
-    setKind('')
-    setProblem(null)
-  }
   const open = notes.filter((note) => note.over === null)
   const over = notes.filter((note) => note.over !== null)
   return (
@@ -59,45 +36,7 @@ export function DogNotes({ dog, notes }: { dog: Dog; notes: readonly DogNote[] }
           </li>
         ))}
       </ul>
-      <form
-        className="space-y-2 px-4 py-3"
-        onSubmit={(event) => {
-          event.preventDefault()
-          void keep()
-        }}
-      >
-        <div className="grid grid-cols-[150px_1fr] items-end gap-2">
-          <Picker
-            label="Kind of note"
-            value={kind}
-            placeholder="Choose"
-            options={DOG_NOTE_KINDS.filter((each) => dog.sex !== 'male' || !OF_FEMALES.includes(each)).map((each) => ({
-              value: each,
-              label: noteKindName(each),
-            }))}
-            onChange={(each) => {
-              setKind(each)
-              setProblem(null)
-            }}
-            className="w-full"
-          />
-          <TextField label="Where, how" value={text} maxLength={500} onChange={(event) => setText(event.target.value)} />
-        </div>
-        <div className="flex items-end gap-2">
-          <DayField
-            label="Since"
-            value={on}
-            className="flex-1"
-            onSave={(day) => {
-              if (day === '') return Promise.resolve({ kept: false, problem: 'Since which day?' })
-              setOn(day)
-              return Promise.resolve({ kept: true })
-            }}
-          />
-          <Button type="submit">Add note</Button>
-        </div>
-        <Problem>{problem}</Problem>
-      </form>
+      <NewNote dog={dog} />
     </section>
   )
 }

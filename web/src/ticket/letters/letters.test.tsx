@@ -1,4 +1,4 @@
-import { fireEvent, screen, waitFor, within } from '@testing-library/react'
+import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { describe, expect, it } from 'vitest'
 import { AskBack } from '../paper/AskBack'
 import { AT, aReading, anItem, aTicket, nextId, renderStage, testShop, withTestShop } from '../../test/shop'
@@ -18,14 +18,23 @@ const written = (letters: string, asWritten: string) => ({
   became: null,
 })
 
+/** What stands under a field and is tied to it. */
+const saidOf = (field: HTMLElement): string => document.getElementById(field.getAttribute('aria-describedby') ?? '')?.textContent ?? ''
+
 describe('numbers as written', () => {
   it('are kept just as they stood, with what is missing said at the field', async () => {
     renderStage(aTicket(), 'letters', <LettersPage />)
     fireEvent.click(await screen.findByRole('button', { name: 'Keep as written' }))
-    expect((await screen.findByRole('alert')).textContent).toContain('What did they call it?')
-    fireEvent.change(screen.getByLabelText('Their letter or word'), { target: { value: 'length' } })
+    const [letters, number] = [screen.getByLabelText('Their letter or word'), screen.getByLabelText('The number, as written')]
+    await waitFor(() => expect(saidOf(letters)).toContain('What did they call it?'))
+    expect(saidOf(number)).toContain('The number just as it stood there.')
+    expect(document.activeElement).toBe(letters)
+    fireEvent.change(letters, { target: { value: 'length' } })
+    await waitFor(() => expect(saidOf(letters)).toBe(''))
     fireEvent.click(screen.getByRole('button', { name: 'Keep as written' }))
-    expect((await screen.findByRole('alert')).textContent).toContain('just as it stood')
+    await waitFor(() => expect(document.activeElement).toBe(number))
+    expect(saidOf(number)).toContain('The number just as it stood there.')
+    expect(testShop().sent).toEqual([])
     fireEvent.change(screen.getByLabelText('The number, as written'), { target: { value: '34 or 35' } })
     fireEvent.click(screen.getByRole('button', { name: 'Keep as written' }))
     await screen.findByText('“length” 34 or 35')
@@ -54,6 +63,23 @@ describe('numbers as written', () => {
     await waitFor(() => expect(document.activeElement).toBe(first))
   })
 
+  it('left half typed are there again, until they are kept', async () => {
+    const sheet = aTicket()
+    renderStage(sheet, 'letters', <LettersPage />)
+    fireEvent.change(await screen.findByLabelText('Their letter or word'), { target: { value: 'girth' } })
+    cleanup()
+    renderStage(sheet, 'letters', <LettersPage />)
+    const letters = await screen.findByLabelText<HTMLInputElement>('Their letter or word')
+    expect(letters.value).toBe('girth')
+    fireEvent.change(screen.getByLabelText('The number, as written'), { target: { value: '27' } })
+    fireEvent.click(screen.getByRole('button', { name: 'Keep as written' }))
+    await screen.findByText('“girth” 27')
+    await waitFor(() => expect(letters.value).toBe(''))
+    cleanup()
+    renderStage(sheet, 'letters', <LettersPage />)
+    expect((await screen.findByLabelText<HTMLInputElement>('Their letter or word')).value).toBe('')
+  })
+
   it('U60 are said to go in where the fields stand, wide and on a phone', async () => {
     renderStage(aTicket(), 'letters', <LettersPage />)
     const words = (await screen.findByText(/^Nothing came by mail or phone/)).textContent
@@ -80,7 +106,7 @@ describe('numbers as written', () => {
     expect((await screen.findByRole('alert')).textContent).toContain('Can’t read that')
     // X02: no unit in the letter is no unit; both are shown, none is preset.
     fireEvent.change(screen.getByLabelText('The number, read'), { target: { value: '36' } })
-    expect(screen.getByText('As inches it is 91.4 cm; as centimetres 14 1/8 in.')).toBeDefined()
+    await screen.findByText('As inches it is 91.4 cm; as centimetres 14 1/8 in.')
     fireEvent.click(screen.getByRole('button', { name: 'Take it as a reading' }))
     expect((await screen.findByRole('alert')).textContent).toContain('Inches or centimetres?')
     expect(testShop().sent).toEqual([])
@@ -101,6 +127,19 @@ describe('numbers as written', () => {
     fireEvent.click(screen.getByRole('radio', { name: 'One side' }))
     fireEvent.click(screen.getByRole('button', { name: 'Take it as a reading' }))
     await waitFor(() => expect(testShop().sent[0]?.body).toMatchObject({ measure: 'M01', mm: 280, side: 'one' }))
+  })
+
+  it('say everything an answer lacks at once, each at its own field, and lose nothing typed', async () => {
+    renderStage(aTicket({ asWritten: [{ ...written('neck', '28'), wanted: null }] }), 'letters', <LettersPage />)
+    fireEvent.click(await screen.findByRole('button', { name: 'They answered' }))
+    const number = screen.getByLabelText<HTMLInputElement>('The number, read')
+    fireEvent.change(number, { target: { value: 'twenty' } })
+    fireEvent.click(screen.getByRole('button', { name: 'Take it as a reading' }))
+    await waitFor(() => expect(saidOf(screen.getByRole('combobox', { name: 'The measure it is' }))).toContain('They must say.'))
+    expect(saidOf(screen.getByRole('radiogroup', { name: 'Unit of the number' }))).toContain('Inches or centimetres?')
+    expect(saidOf(number)).toContain('Can’t read that')
+    expect(number.value).toBe('twenty')
+    expect(testShop().sent).toEqual([])
   })
 
   it('are struck when nobody answers', async () => {
