@@ -11,11 +11,15 @@ import { kittiwakeOn, send, takeEveryTape, WANTED } from '../e2e/whole-dog.ts'
  */
 const ROUNDS = 40
 
+/** Frames the page drew meanwhile, and the time they took: a page that stands still draws one long frame. */
+interface Took {
+  frames: number
+  ms: number
+}
 interface Sample {
-  digit: number
-  pin: number
-  verdict: number
-  pinMs: number
+  digit: Took
+  pin: Took
+  verdict: Took
 }
 
 const tearDown = await setUp()
@@ -37,13 +41,10 @@ const arm = (what: 'benchRow' | 'benchVerdict' | 'benchField', key: string): Pro
     },
     [what, key],
   )
-const answer = (what: string): Promise<{ frames: number; ms: number }> =>
-  page.evaluate(
-    (name) => (window as unknown as Record<string, Promise<{ frames: number; ms: number }>>)[`${name}Answer`] as Promise<{ frames: number; ms: number }>,
-    what,
-  )
+const answer = (what: string): Promise<Took> =>
+  page.evaluate((name) => (window as unknown as Record<string, Promise<Took>>)[`${name}Answer`] as Promise<Took>, what)
 
-/** Pins one tape again and again on a ticket, `about` so many inches and some eighths, each taken back. */
+/** Pins one tape again and again on a ticket, `about` so many inches and never the same, each taken back. */
 async function pinsOn(ticket: string, tape: string, about: string): Promise<Sample[]> {
   await page.goto(`${process.env.MERRY_ADDRESS ?? ''}/tickets/${ticket}/measure`)
   await page.locator('#length-entry').waitFor()
@@ -58,7 +59,7 @@ async function pinsOn(ticket: string, tape: string, about: string): Promise<Samp
       requestAnimationFrame(count)
     }
     requestAnimationFrame(count)
-    const until = (read: () => string, key: (event: KeyboardEvent) => boolean): Promise<{ frames: number; ms: number }> =>
+    const until = (read: () => string, key: (event: KeyboardEvent) => boolean): Promise<Took> =>
       new Promise((resolve) => {
         const before = read()
         const onKey = (event: KeyboardEvent): void => {
@@ -82,12 +83,12 @@ async function pinsOn(ticket: string, tape: string, about: string): Promise<Samp
     await arm('benchField', about[0] ?? '')
     await page.keyboard.press(about[0] ?? '')
     const typed = await answer('benchField')
-    await page.keyboard.type(`${about.slice(1)} ${(round % 7) + 1}/8`)
+    await page.keyboard.type(`${about.slice(1)}.${round + 10}`)
     await arm('benchRow', 'Enter')
     await arm('benchVerdict', 'Enter')
     await page.keyboard.press('Enter')
     const [pinned, judged] = await Promise.all([answer('benchRow'), answer('benchVerdict')])
-    samples.push({ digit: typed.frames, pin: pinned.frames, verdict: judged.frames, pinMs: pinned.ms })
+    samples.push({ digit: typed, pin: pinned, verdict: judged })
     await page.locator(`#tape-${tape}`).click()
     await page.keyboard.press('Control+z')
     await page.waitForTimeout(60)
@@ -103,14 +104,14 @@ const id = await freshTicket([
 const samples = await pinsOn(id, 'M01', '9')
 
 // From the last reading to the shortlist: the key that goes on, the sizes on screen. The room itself is loaded once.
-const shortlist: number[] = []
+const shortlist: Took[] = []
 await page.evaluate(() => {
   Object.assign(window, { benchSizes: () => (document.querySelector('section[aria-label="Sizes"] table') ? 'there' : 'not yet') })
 })
 for (let round = 0; round <= 12; round++) {
   await page.locator('#length-entry').waitFor()
   await page.keyboard.press('Alt+1')
-  await page.keyboard.type(`11 ${(round % 7) + 1}/8`)
+  await page.keyboard.type(`11.${round + 10}`)
   await page.keyboard.press('Enter')
   await page.keyboard.press('Escape')
   await page.evaluate(() => {
@@ -121,8 +122,8 @@ for (let round = 0; round <= 12; round++) {
     Object.assign(window, { benchSizesAnswer: bench.benchUntil(bench.benchSizes, (event) => event.key === ']') })
   })
   await page.keyboard.press(']')
-  const { frames } = await answer('benchSizes')
-  if (round > 0) shortlist.push(frames)
+  const took = await answer('benchSizes')
+  if (round > 0) shortlist.push(took)
   await page.keyboard.press('[')
 }
 
@@ -132,21 +133,26 @@ const taken = await takeEveryTape(whole, WANTED)
 await send('PATCH', `/tickets/${whole}`, { changes: [{ field: 'wholeBody', from: false, to: true }] })
 const onWhole = await pinsOn(whole, 'M13', '27')
 
-const worst = (values: number[]): number => Math.max(...values)
-const column = (key: keyof Sample, of = samples): number[] => of.map((sample) => sample[key])
-const line = (name: string, key: keyof Sample, of = samples): string =>
-  `${name.padEnd(28)} median ${median(column(key, of))} frames, worst ${worst(column(key, of))}`
+const FRAME_MS = 1000 / 60
+const column = (key: keyof Sample, of = samples): Took[] => of.map((sample) => sample[key])
+const middle = (of: readonly Took[]): number => median(of.map(({ ms }) => ms))
+function line(name: string, of: readonly Took[]): void {
+  const frames = of.map(({ frames }) => frames)
+  console.log(
+    `${name.padEnd(28)} ${middle(of).toFixed(0).padStart(4)} ms = ${(middle(of) / FRAME_MS).toFixed(1)} frames of a sixtieth; drawn in ${median(frames)}, worst ${Math.max(...frames)}`,
+  )
+}
 console.log(`${ROUNDS} pins on a ticket of two items, each beside a typed digit in the same page:`)
-console.log(line('a typed digit shows', 'digit'))
-console.log(line('Enter to the pin', 'pin'))
-console.log(line('Enter to the new verdict', 'verdict'))
-console.log(`${'] to the shortlist of sizes'.padEnd(28)} median ${median(shortlist)} frames, worst ${worst(shortlist)}`)
-console.log(
-  `pin to digit: ${(median(column('pin')) / median(column('digit'))).toFixed(2)}; verdict to digit: ${(median(column('verdict')) / median(column('digit'))).toFixed(2)} (1.00 = a pin costs what a letter costs)`,
-)
+line('a typed digit shows', column('digit'))
+line('Enter to the pin', column('pin'))
+line('Enter to the new verdict', column('verdict'))
+line('] to the shortlist of sizes', shortlist)
+const toDigit = (key: keyof Sample, of = samples): string => (middle(column(key, of)) / middle(column('digit', of))).toFixed(2)
+console.log(`pin to digit: ${toDigit('pin')}; verdict to digit: ${toDigit('verdict')} (1.00 = a pin costs what a letter costs)`)
 console.log(`\nOn a ticket of ${WANTED.length} items, ${taken} readings and the whole body sheet:`)
-console.log(line('a typed digit shows', 'digit', onWhole))
-console.log(line('Enter to the pin', 'pin', onWhole))
-console.log(line('Enter to the new verdict', 'verdict', onWhole))
+line('a typed digit shows', column('digit', onWhole))
+line('Enter to the pin', column('pin', onWhole))
+line('Enter to the new verdict', column('verdict', onWhole))
+console.log(`pin to digit: ${toDigit('pin', onWhole)}; verdict to digit: ${toDigit('verdict', onWhole)}`)
 await browser.close()
 await tearDown()

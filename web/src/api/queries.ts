@@ -27,7 +27,7 @@ import type { DogsAsked } from './dogs-page'
 import type { NamedWrite } from './named-writes'
 import type { rowsAnew } from './over-day'
 import { outbox } from './outbox'
-import { withWrites } from './recipes'
+import { mayTouch, withWrites } from './recipes'
 import { pathOf, shopApi, type Drawer, type QueryName } from './shop-api'
 
 /** What a screen is told of a question: the server's answer with everything done over it that waits here. */
@@ -46,6 +46,19 @@ interface Options {
 
 /** Everything done here that no answer has come for, in order. */
 const useWaiting = (): readonly NamedWrite[] => useSyncExternalStore(subscribe, () => outbox.state.writes)
+
+/** What of it may be about a question: the very same list as long as nothing else that is comes or goes. */
+function waitingFor(path: string): () => readonly NamedWrite[] {
+  let [all, own]: [readonly NamedWrite[], readonly NamedWrite[]] = [NOTHING, NOTHING]
+  return () => {
+    if (outbox.state.writes === all) return own
+    all = outbox.state.writes
+    const next = all.filter((write) => mayTouch(path, write))
+    if (next.length !== own.length || next.some((write, i) => write !== own[i])) own = next
+    return own
+  }
+}
+const NOTHING: readonly NamedWrite[] = []
 const subscribe = (listener: () => void): (() => void) => outbox.onChange(listener)
 
 type RawHook<A> = (arg: A, options?: Options) => { data?: unknown; error?: unknown; isLoading: boolean; isFetching: boolean; refetch: () => unknown }
@@ -54,8 +67,11 @@ type RawHook<A> = (arg: A, options?: Options) => { data?: unknown; error?: unkno
 function shown<T, A>(name: QueryName, raw: RawHook<A>) {
   return (arg: A, options?: Options): Shown<T> => {
     const { data, error, isLoading, isFetching, refetch } = raw(arg, options)
-    const writes = useWaiting()
     const path = pathOf(name, arg)
+    const writes = useSyncExternalStore(
+      subscribe,
+      useMemo(() => waitingFor(path), [path]),
+    )
     const known = options?.skip ? undefined : data
     const over = useMemo(
       () =>

@@ -4,7 +4,7 @@ import { aDog, anItem, AT, aTicket, nextId } from '../test/shop'
 import { dogsPagePath } from './dogs-page'
 import { heldBack } from './held-back'
 import { touchedBy, type NamedWrite } from './named-writes'
-import { withWrites } from './recipes'
+import { mayTouch, withWrites } from './recipes'
 
 const read = (ticketId: string, mm: number): NamedWrite => ({
   endpoint: 'act',
@@ -15,6 +15,18 @@ const read = (ticketId: string, mm: number): NamedWrite => ({
 })
 
 describe('a ticket with what waits done over it', () => {
+  it('a list is asked about by what could be in it alone', () => {
+    const change: NamedWrite = { endpoint: 'changeDog', arg: { id: nextId(), changes: [] } }
+    expect(['/shop', '/owners', '/dogs', '/dogs/page?limit=9', `/dogs/${nextId()}?newest=40`, '/copies'].map((path) => mayTouch(path, change))).toEqual([
+      false,
+      false,
+      true,
+      true,
+      true,
+      false,
+    ])
+  })
+
   it('is the answer itself where nothing touches it, and never a changed one', () => {
     const sheet = aTicket()
     const path = `/tickets/${sheet.ticket.id}`
@@ -22,6 +34,19 @@ describe('a ticket with what waits done over it', () => {
     expect(withWrites(path, sheet, [read(nextId(), 1)])).toBe(sheet)
     const over = withWrites(path, sheet, [read(sheet.ticket.id, 690)]) as TicketSheet
     expect([sheet.readings.length, over.readings.length]).toEqual([0, 1])
+    expect([over.dog, over.items]).toEqual([sheet.dog, sheet.items])
+  })
+
+  it('shares with the answer whatever no write touches: a dog of years is not drawn anew for one reading', () => {
+    const [dog, at] = [aDog(), aTicket()]
+    const tickets = [aTicket({ dog }), aTicket({ dog })]
+    const path = `/dogs/${dog.id}`
+    const known: DogSheet = { dog, owner: null, tickets, notes: [], photos: [], weighings: [], outings: [], tracings: [], bootOutings: [], joins: [] }
+    const over = withWrites(`${path}?newest=40`, known, [read(tickets[1]?.ticket.id ?? '', 690)]) as DogSheet
+    expect(over.tickets[1]?.readings).toMatchObject([{ mm: 690 }])
+    expect(over.tickets[0]).toBe(tickets[0])
+    expect(over.dog).toBe(dog)
+    expect(withWrites(path, known, [read(at.ticket.id, 1)])).toBe(known)
   })
 
   it('is made of what waits when nothing came from the server, with its dog and owner', () => {

@@ -20,6 +20,7 @@ import {
   type TicketSheet,
   type Weighing,
 } from '@merry-tailor/core'
+import { createNextState } from '@reduxjs/toolkit'
 import { intoPage, isDogsPage } from './dogs-page'
 import type { Changed, Made, NamedWrite, Writes } from './named-writes'
 
@@ -207,8 +208,23 @@ const OF_DOG: ReadonlySet<string> = new Set([
   'changeBootOuting',
 ])
 
+/** The newest readings of a dog are the dog, too. */
+const plainPath = (asked: string): string => asked.replace(/\?newest=\d+$/, '')
+
+/** Could a write be about a question at all, whatever was answered? */
+export function mayTouch(asked: string, { endpoint }: NamedWrite): boolean {
+  const path = plainPath(asked)
+  const list = LISTS.find((each) => each.path === path)
+  if (list) return endpoint === list.add || endpoint === list.change
+  if (isDogsPage(path)) return endpoint === 'addDog' || endpoint === 'changeDog'
+  if (path === '/size-tables') return endpoint === 'addSizeTable'
+  if (path === '/shop') return endpoint === 'changeShop'
+  return /^\/(?:tickets|dogs)\/[0-9a-f-]+$/.test(path)
+}
+
 /** Does what a write says touch the answer to a question? So that what is untouched stays the very same object. */
-function touches(path: string, answer: unknown, { endpoint, arg }: NamedWrite): boolean {
+function touches(path: string, answer: unknown, write: NamedWrite): boolean {
+  const { endpoint, arg } = write
   const ticket = /^\/tickets\/([0-9a-f-]+)$/.exec(path)?.[1]
   if (ticket !== undefined) {
     const sheet = answer as TicketSheet
@@ -218,29 +234,23 @@ function touches(path: string, answer: unknown, { endpoint, arg }: NamedWrite): 
     if (endpoint === 'changeOwner') return sheet.owner?.id === (arg as Changed).id
     return endpoint === 'addDog' || endpoint === 'addOwner'
   }
-  const list = LISTS.find((each) => each.path === path)
-  if (list) return endpoint === list.add || endpoint === list.change
-  if (isDogsPage(path)) return endpoint === 'addDog' || endpoint === 'changeDog'
-  if (path === '/size-tables') return endpoint === 'addSizeTable'
-  if (path === '/shop') return endpoint === 'changeShop'
-  return /^\/dogs\/[0-9a-f-]+$/.test(path)
+  return mayTouch(path, write)
 }
 
 /**
- * An answer with writes done over it, so that what was done here is seen here; what no write touches is given as it is.
+ * An answer with writes done over it, so that what was done here is seen here; what no write touches is the very same object.
  *
  * @param asked the question, as it was asked
  * @param answer the server's answer or a kept copy; `null` when there is none
  */
 export function withWrites(asked: string, answer: unknown, writes: readonly NamedWrite[]): unknown {
-  // The newest readings of a dog are the dog, too.
-  const path = asked.replace(/\?newest=\d+$/, '')
+  const path = plainPath(asked)
   if (answer === null || answer === undefined) return madeHere(path, writes)
   const own = writes.filter((write) => touches(path, answer, write))
   if (own.length === 0) return answer
-  const next: unknown = structuredClone(answer)
-  doOver(path, next, own)
-  return next
+  return createNextState(answer, (over) => {
+    doOver(path, over, own)
+  })
 }
 
 /** A ticket or a dog that so far is only here. */

@@ -1,6 +1,7 @@
 import { bodyOf, progressOf, type FormMeasure, type TicketSheet } from '@merry-tailor/core'
 import { createContext, use, useMemo, type ReactNode } from 'react'
 import { useAppSelector } from '../state/store'
+import { useShared } from '../state/use-shared'
 import { useShop } from '../state/use-shop'
 import { useToday } from '../state/use-today'
 import { benchOf } from './use-bench'
@@ -38,11 +39,11 @@ export function OpenBench({ sheet, children }: { sheet: TicketSheet; children: R
   const rules = useShop()
   const on = useToday()
   const { first, extra } = useAppSelector((state) => benchOf(state, sheet.ticket.id))
-  const open = useMemo(
-    (): OpenTicket => ({ sheet, progress: progressOf(sheet, on, rules), body: bodyOf(sheet.readings, rules), name: sheet.dog?.name ?? 'Counter dog' }),
-    [sheet, rules, on],
-  )
-  const tapes = useMemo(() => tapesOf(sheet, open.body, rules, first, extra), [sheet, open.body, rules, first, extra])
+  const body = useShared(useMemo(() => bodyOf(sheet.readings, rules), [sheet.readings, rules]))
+  const progress = useShared(useMemo(() => progressOf(sheet, on, rules), [sheet, on, rules]))
+  const open = useMemo((): OpenTicket => ({ sheet, progress, body, name: sheet.dog?.name ?? 'Counter dog' }), [sheet, progress, body])
+  // A pin changes one row: the others stay the same objects and are not drawn anew.
+  const tapes = useShared(useMemo(() => tapesOf(sheet, body, rules, first, extra), [sheet, body, rules, first, extra]))
   const form = useReadForm(open, tapes)
   return (
     <TicketContext value={open}>

@@ -1,5 +1,5 @@
 import { Moon, Sun } from 'lucide-react'
-import { Suspense, useState, useSyncExternalStore, type ReactNode } from 'react'
+import { memo, Suspense, useState, useSyncExternalStore, type ReactNode } from 'react'
 import { Link, NavLink } from 'react-router'
 import { Brand } from '../ui/Brand'
 import { PinkedEdge } from '../ui/PinkedEdge'
@@ -55,7 +55,7 @@ function useOtherBook(): boolean {
 const LINE = 'shrink-0 border-b-2 border-l-[5px] border-ink px-4 py-2 print:hidden'
 
 /** Another book, a clock that goes wrong, a device or a disk that keeps nothing, an old copy: one line each, with what to do. */
-export function Warnings() {
+export const Warnings = memo(function Warnings() {
   const { data: drawer } = useCopiesQuery(undefined)
   const { cannotKeep, why, elsewhere } = useAppSelector((state) => state.saving)
   const other = useOtherBook()
@@ -114,7 +114,7 @@ export function Warnings() {
       )}
     </>
   )
-}
+})
 
 /** A page of an insecure address keeps no shell on the device; a browser that does not say so is taken at its best. */
 const canOpenAlone = (): boolean => (window as { isSecureContext?: boolean }).isSecureContext !== false
@@ -127,19 +127,19 @@ const minutesWords = (minutes: number): string =>
   minutes < 120 ? `${minutes} minutes` : minutes < 48 * 60 ? `${Math.round(minutes / 60)} hours` : `${Math.round(minutes / 1440)} days`
 
 /** What could not be kept, wherever it was done: what happened, what is kept, what to do. */
-export function NotKept() {
+export const NotKept = memo(function NotKept() {
   const failure = useAppSelector((state) => state.saving.failure)
   return failure ? (
     <p role="status" className="shrink-0 border-b-2 border-l-[5px] border-ink border-l-snag bg-snag-bg px-4 py-2 print:hidden">
       <b>The last act was not saved.</b> {failure} What was saved before is kept; do it once more.
     </p>
   ) : null
-}
+})
 
 /** Saved at, theme and units. */
-function Kept() {
+const Kept = memo(function Kept() {
   const dispatch = useAppDispatch()
-  const { theme, unit } = useAppSelector((state) => state.settings)
+  const theme = useAppSelector((state) => state.settings.theme)
   const saving = useAppSelector((state) => state.saving)
   return (
     <div className="hidden items-center gap-2 pr-4 pl-3.5 md:flex">
@@ -169,19 +169,21 @@ function Kept() {
       >
         {theme === 'light' ? <Moon size={20} aria-hidden /> : <Sun size={20} aria-hidden />}
       </button>
-      <Segmented
-        label="Unit"
-        onCloth
-        value={unit}
-        options={[
-          { value: 'in', label: 'in' },
-          { value: 'cm', label: 'cm' },
-        ]}
-        onChange={(next) => dispatch(settingsChanged({ unit: next }))}
-      />
+      <UnitSwitch />
     </div>
   )
-}
+})
+
+const UNITS = [
+  { value: 'in', label: 'in' },
+  { value: 'cm', label: 'cm' },
+] as const
+
+const UnitSwitch = memo(function UnitSwitch() {
+  const dispatch = useAppDispatch()
+  const unit = useAppSelector((state) => state.settings.unit)
+  return <Segmented label="Unit" onCloth value={unit} options={UNITS} onChange={(next) => dispatch(settingsChanged({ unit: next }))} />
+})
 
 const PLACES = [
   ['/', 'Today'],

@@ -1,3 +1,4 @@
+import { memo } from 'react'
 import type { Stage, StageState } from '@merry-tailor/core'
 import { Link } from 'react-router'
 import { stageName } from '../words/stages'
@@ -10,7 +11,7 @@ interface StitchProps {
 const PITCH = 100
 
 /** Progress as a running stitch on cloth. Every stage is a link and open at any time. */
-export function RunningStitch({ stages, current }: StitchProps) {
+export const RunningStitch = memo(function RunningStitch({ stages, current }: StitchProps) {
   return (
     <nav aria-label="Stages of this ticket" className="relative h-[68px]" style={{ width: PITCH * stages.length }}>
       <svg width={PITCH * stages.length} height={40} className="pointer-events-none absolute top-1.5 left-0" aria-hidden>
@@ -38,7 +39,7 @@ export function RunningStitch({ stages, current }: StitchProps) {
       </ol>
     </nav>
   )
-}
+})
 
 function Thread({ from, kind }: { from: number; kind: 'done' | 'now' | 'open' }) {
   const [a, b] = [from + 15, from + PITCH - 15]

@@ -1,10 +1,10 @@
 import { measures } from '@merry-tailor/core'
-import { useEffect, useState } from 'react'
+import { memo, useEffect, useState } from 'react'
 import { STANDS_MS } from '../api/news'
 import { useAppSelector } from '../state/store'
 
 /** What somebody else just pinned on this ticket, by name, so that no tape is taken that is taken. */
-export function SomebodyElse({ ticketId }: { ticketId: string }) {
+export const SomebodyElse = memo(function SomebodyElse({ ticketId }: { ticketId: string }) {
   const heard = useAppSelector((state) => state.news)
   const [seen, setSeen] = useState<number | null>(null)
   useEffect(() => {
@@ -20,4 +20,4 @@ export function SomebodyElse({ ticketId }: { ticketId: string }) {
       {/[a-z"']/i.test(asTyped) ? '' : ` ${unit}`} just now.
     </p>
   )
-}
+})

@@ -1,6 +1,6 @@
-import { stages, type TicketSheet } from '@merry-tailor/core'
+import { stages, type Stage, type StageState, type TicketSheet } from '@merry-tailor/core'
 import { ChevronLeft } from 'lucide-react'
-import { useState, type ReactNode } from 'react'
+import { memo, useMemo, useState } from 'react'
 import { Link, Navigate, Outlet, useLocation, useNavigate, useParams } from 'react-router'
 import { OpenBench, useActs, useOpenTicket } from '../bench'
 import { useTicketQuery } from '../api/queries'
@@ -63,16 +63,14 @@ function FramedStage() {
   useKeys({ '[': go(-1), ']': go(1) })
   const closed = sheet.ticket.state === 'closed'
   const room = pathname.split('/').at(-1) ?? ''
-  const listed = stages.map((stage) => ({ stage, state: progress.states[stage], to: `${base}/${stage}` }))
+  const listed = useMemo(() => stages.map((stage) => ({ stage, state: progress.states[stage], to: `${base}/${stage}` })), [progress.states, base])
   return (
     <div className="relative flex h-dvh flex-col overflow-hidden print:block print:h-auto print:overflow-visible">
       <Strip title={<TicketTitle sheet={sheet} name={name} />}>
         <div className="hidden md:block">
           <RunningStitch stages={listed} current={here} />
         </div>
-        <PhoneStages current={here} base={base}>
-          <MiniStitch states={listed} current={here} on="cloth" />
-        </PhoneStages>
+        <PhoneStages current={here} listed={listed} />
       </Strip>
       <Warnings />
       <NotKept />
@@ -154,18 +152,18 @@ function TicketTitle({ sheet, name }: { sheet: TicketSheet; name: string }) {
 }
 
 /** On a phone the stages open as full-width rows under the mini stitch. */
-function PhoneStages({ current, base, children }: { current: (typeof stages)[number]; base: string; children: ReactNode }) {
+const PhoneStages = memo(function PhoneStages({ current, listed }: { current: Stage; listed: readonly { stage: Stage; state: StageState; to: string }[] }) {
   return (
     <details className="group relative md:hidden">
       <summary className="flex min-h-11 cursor-pointer list-none flex-col items-end justify-center gap-1 px-3">
-        {children}
+        <MiniStitch states={listed} current={current} on="cloth" />
         <span className="text-[14px] leading-4 font-bold text-tape">{stageName(current)}</span>
       </summary>
       <ol className="fixed inset-x-0 top-[54px] z-30 border-b-2 border-ink bg-panel text-ink">
-        {stages.map((stage) => (
+        {listed.map(({ stage, to }) => (
           <li key={stage}>
             <Link
-              to={`${base}/${stage}`}
+              to={to}
               onClick={(event) => event.currentTarget.closest('details')?.removeAttribute('open')}
               className={`flex min-h-12 items-center border-b border-rule px-4 text-[16px] font-bold ${stage === current ? 'bg-tape text-tape-ink' : ''}`}
             >
@@ -176,7 +174,7 @@ function PhoneStages({ current, base, children }: { current: (typeof stages)[num
       </ol>
     </details>
   )
-}
+})
 
 /** `/tickets/:id` leads to the stage the work is at. */
 export function TicketStart() {

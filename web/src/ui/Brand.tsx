@@ -1,5 +1,6 @@
+import { memo } from 'react'
 /** The brand scrap: a snipped end of tape and the name. */
-export function Brand({ small = false }: { small?: boolean }) {
+export const Brand = memo(function Brand({ small = false }: { small?: boolean }) {
   return (
     <span className="inline-flex items-center gap-3.5">
       <svg width={small ? 18 : 22} height={small ? 36 : 45} viewBox="0 0 22 45" aria-hidden>
@@ -16,4 +17,4 @@ export function Brand({ small = false }: { small?: boolean }) {
       )}
     </span>
   )
-}
+})

@@ -1,5 +1,6 @@
+import { memo } from 'react'
 /** The pinked lower edge of the dark cloth. */
-export function PinkedEdge() {
+export const PinkedEdge = memo(function PinkedEdge() {
   return (
     <svg aria-hidden width="100%" height={5} className="pointer-events-none absolute top-full left-0 z-10 block" style={{ marginTop: -1 }}>
       <defs>
@@ -10,4 +11,4 @@ export function PinkedEdge() {
       <rect width="100%" height={5} fill="url(#pinking)" />
     </svg>
   )
-}
+})

@@ -48,7 +48,8 @@ export const TapeList = memo(function TapeList({ rows, active, onPick }: TapeLis
               measures[row.tape.measure]?.station === station ? (
                 <TapeItem
                   key={row.key}
-                  row={suspects.some((suspect) => suspect.measure === row.tape.measure) ? { ...row, doubt: true } : row}
+                  row={row}
+                  suspect={suspects.some((suspect) => suspect.measure === row.tape.measure)}
                   number={i + 1}
                   active={row.key === active}
                   onPick={onPick}
@@ -66,6 +67,8 @@ export const TapeList = memo(function TapeList({ rows, active, onPick }: TapeLis
 
 interface TapeItemProps {
   row: TapeRow
+  /** The form finds it odd beside the rest. */
+  suspect: boolean
   number: number
   active: boolean
   onPick: (key: string) => void
@@ -75,8 +78,9 @@ interface TapeItemProps {
   best: boolean
 }
 
-function TapeItem({ row, number, active, onPick, expected, best }: TapeItemProps) {
+const TapeItem = memo(function TapeItem({ row, suspect, number, active, onPick, expected, best }: TapeItemProps) {
   const measure = measures[row.tape.measure]
+  const doubt = row.doubt || suspect
   const path = row.tape.place ? PLACES[row.tape.place] : measure?.path
   return (
     <li className="border-b border-rule">
@@ -103,15 +107,19 @@ function TapeItem({ row, number, active, onPick, expected, best }: TapeItemProps
             {row.tape.either && !row.agreed ? `; or ${(measures[row.tape.either]?.name ?? '').toLowerCase()}` : ''}
           </span>
         </span>
-        {expected && !row.derived && !active ? <ExpectedValue measure={row.tape.measure} expected={expected} /> : <RowValue row={row} active={active} />}
-        <RowState row={row} active={active} />
+        {expected && !row.derived && !active ? (
+          <ExpectedValue measure={row.tape.measure} expected={expected} />
+        ) : (
+          <RowValue row={row} active={active} doubt={doubt} />
+        )}
+        <RowState row={row} active={active} doubt={doubt} />
         {active && <TickEdge />}
       </button>
     </li>
   )
-}
+})
 
-function RowValue({ row, active }: { row: TapeRow; active: boolean }) {
+function RowValue({ row, active, doubt }: { row: TapeRow; active: boolean; doubt: boolean }) {
   const kept = row.readings.filter((reading) => !reading.struck)
   const { measure } = row.tape
   if (active && row.agreed?.state !== 'agrees') {
@@ -139,13 +147,13 @@ function RowValue({ row, active }: { row: TapeRow; active: boolean }) {
     )
   }
   if (!row.agreed || row.agreed.mm === null) return <span />
-  const tone = active ? '' : row.doubt ? 'text-snag' : ''
+  const tone = active ? '' : doubt ? 'text-snag' : ''
   return (
     <span className={`text-right ${tone}`}>
       <span className={`block font-bold ${measures[measure]?.quantity === 'mass' ? 'text-[19px] leading-[24px]' : 'text-[25px] leading-[28px]'}`}>
         <RowNumber measure={measure} mm={row.agreed.mm} stacked />
       </span>
-      <span className={`block text-[15px] leading-[18px] ${active ? '' : row.doubt ? 'text-snag' : 'text-mute'}`}>
+      <span className={`block text-[15px] leading-[18px] ${active ? '' : doubt ? 'text-snag' : 'text-mute'}`}>
         {kept.slice(-3).map((reading) => (
           <span
             key={reading.id}
@@ -163,7 +171,7 @@ function RowValue({ row, active }: { row: TapeRow; active: boolean }) {
 
 const NEED_WORDS = { must: 'to take', warning: 'to check', sheet: 'if you like' } as const
 
-function RowState({ row, active }: { row: TapeRow; active: boolean }) {
+function RowState({ row, active, doubt }: { row: TapeRow; active: boolean; doubt: boolean }) {
   const state = row.agreed?.state ?? 'none'
   if (active)
     return (
@@ -171,7 +179,7 @@ function RowState({ row, active }: { row: TapeRow; active: boolean }) {
         {row.agreed?.state === 'agrees' ? <span className="text-[13.5px] font-bold">agree</span> : <ArrowRight size={20} strokeWidth={2.6} aria-hidden />}
       </span>
     )
-  if (row.doubt) return <State grade="fails" word="Take again" colour="text-snag" />
+  if (doubt) return <State grade="fails" word="Take again" colour="text-snag" />
   if (state === 'agrees') return <State grade="holds" word="agree" colour="text-holds" />
   if (state === 'third-wanted') return <State grade="doubt" word="3rd wanted" colour="text-chalk" />
   if (state === 'once') return <State grade="none" word="once" colour="text-mute" />
