@@ -49,7 +49,7 @@ test('a table from pasted cells, its bands dragged, a piece of our own, and the 
   // A piece of our own, laid flat.
   await page.goto('/gear')
   await page.getByLabel('Name written on the piece').fill('Journey peg')
-  await page.getByRole('button', { name: 'Take in a piece' }).click()
+  await page.getByRole('button', { name: 'Add a piece' }).click()
   await expect(page.getByRole('heading', { level: 1, name: 'Journey peg' })).toBeVisible()
   const flat = page.getByRole('region', { name: 'Laid flat' })
   await flat.getByRole('combobox', { name: 'Part laid flat' }).click()
@@ -73,12 +73,12 @@ test('a table from pasted cells, its bands dragged, a piece of our own, and the 
   await page.goto(`/tickets/${id}/choose`)
   await page.getByRole('button', { name: 'Journey peg', exact: true }).click()
   await expect(page.getByRole('heading', { level: 1, name: /Journey peg on/ })).toBeVisible()
-  await expect(page.getByRole('article', { name: 'What would settle it' })).toBeVisible()
+  await expect(page.getByRole('article', { name: 'What would decide the size' })).toBeVisible()
   await page.getByRole('link', { name: 'All sizes' }).click()
   await expect(page.getByRole('list', { name: 'Sizes, best first' }).getByText('Journey peg')).toBeVisible()
   await page.goBack()
   await page.getByRole('row', { name: /^Near/ }).getByRole('button').click()
-  await page.getByLabel(/The bench would say/).fill('For the journey')
+  await page.getByLabel(/Advised here/).fill('For the journey')
   await page.keyboard.press('Enter')
   await page.getByRole('button', { name: /Try Near/ }).click()
   await expect

@@ -4,6 +4,9 @@ import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 
+/** The server as the build made it. */
+export const SERVER = join(import.meta.dirname, '..', 'server', 'dist', 'main.mjs')
+
 /** A real server process of a journey's own, that can be killed and started again on the same file and port. */
 export interface OwnServer {
   address: string
@@ -29,7 +32,7 @@ export async function ownServer(): Promise<OwnServer> {
   const server: OwnServer = {
     address: `http://127.0.0.1:${port}`,
     start: async () => {
-      const started = spawn(process.execPath, ['--import', 'tsx', join(import.meta.dirname, '..', 'server', 'src', 'main.ts')], {
+      const started = spawn(process.execPath, [SERVER], {
         env: { ...process.env, MERRY_DATABASE: join(folder, 'shop.sqlite'), MERRY_PORT: String(port) },
         stdio: ['ignore', 'pipe', 'inherit'],
       })

@@ -127,7 +127,7 @@ test('the counter goes from one number to two sizes to try without any record', 
   await page.keyboard.press('Enter')
   await expect(page.getByRole('alert')).toContainText('One side, or all round?')
   await page.getByRole('button', { name: 'all round' }).click()
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Cedar on Counter dog:')
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Cedar on Dog at the counter:')
   // Whichever of the two the supplier still has is tried first: its shelf changes by the hour.
   await expect(page.getByRole('button', { name: /Try (Cedar, then Elm|Elm, then Cedar)/ })).toBeVisible()
 })

@@ -55,7 +55,7 @@ test('circumstances, other tools, a station drawn forward, a rest and the round 
   await page.getByRole('combobox', { name: 'Tool' }).click()
   await page.getByRole('option', { name: 'String and ruler' }).click()
   await page.getByRole('radio', { name: 'Left' }).click()
-  await page.getByText('how taken').click()
+  await page.getByText('change how').click()
   await page.getByRole('button', { name: 'wet' }).click()
   await page.getByRole('button', { name: 'Leaned' }).click()
   await page.getByRole('switch', { name: /one chalk mark/ }).click()

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, freshTicket, setLook, sheetOf, sheets, test } from './bench-of-one.ts'
+import { address, expect, freshTicket, setLook, sheetOf, sheets, test } from './bench-of-one.ts'
 
 test.describe('on a tablet', () => {
   test.use({ viewport: { width: 1024, height: 768 } })
@@ -27,6 +27,23 @@ test.describe('on a tablet', () => {
   })
 })
 
+test.describe('on a tablet with a finger', () => {
+  test.use({ viewport: { width: 1024, height: 768 }, hasTouch: true, isMobile: true })
+
+  test('no key is named where there are none', async ({ page, browser }) => {
+    const measure = `/tickets/${(await sheetOf('Halyard')).ticket.id}/measure`
+    const byMouse = await browser.newPage({ viewport: { width: 1024, height: 768 } })
+    for (const screen of ['/', measure]) {
+      await page.goto(screen)
+      await byMouse.goto(`${address()}${screen}`)
+      await expect(byMouse.locator('kbd:visible').first()).toBeVisible()
+      await expect(page.getByRole('heading').first()).toBeVisible()
+      await expect(page.locator('kbd:visible')).toHaveCount(0)
+    }
+    await byMouse.close()
+  })
+})
+
 for (const viewport of [
   { width: 1280, height: 800 },
   { width: 1024, height: 768 },
@@ -39,7 +56,7 @@ for (const viewport of [
       const id = await freshTicket([{ family: 'H11', way: 'stock' }])
       await page.goto(`/tickets/${id}/measure`)
       if (viewport.width < 700) await page.getByRole('button', { name: 'How', exact: true }).click()
-      await page.getByRole('button', { name: /how taken$/ }).click()
+      await page.getByRole('button', { name: /change how$/ }).click()
       const sheet = page.getByRole('dialog', { name: 'How it is taken' })
       await expect(sheet).toBeVisible()
       const { x, y, width, height } = (await sheet.boundingBox())!

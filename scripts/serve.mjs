@@ -3,9 +3,11 @@ import { spawn } from 'node:child_process'
 import { join } from 'node:path'
 import { root } from './setup.mjs'
 
-/** @returns the child process and the address it prints */
+const SERVER = join(root, 'server', 'dist', 'main.mjs')
+
+/** The server as `build` made it. @returns the child process and the address it prints */
 export function serve(env, { quiet = false } = {}) {
-  const child = spawn(process.execPath, ['--import', 'tsx', join(root, 'server', 'src', 'main.ts')], {
+  const child = spawn(process.execPath, ['--enable-source-maps', SERVER], {
     cwd: root,
     env: { ...process.env, ...env },
     stdio: ['ignore', 'pipe', 'inherit'],

@@ -50,8 +50,9 @@ export function installInTwo() {
   })
 }
 
-/** Builds the interface when its sources are newer than the last build. */
+/** Builds the interface, and the server as one file. */
 export function build() {
+  node('scripts/bundle-server.mjs')
   mkdirSync(join(root, '.cache'), { recursive: true })
   node('node_modules/vite/bin/vite.js', ['build', '--logLevel', 'warn'], { cwd: join(root, 'web') })
 }

@@ -6,18 +6,24 @@ import fc from 'fast-check'
 import { afterAll, beforeAll, expect, it } from 'vitest'
 import { openDatabase } from './db/open.ts'
 import { commands, writesOf, type Write } from './test/any-writes.ts'
+import { bundled } from './test/bundled.ts'
 import { AT, nextId, reading, sizeTable } from './test/shop.ts'
 
 const ROUNDS = 3
 let folder: string
+let server: ReturnType<typeof bundled>
 beforeAll(() => {
+  server = bundled()
   folder = mkdtempSync(join(tmpdir(), 'merry-kill-'))
 })
-afterAll(() => rmSync(folder, { recursive: true, force: true }))
+afterAll(() => {
+  server.remove()
+  rmSync(folder, { recursive: true, force: true })
+})
 
 /** Starts the real server in a process of its own; resolves with its address. */
 function start(file: string): Promise<{ child: ChildProcess; address: string }> {
-  const child = spawn(process.execPath, ['--import', 'tsx', join(import.meta.dirname, 'main.ts')], {
+  const child = spawn(process.execPath, [server.file], {
     env: { ...process.env, MERRY_DATABASE: file, MERRY_PORT: '0' },
     stdio: ['ignore', 'pipe', 'inherit'],
   })

@@ -5,13 +5,18 @@ import { connect } from 'node:net'
 import { mkdtempSync, statSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { afterEach, describe, expect, it } from 'vitest'
+import { afterAll, afterEach, beforeAll, describe, expect, it } from 'vitest'
+import { bundled } from './test/bundled.ts'
 
-const MAIN = join(import.meta.dirname, 'main.ts')
 /** An address of this computer that is not its own name: for the server, another device's way in. */
 const OTHER = '127.0.0.2'
 const PASS = 'nine brown dogs'
 const started: ChildProcess[] = []
+let built: ReturnType<typeof bundled>
+beforeAll(() => {
+  built = bundled()
+})
+afterAll(() => built.remove())
 afterEach(() => {
   for (const child of started.splice(0)) child.kill('SIGKILL')
 })
@@ -25,7 +30,7 @@ interface Started {
 }
 
 function start(env: Record<string, string>, folder = mkdtempSync(join(tmpdir(), 'merry-main-'))): Started {
-  const child = spawn(process.execPath, ['--import', 'tsx', MAIN], {
+  const child = spawn(process.execPath, [built.file], {
     env: { PATH: process.env.PATH ?? '', MERRY_DATABASE: join(folder, 'shop', 'shop.sqlite'), ...env },
     stdio: ['ignore', 'pipe', 'pipe'],
   })

@@ -1,7 +1,6 @@
 import Database from 'better-sqlite3'
 import { existsSync, mkdirSync, readFileSync, readdirSync } from 'node:fs'
 import { dirname, join } from 'node:path'
-import { fileURLToPath } from 'node:url'
 import { run as ground } from './migrations/0004-ground.ts'
 import { lookBeforeOpening, lookThrough, OURS } from './open-eyes.ts'
 
@@ -15,7 +14,7 @@ export class NewerDatabaseError extends Error {
 /** What of a migration SQL cannot say, by its version: run after its SQL, in the same transaction. */
 const WITH_CODE: Readonly<Record<number, (db: Db) => void>> = { 4: ground }
 
-const FOLDER = join(dirname(fileURLToPath(import.meta.url)), 'migrations')
+const FOLDER = join(import.meta.dirname, 'migrations')
 
 interface Migration {
   version: number

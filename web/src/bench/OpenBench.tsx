@@ -41,7 +41,7 @@ export function OpenBench({ sheet, children }: { sheet: TicketSheet; children: R
   const { first, extra } = useAppSelector((state) => benchOf(state, sheet.ticket.id))
   const body = useShared(useMemo(() => bodyOf(sheet.readings, rules), [sheet.readings, rules]))
   const progress = useShared(useMemo(() => progressOf(sheet, on, rules), [sheet, on, rules]))
-  const open = useMemo((): OpenTicket => ({ sheet, progress, body, name: sheet.dog?.name ?? 'Counter dog' }), [sheet, progress, body])
+  const open = useMemo((): OpenTicket => ({ sheet, progress, body, name: sheet.dog?.name ?? 'Dog at the counter' }), [sheet, progress, body])
   // A pin changes one row: the others stay the same objects and are not drawn anew.
   const tapes = useShared(useMemo(() => tapesOf(sheet, body, rules, first, extra), [sheet, body, rules, first, extra]))
   const form = useReadForm(open, tapes)

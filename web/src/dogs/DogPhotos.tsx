@@ -60,7 +60,7 @@ export function DogPhotos({ dogId, photos }: { dogId: string; photos: readonly P
                     {newest.by ? `, ${newest.by}` : ''}
                   </p>
                   <button type="button" className="min-h-11 text-[14px] font-semibold underline" onClick={() => void remove({ dogId, id: newest.id })}>
-                    Take out
+                    Remove
                   </button>
                 </>
               ) : (

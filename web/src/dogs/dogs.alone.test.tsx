@@ -119,7 +119,7 @@ describe('a dog’s page', () => {
     expect(within(photos).getByRole('img', { name: /Side, 5 October 2026/ })).toBeDefined()
     fireEvent.change(within(photos).getByLabelText('Front photograph'), { target: { files: [new File(['no picture'], 'x.jpg')] } })
     expect((await within(photos).findByRole('alert')).textContent).toContain('no picture that can be read')
-    fireEvent.click(within(photos).getByRole('button', { name: 'Take out' }))
+    fireEvent.click(within(photos).getByRole('button', { name: 'Remove' }))
     await waitFor(() => expect(testShop().sent.at(-1)?.method).toBe('DELETE'))
   })
 

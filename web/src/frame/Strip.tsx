@@ -12,6 +12,7 @@ import { settingsChanged } from '../state/settings'
 import { useAppDispatch, useAppSelector } from '../state/store'
 import { DAMAGED_BOOK } from '../words/damaged-book'
 import { clock, longDay } from '../state/today'
+import { useTitle } from '../state/use-title'
 
 /** The dark cloth along the top: brand, what is open, stitch or places, and what is kept. */
 export function Strip({ title, children }: { title: ReactNode; children: ReactNode }) {
@@ -224,6 +225,7 @@ export function Places() {
 
 /** A place's frame: strip with its name and the places, then the room. */
 export function PlaceFrame({ name, detail, children }: { name: string; detail: string; children: ReactNode }) {
+  useTitle(name)
   return (
     <div className="relative flex h-dvh flex-col overflow-hidden">
       <Strip

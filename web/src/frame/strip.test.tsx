@@ -28,6 +28,7 @@ describe('the strip along the top', () => {
   it('names the place, and every other is one link away', () => {
     open()
     expect(screen.getByRole('heading', { level: 1, name: 'Sizes' })).toBeDefined()
+    expect(document.title).toBe('Sizes · Merry Tailor')
     const places = within(screen.getByRole('navigation', { name: 'Places' }))
     expect(places.getAllByRole('link').map((link) => link.textContent)).toEqual(['Today', 'Dogs', 'Sizes', 'Gear', 'Shop'])
     expect(places.getByRole('link', { current: 'page' }).textContent).toBe('Sizes')

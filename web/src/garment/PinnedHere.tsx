@@ -135,11 +135,11 @@ export function PinnedHere({ hand, drafted, round, rounds }: PinnedHereProps) {
               {isOpen && (
                 <button
                   type="button"
-                  aria-label={`Take out the pin: ${where}`}
+                  aria-label={`Remove the pin: ${where}`}
                   onClick={() => void onceOut(() => keep({ ...move, mm: 0 }))}
                   className="min-h-11 px-2 font-semibold underline"
                 >
-                  Take out
+                  Remove
                 </button>
               )}
             </li>

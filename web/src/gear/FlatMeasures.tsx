@@ -56,8 +56,8 @@ export function FlatMeasures({ piece, onSave }: FlatMeasuresProps) {
             <span className="ml-auto">
               <Worded text={short === long ? lengthText(short, look, true) : `${lengthText(short, look)} to ${lengthText(long, look, true)}`} />
             </span>
-            <button type="button" onClick={() => remove(id)} className="min-h-11 px-2 font-semibold underline" aria-label={`Take ${measureName(id)} off`}>
-              take off
+            <button type="button" onClick={() => remove(id)} className="min-h-11 px-2 font-semibold underline" aria-label={`Remove ${measureName(id)}`}>
+              remove
             </button>
           </li>
         ))}

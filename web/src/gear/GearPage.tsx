@@ -76,7 +76,7 @@ export function GearPage() {
           ) : piece ? (
             <PieceView key={piece.id} piece={piece} />
           ) : (
-            <Empty>Nothing here yet. Take in the first piece: lay it flat, measure it, and Choose will say which dogs it may fit.</Empty>
+            <Empty>Nothing here yet. Add the first piece: lay it flat, measure it, and Choose will say which dogs it may fit.</Empty>
           )}
         </ListPane>
       )}
@@ -125,7 +125,7 @@ function NewOne({ onMade }: { onMade: (id: string) => void }) {
       />
       <Picker label="Kind" value={family} options={FAMILY_IDS.map((id) => ({ value: id, label: families[id].name }))} onChange={setFamily} className="w-full" />
       <button type="submit" className="min-h-14 w-full rounded-[2px] border-2 border-ink bg-tape px-4 text-[18px] font-bold text-tape-ink">
-        Take in a piece
+        Add a piece
       </button>
     </form>
   )

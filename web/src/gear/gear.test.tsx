@@ -48,10 +48,10 @@ describe('Gear', () => {
   it('takes in a piece by the name written on it, and not without one', async () => {
     open()
     await screen.findByText(/Nothing here yet/)
-    fireEvent.click(screen.getByRole('button', { name: 'Take in a piece' }))
+    fireEvent.click(screen.getByRole('button', { name: 'Add a piece' }))
     expect((await screen.findByRole('alert')).textContent).toContain('type that')
     fireEvent.change(screen.getByLabelText('Name written on the piece'), { target: { value: 'Peg 4' } })
-    fireEvent.click(screen.getByRole('button', { name: 'Take in a piece' }))
+    fireEvent.click(screen.getByRole('button', { name: 'Add a piece' }))
     await screen.findByRole('heading', { level: 1, name: 'Peg 4' })
     await waitFor(() => expect(testShop().sent[0]?.body).toMatchObject({ tag: 'Peg 4', family: 'H01', flat: {} }))
   })

@@ -53,7 +53,7 @@ describe('carts and cars under Gear', () => {
     ] as const) {
       fireEvent.keyDown(screen.getByRole('combobox', { name: 'Kind of rig' }), { key: 'Enter' })
       fireEvent.click(await screen.findByRole('option', { name: new RegExp(`^${kind}`) }))
-      fireEvent.click(await screen.findByRole('button', { name: `Take in ${taken}` }))
+      fireEvent.click(await screen.findByRole('button', { name: `Add ${taken}` }))
       await waitFor(() => expect(testShop().sent.at(-1)).toMatchObject({ method: 'PUT', body: { kind: kind.toLowerCase() } }))
       const { id: _, ...body } = testShop().sent.at(-1)?.body as Rig
       expect([kind, NewRig.safeParse(body).success]).toEqual([kind, true])

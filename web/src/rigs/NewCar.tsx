@@ -7,7 +7,7 @@ export function NewCar({ onMade, known, ownerId = null }: { onMade: (id: string)
   const [addCar] = useAddCarMutation()
   return (
     <TakeIn onMade={onMade} onTake={(id) => addCar({ id, body: { ...FIRST_CAR, ownerId, name: `Car ${known + 1}`, at: new Date().toISOString() } })}>
-      Take in a car
+      Add a car
     </TakeIn>
   )
 }

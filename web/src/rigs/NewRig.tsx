@@ -29,7 +29,7 @@ export function NewRig({ onMade, known }: { onMade: (id: string) => void; known:
         onMade={onMade}
         onTake={(id) => addRig({ id, body: { ...FIRST_RIGS[kind], name: `${NOUNS[kind][0]} ${known + 1}`, at: new Date().toISOString() } })}
       >
-        {`Take in ${NOUNS[kind][1]}`}
+        {`Add ${NOUNS[kind][1]}`}
       </TakeIn>
     </div>
   )

@@ -61,7 +61,7 @@ export function Fitters() {
           }}
           className="flex-1"
         />
-        <Button type="submit">Take in</Button>
+        <Button type="submit">Add</Button>
       </form>
       {chosen && (
         <>

@@ -80,7 +80,7 @@ export function PastePage() {
               disabled={text.trim() === ''}
               className="min-h-14 rounded-[2px] border-2 border-ink bg-tape px-6 text-[18px] font-bold text-tape-ink disabled:bg-tape-rest"
             >
-              {text.trim() === '' ? 'Waits for cells' : 'Read the cells'}
+              {text.trim() === '' ? 'Paste the cells first' : 'Read the cells'}
             </button>
           </form>
         )}

@@ -71,11 +71,11 @@ export function TableCells({ draft, problems, onChange }: TableCellsProps) {
             from, to, {column.kind === 'measure' && column.id === 'M00' ? weightUnitOf(draft.unit) : draft.unit}
             <button
               type="button"
-              aria-label={`Take out the column ${wordOf(column)}`}
+              aria-label={`Remove the column ${wordOf(column)}`}
               onClick={() => onChange({ columns: draft.columns.filter((each) => each !== column) })}
               className="min-h-11 px-1 font-semibold underline"
             >
-              take out
+              remove
             </button>
           </span>
         </>
@@ -115,17 +115,17 @@ export function TableCells({ draft, problems, onChange }: TableCellsProps) {
         ]
       : []),
     {
-      id: 'take out',
-      header: () => <span className="sr-only">Take out</span>,
+      id: 'remove',
+      header: () => <span className="sr-only">Remove</span>,
       meta: { cell: 'py-1.5' },
       cell: ({ row: { original: row, index } }) => (
         <button
           type="button"
-          aria-label={`Take out size ${row.label || index + 1}`}
+          aria-label={`Remove size ${row.label || index + 1}`}
           onClick={() => onChange({ rows: draft.rows.filter((each) => each !== row) })}
           className="min-h-11 px-2 text-[14px] font-semibold underline"
         >
-          take out
+          remove
         </button>
       ),
     },

@@ -78,7 +78,7 @@ describe('the size-table editor', () => {
     expect(screen.getByText('Row 1 is called S too.')).toBeDefined()
     fireEvent.click(screen.getByRole('button', { name: 'Publish table' }))
     expect(testShop().sent).toEqual([])
-    fireEvent.click(screen.getAllByRole('button', { name: 'Take out size S' })[1]!)
+    fireEvent.click(screen.getAllByRole('button', { name: 'Remove size S' })[1]!)
     fireEvent.click(screen.getByRole('button', { name: 'Publish table' }))
     await waitFor(() =>
       expect(testShop().sent[0]).toMatchObject({
@@ -97,7 +97,7 @@ describe('the size-table editor', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Its column' }))
     fireEvent.change(screen.getByLabelText('S, Belly, from'), { target: { value: '40' } })
     fireEvent.change(screen.getByLabelText('S, Belly, to'), { target: { value: '52' } })
-    fireEvent.click(screen.getByRole('button', { name: 'Take out size 3' }))
+    fireEvent.click(screen.getByRole('button', { name: 'Remove size 3' }))
     fireEvent.click(screen.getByRole('button', { name: 'Publish table' }))
     await waitFor(() => expect((testShop().sent[0]?.body as SizeTable).sizes[0]?.straps).toEqual({ Belly: [400, 520] }))
   })

@@ -12,6 +12,7 @@ import { useAppSelector } from '../state/store'
 import { clock, dayWords } from '../state/today'
 import { useToday } from '../state/use-today'
 import { useKeys } from '../state/use-keys'
+import { useTitle } from '../state/use-title'
 import { useOnce } from '../state/use-once'
 import { Button } from '../ui/controls/Button'
 import { MiniStitch } from '../ui/stitch/MiniStitch'
@@ -52,6 +53,7 @@ function FramedStage() {
   const { pathname } = useLocation()
   const navigate = useNavigate()
   const here = stageOf(pathname) ?? progress.stage
+  useTitle(`${name}, ${stageName(here)}`)
   const at = stages.indexOf(here)
   const base = `/tickets/${sheet.ticket.id}`
   const go = (by: number) => () => {

@@ -21,11 +21,12 @@ describe('the frame of a ticket', () => {
   it('hands its stage the sheet, the agreed body and the dog’s name', async () => {
     renderStage(aTicket({ readings: [aReading('M14', 588), aReading('M14', 590)] }), 'measure', <Here />)
     expect(await screen.findByText(/^Tern at measure, back 589$/)).toBeDefined()
+    expect(document.title).toBe('Tern, Measure · Merry Tailor')
   })
 
   it('names a dog without a record by where it is', async () => {
     renderStage(aTicket({ dog: null }), 'measure', <Here />)
-    expect(await screen.findByText(/^Counter dog at/)).toBeDefined()
+    expect(await screen.findByText(/^Dog at the counter at/)).toBeDefined()
     expect(screen.getByText('No dog record yet')).toBeDefined()
   })
 

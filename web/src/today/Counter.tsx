@@ -229,7 +229,7 @@ export function Counter({ inputRef, wished }: { inputRef: Ref<HTMLInputElement>;
           />
         )}
         <button type="submit" className="border-l border-edge px-3 font-bold hover:bg-bench">
-          size to try
+          Show the size
         </button>
       </div>
       <p

@@ -186,17 +186,17 @@ export function TodayPage() {
           </div>
           <FoldedReminders />
           <footer className="hidden h-11 shrink-0 items-center gap-4 border-t-2 border-ink px-4 text-mute phone:flex">
-            <span className="flex items-center gap-1.5">
+            <span className="flex items-center gap-1.5 pointer-coarse:hidden!">
               <KeyCap>↑</KeyCap>
               <KeyCap>↓</KeyCap> move
             </span>
-            <span className="flex items-center gap-1.5">
+            <span className="flex items-center gap-1.5 pointer-coarse:hidden!">
               <KeyCap>Enter</KeyCap> do the yellow thing
             </span>
             <button type="button" className="flex min-h-11 items-center gap-1.5" onClick={() => void openTicket({})}>
               <KeyCap>N</KeyCap> new ticket
             </button>
-            <span className="ml-auto flex items-center gap-1.5">
+            <span className="ml-auto flex items-center gap-1.5 pointer-coarse:hidden!">
               <KeyCap>?</KeyCap> all keys
             </span>
           </footer>

@@ -6,7 +6,7 @@ const shortDay = (day: string): string => format(parseISO(day), 'd MMM')
 const NAMES: Readonly<Record<Stage, string>> = { ask: 'Ask', measure: 'Measure', choose: 'Choose', 'try-on': 'Try on', finish: 'Finish' }
 export const stageName = (stage: Stage): string => NAMES[stage]
 
-const WAYS: Readonly<Record<ItemWay, string>> = { stock: 'Stock', 'quick-ship': 'Quick-ship', made: 'Made to measure', undecided: 'Not decided' }
+const WAYS: Readonly<Record<ItemWay, string>> = { stock: 'Stock', 'quick-ship': 'Quick-ship', made: 'Made to measure', undecided: 'Way still open' }
 export const wayName = (way: ItemWay): string => WAYS[way]
 
 export const familyName = (family: string): string => (family in FAMILY_NAMES ? FAMILY_NAMES[family as FamilyId] : family)

@@ -1,6 +1,6 @@
 import type { RankedWay, WayReason } from '@merry-tailor/core'
 
-export const WAY_VERDICTS: Readonly<Record<RankedWay['verdict'], string>> = { first: 'First', works: 'Works too', 'not-now': 'Not now' }
+export const WAY_VERDICTS: Readonly<Record<RankedWay['verdict'], string>> = { first: 'Best', works: 'Possible', 'not-now': 'Not this time' }
 
 /** What a reason says for, and against. */
 export const WAY_REASONS: Readonly<Record<WayReason, readonly [string, string]>> = {

@@ -191,7 +191,7 @@ export function ChooseStage() {
       {saveError && <Problem className="mb-2">Not saved. {saveError} The choice stays here; try again.</Problem>}
       {overrules && advice && table && (
         <TextField
-          label={`The bench would say: ${adviceWords(advice, table)}. Why otherwise?`}
+          label={`Advised here: ${lowerFirst(adviceWords(advice, table))}. Why another?`}
           value={why}
           maxLength={300}
           problem={whyProblem ?? undefined}

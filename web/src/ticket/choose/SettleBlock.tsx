@@ -22,12 +22,12 @@ export function SettleBlock({ table: whole, body, form, near }: { table: OfferFa
   const again = best && !body[best.measure]?.guess
   const more = others.filter((each) => each.gain >= 0.04).slice(0, 2)
   return (
-    <article aria-label="What would settle it" className="border-[1.5px] border-ink bg-panel px-4 py-3">
-      <h2 className="text-[18px] leading-[22px]">What would settle it</h2>
+    <article aria-label="What would decide the size" className="border-[1.5px] border-ink bg-panel px-4 py-3">
+      <h2 className="text-[18px] leading-[22px]">What would decide the size</h2>
       {settled.says === 'nothing' && <p className="mt-1">The first tape. Any of those this maker sizes by.</p>}
       {settled.says === 'settled' && near.length === 2 && (
         <p className="mt-1">
-          {name} lies between <b>{near[0]}</b> and <b>{near[1]}</b>, and no tape would be expected to change that. Only a try-on settles this.
+          {name} lies between <b>{near[0]}</b> and <b>{near[1]}</b>, and no tape would be expected to change that. Only a try-on decides this.
         </p>
       )}
       {settled.says === 'settled' && near.length < 2 && (
@@ -40,7 +40,7 @@ export function SettleBlock({ table: whole, body, form, near }: { table: OfferFa
           On paper none of these sizes fits, and no tape would be expected to change that. Another maker, another kind, or made to measure.
         </p>
       )}
-      {settled.says === 'try-on' && !guess && <p className="mt-1">Only a try-on settles this. No tape would be expected to change the choice.</p>}
+      {settled.says === 'try-on' && !guess && <p className="mt-1">Only a try-on decides this. No tape would be expected to change the choice.</p>}
       {settled.says === 'try-on' && guess && (
         <>
           <p className="mt-1">No one tape decides this alone, but {measureName(guess.measure).toLowerCase()} is only guessed so far.</p>

@@ -123,7 +123,7 @@ describe('what Choose says of one dog', () => {
     const soon = new Date(Date.now() + 5 * 86_400_000).toISOString().slice(0, 10)
     open({ readings: [...twice('M01', 600), ...twice('M13', 800)], ticket: { activities: ['sled-team'], neededOn: soon } })
     const ways = await screen.findByRole('region', { name: 'Ways to get it' })
-    await waitFor(() => expect(within(ways).getAllByText('Not now').length).toBeGreaterThan(1))
+    await waitFor(() => expect(within(ways).getAllByText('Not this time').length).toBeGreaterThan(1))
     const press = await screen.findByRole('button', { name: /Order it made to measure/ })
     expect(press.className).not.toMatch(/\bbg-tape\b/)
     expect(press.textContent).toMatch(/too late for .*; it would come/)

@@ -223,7 +223,7 @@ export function DocketPage({ whose = 'shop' }: { whose?: Whose }) {
           </>
         )}
         <footer>
-          <span>{ticket.nextLookOn ? `Look again on ${longDay(ticket.nextLookOn)}` : 'Next look: not set'}</span>
+          <span>{ticket.nextLookOn ? `Next visit on ${longDay(ticket.nextLookOn)}` : 'Next visit: not set'}</span>
           <svg width={192} height={16} aria-label="Scale: this line is 2 in" role="img">
             <path d="M1 2V10H191V2" fill="none" stroke="currentColor" strokeWidth={1.2} />
             <text x={96} y={8} textAnchor="middle" fontSize={9}>

@@ -112,7 +112,7 @@ export function FinishStage() {
           )}
           <div className="grid gap-3 border-t-2 border-ink pt-3">
             <DayField
-              label="Look again on"
+              label="Next visit on"
               value={ticket.nextLookOn ?? ''}
               hint="Growth, weight and straps change."
               onSave={(day, seen) =>

@@ -21,7 +21,7 @@ describe('Finish', () => {
     renderStage(aTicket(), 'finish', <FinishStage />)
     const panel = await screen.findByRole('region', { name: 'Finish' })
     expect(panel.textContent).toContain('Still open: harness neck was not taken; a size is not chosen yet; not every check was seen to hold')
-    const look = within(panel).getByLabelText('Look again on')
+    const look = within(panel).getByLabelText('Next visit on')
     fireEvent.change(look, { target: { value: '2026-12-24' } })
     fireEvent.blur(look)
     await waitFor(() => expect(testShop().sent.at(-1)?.body).toEqual({ changes: [{ field: 'nextLookOn', from: null, to: '2026-12-24' }] }))

@@ -142,7 +142,8 @@ export function HitchRoom() {
             onClick={lock}
             className="flex min-h-14 w-full items-center justify-between rounded-[2px] border-2 border-ink bg-tape px-4 text-[18px] font-bold text-tape-ink disabled:bg-tape-rest"
           >
-            {isLocked ? 'This hitch is on the ticket' : tooShort ? 'Waits for a longer line' : 'Lock this hitch'} <KeyCap tone="tape">Enter</KeyCap>
+            {isLocked ? 'This hitch is on the ticket' : tooShort ? 'Waits for a longer line' : 'Put this hitch on the ticket'}{' '}
+            <KeyCap tone="tape">Enter</KeyCap>
           </button>
         </div>
       </section>

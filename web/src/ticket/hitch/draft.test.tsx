@@ -92,7 +92,7 @@ describe('what a drafting harness draws', () => {
     delete testShop().answers['GET /rigs']
     const ticket = sheet()
     renderStage(ticket, 'draft', <DraftRoom />)
-    fireEvent.click(await screen.findByRole('button', { name: 'Take in a cart' }))
+    fireEvent.click(await screen.findByRole('button', { name: 'Add a cart' }))
     await addLoad('18 kg')
     fireEvent.click(await screen.findByRole('button', { name: /^Lock this set-up/ }))
     const setUps = () => testShop().sent.filter(({ path }) => path.includes('/set-ups/'))
@@ -169,7 +169,7 @@ describe('what a drafting harness draws', () => {
   it('takes in a first cart where there is none', async () => {
     delete testShop().answers['GET /rigs']
     renderStage(sheet(), 'draft', <DraftRoom />)
-    fireEvent.click(await screen.findByRole('button', { name: 'Take in a cart' }))
+    fireEvent.click(await screen.findByRole('button', { name: 'Add a cart' }))
     await waitFor(() =>
       expect(testShop().sent.at(-1)).toMatchObject({
         method: 'PUT',

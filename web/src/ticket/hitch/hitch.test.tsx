@@ -53,7 +53,7 @@ describe('the hitch', () => {
 
   it('C06 locks the hitch as a record of the ticket, no reading of the dog', async () => {
     await open()
-    fireEvent.click(screen.getByRole('button', { name: /Lock this hitch/ }))
+    fireEvent.click(screen.getByRole('button', { name: /Put this hitch on the ticket/ }))
     await waitFor(() => expect(testShop().sent.filter(({ path }) => path.includes('/hitches/'))).toHaveLength(1))
     expect(testShop().sent[0]?.body).toMatchObject({ where: 'sled', heightMm: 200, lineMm: 3000 })
     expect(testShop().sent.some(({ path }) => path.includes('/readings/'))).toBe(false)

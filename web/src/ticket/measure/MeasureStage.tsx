@@ -204,7 +204,7 @@ function Bench() {
         </h2>
         <BenchTools rows={rows} onPick={pick} />
         <TapeList rows={rows} active={active} onPick={pick} />
-        <footer className="flex h-11 shrink-0 items-center gap-3 border-t-2 border-ink px-3.5 text-[14.5px] text-mute">
+        <footer className="flex h-11 shrink-0 items-center gap-3 border-t-2 border-ink px-3.5 text-[14.5px] text-mute pointer-coarse:hidden!">
           <span className="flex items-center gap-1">
             <KeyCap>↑</KeyCap>
             <KeyCap>↓</KeyCap> move

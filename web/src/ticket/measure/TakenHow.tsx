@@ -23,7 +23,7 @@ export const TakenHow = memo(function TakenHow({ row }: { row: TapeRow }) {
     bench.postureDoubt ? `doubt: ${bench.postureDoubt.toLowerCase()}` : '',
     bench.chalkMark ? 'chalk mark' : '',
     bench.remark ? 'remark' : '',
-    fitter ? `by ${fitter}` : 'by whom?',
+    fitter ? `by ${fitter}` : 'measured by nobody named',
     helper ? `held by ${helper}` : '',
   ].filter(Boolean)
   return (
@@ -52,7 +52,7 @@ export const TakenHow = memo(function TakenHow({ row }: { row: TapeRow }) {
       <Popover.Root>
         <Popover.Trigger className="flex min-h-11 min-w-0 flex-1 items-center justify-between gap-2 border border-edge px-3 text-left text-[14.5px] hover:bg-bench">
           <span className="truncate">{said.join(', ')}</span>
-          <span className="shrink-0 font-semibold underline">how taken</span>
+          <span className="shrink-0 font-semibold underline">change how</span>
         </Popover.Trigger>
         <Popover.Portal>
           <Popover.Content

@@ -38,7 +38,7 @@ export const TapeList = memo(function TapeList({ rows, active, onPick }: TapeLis
                   className="min-h-11 px-2.5 text-[14px] font-semibold underline"
                   aria-label={`${STATIONS[station]} first`}
                 >
-                  do it now
+                  take these first
                 </button>
               )}
             </div>

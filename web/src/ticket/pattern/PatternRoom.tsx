@@ -253,10 +253,10 @@ function Bench({ item, family, hand, wished, drafted, form, busy, changing }: Be
           <span className="flex flex-wrap items-center gap-x-3 py-1 text-mute max-md:hidden">
             {tab === 'cut' && (
               <>
-                <span className="inline-flex items-center gap-1.5">
+                <span className="inline-flex items-center gap-1.5 pointer-coarse:hidden!">
                   <KeyCap>Tab</KeyCap> next edge
                 </span>
-                <span className="inline-flex items-center gap-1.5">
+                <span className="inline-flex items-center gap-1.5 pointer-coarse:hidden!">
                   <KeyCap>←</KeyCap>
                   <KeyCap>→</KeyCap> edge by {say(drag.step)}
                 </span>

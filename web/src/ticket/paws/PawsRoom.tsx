@@ -163,7 +163,7 @@ function OneSet({ item }: { item: Item }) {
         <header className="flex shrink-0 flex-wrap items-center justify-between gap-x-4 gap-y-1 border-b-2 border-ink bg-bench px-4 py-2">
           <h1 className="text-[23px] leading-7">Boots for {name}</h1>
           <div className="flex max-w-full items-center gap-3 overflow-x-auto">
-            <span className="text-[14.5px] text-mute max-bench:hidden">
+            <span className="text-[14.5px] text-mute max-bench:hidden pointer-coarse:hidden!">
               Footing <KeyCap>O</KeyCap>
             </span>
             <Segmented label="Footing" value={footing} options={[...FOOTING_OPTIONS]} onChange={setFooting} />

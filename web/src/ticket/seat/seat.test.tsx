@@ -96,7 +96,7 @@ describe('the dog in its seat', () => {
     delete testShop().answers['GET /cars']
     renderStage(sheet(), 'seat', <SeatRoom />)
     expect(await screen.findByText(/a middling rear seat is drawn/)).toBeDefined()
-    fireEvent.click(screen.getByRole('button', { name: 'Take in a car' }))
+    fireEvent.click(screen.getByRole('button', { name: 'Add a car' }))
     await waitFor(() =>
       expect(testShop().sent.at(-1)).toMatchObject({ method: 'PUT', path: expect.stringMatching(/^\/cars\//) as string, body: { name: 'Car 1' } }),
     )

@@ -63,7 +63,7 @@ describe('a garment pinned on the dog', () => {
     await waitFor(() => expect(sent('/choices/')).toHaveLength(1))
     const { moves } = (sent('/choices/')[0] as { plan: { moves: unknown[] } }).plan
     expect(moves).toMatchObject([{ mm: -12.7, at: 0.5, round: round.id }])
-    fireEvent.click(within(pins).getByRole('button', { name: /^Take out the pin/ }))
+    fireEvent.click(within(pins).getByRole('button', { name: /^Remove the pin/ }))
     await waitFor(() => expect(within(pins).queryByText(/^Round 1/)).toBeNull())
     await waitFor(() => expect(sent('/choices/')).toHaveLength(2))
     expect((sent('/choices/')[1] as { was: string }).was).not.toBeNull()
