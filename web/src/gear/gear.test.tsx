@@ -74,7 +74,7 @@ describe('Gear', () => {
     keep()
     await waitFor(() => expect(changes()).toEqual([{ field: 'flat', from: {}, to: { M01: [580, 580] } }]))
     expect(await within(flat).findByText('harness neck', { selector: 'span.text-mute' })).toBeDefined()
-    fireEvent.click(within(flat).getByRole('button', { name: 'Take Harness neck off' }))
+    fireEvent.click(within(flat).getByRole('button', { name: 'Remove Harness neck' }))
     await waitFor(() => expect(changes().at(-1)).toMatchObject({ to: {} }))
   })
 

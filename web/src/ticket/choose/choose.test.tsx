@@ -64,7 +64,9 @@ describe('Choose', () => {
   it('moves through the sizes by arrow keys', async () => {
     renderStage(aTicket({ readings: twice('M07', 650) }), 'choose', <ChooseStage />)
     await screen.findByRole('heading', { level: 1, name: /M on Tern/ })
-    const labels = within(within(screen.getByRole('region', { name: 'Sizes' })).getByRole('table'))
+    // What is foretold of it comes as a table of its own, later.
+    const [sizes] = screen.getAllByRole('table')
+    const labels = within(sizes as HTMLElement)
       .getAllByRole('button')
       .map((each) => each.textContent)
     fireEvent.keyDown(document.body, { key: 'ArrowDown' })
