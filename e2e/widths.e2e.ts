@@ -27,12 +27,32 @@ test.describe('on a tablet', () => {
   })
 })
 
+for (const width of [768, 700])
+  test.describe(`on an upright tablet of ${width}`, () => {
+    test.use({ viewport: { width, height: 1024 } })
+
+    test('the strip keeps its parts apart, the tapes stand in a row, and the number typed has its room', async ({ page }) => {
+      await page.goto(`/tickets/${(await sheetOf('Halyard')).ticket.id}/measure`)
+      await page.locator('#length-entry').fill('25 3/8')
+      // What runs out of its part of the strip lies over the next.
+      const run = await page.locator('header.on-cloth > div:visible').evaluateAll((all) => all.map((each) => each.scrollWidth - each.clientWidth))
+      expect(run.length).toBeGreaterThan(1)
+      expect(Math.max(...run)).toBeLessThanOrEqual(1)
+      const [first, second] = await page.getByRole('region', { name: 'Tapes for this ticket' }).getByRole('listitem').all()
+      const [a, b] = [await first?.boundingBox(), await second?.boundingBox()]
+      expect(b?.x).toBeGreaterThanOrEqual((a?.x ?? 0) + (a?.width ?? 0) - 1)
+      const field = page.locator('#length-entry')
+      expect((await field.boundingBox())?.width).toBeGreaterThan(220)
+      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width)
+    })
+  })
+
 test.describe('on a tablet with a finger', () => {
   test.use({ viewport: { width: 1024, height: 768 }, hasTouch: true, isMobile: true })
 
   test('no key is named where there are none', async ({ page, browser }) => {
     const measure = `/tickets/${(await sheetOf('Halyard')).ticket.id}/measure`
-    const byMouse = await browser.newPage({ viewport: { width: 1024, height: 768 } })
+    const byMouse = await browser.newPage({ viewport: { width: 1024, height: 768 }, hasTouch: false, isMobile: false })
     for (const screen of ['/', measure]) {
       await page.goto(screen)
       await byMouse.goto(`${address()}${screen}`)

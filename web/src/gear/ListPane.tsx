@@ -16,8 +16,8 @@ interface ListPaneProps {
 export function ListPane({ label, pickedLabel, rows, current, onPick, foot, children }: ListPaneProps) {
   const picked = useRef<HTMLElement>(null)
   return (
-    <div className="quiet-scroll min-h-0 flex-1 md:grid md:grid-cols-[316px_1fr] md:overflow-hidden" tabIndex={-1}>
-      <section aria-label={label} className="flex min-h-0 flex-col bg-panel md:border-r-2 md:border-ink">
+    <div className="quiet-scroll min-h-0 flex-1 tablet:grid tablet:grid-cols-[316px_1fr] tablet:overflow-hidden" tabIndex={-1}>
+      <section aria-label={label} className="flex min-h-0 flex-col bg-panel tablet:border-r-2 tablet:border-ink">
         <ul className="quiet-scroll min-h-0 flex-1">
           {rows.map(({ id, title, aside, note }) => (
             <li key={id} className="border-b border-rule">
@@ -27,7 +27,7 @@ export function ListPane({ label, pickedLabel, rows, current, onPick, foot, chil
                 onClick={() => {
                   onPick(id)
                   // On a phone what was picked lies under the list: it comes into sight, so that nobody edits another.
-                  if (window.matchMedia('(max-width: 767px)').matches) picked.current?.scrollIntoView()
+                  if (window.matchMedia('(max-width: 959px)').matches) picked.current?.scrollIntoView()
                 }}
                 className={`block min-h-[62px] w-full border-l-[5px] px-3 py-2 text-left ${id === current ? 'border-ink bg-bench' : 'border-transparent'}`}
               >
@@ -42,7 +42,7 @@ export function ListPane({ label, pickedLabel, rows, current, onPick, foot, chil
         </ul>
         {foot}
       </section>
-      <section ref={picked} aria-label={pickedLabel} className="quiet-scroll min-h-0 bg-bench max-md:border-t-2 max-md:border-ink">
+      <section ref={picked} aria-label={pickedLabel} className="quiet-scroll min-h-0 bg-bench max-tablet:border-t-2 max-tablet:border-ink">
         {children}
       </section>
     </div>

@@ -44,7 +44,7 @@ export function PieceView({ piece }: { piece: Piece }) {
   const own = newestTables(tables).filter((table) => table.family === piece.family)
   const labels = own.find((table) => table.id === piece.tableId)?.sizes.map((size) => size.label) ?? []
   return (
-    <div className="min-h-full max-w-[860px] border-ink bg-panel md:border-r-2">
+    <div className="min-h-full max-w-[860px] border-ink bg-panel tablet:border-r-2">
       <header className="flex flex-wrap items-center gap-x-5 border-b-2 border-ink px-5 py-3">
         <div className="flex-1">
           <h1 className="text-[26px] leading-[34px]">{piece.tag}</h1>

@@ -69,7 +69,7 @@ function FramedStage() {
   return (
     <div className="relative flex h-dvh flex-col overflow-hidden print:block print:h-auto print:overflow-visible">
       <Strip title={<TicketTitle sheet={sheet} name={name} />}>
-        <div className="hidden md:block">
+        <div className="hidden tablet:block">
           <RunningStitch stages={listed} current={here} />
         </div>
         <PhoneStages current={here} listed={listed} />
@@ -156,7 +156,7 @@ function TicketTitle({ sheet, name }: { sheet: TicketSheet; name: string }) {
 /** On a phone the stages open as full-width rows under the mini stitch. */
 const PhoneStages = memo(function PhoneStages({ current, listed }: { current: Stage; listed: readonly { stage: Stage; state: StageState; to: string }[] }) {
   return (
-    <details className="group relative md:hidden">
+    <details className="group relative tablet:hidden">
       <summary className="flex min-h-11 cursor-pointer list-none flex-col items-end justify-center gap-1 px-3">
         <MiniStitch states={listed} current={current} on="cloth" />
         <span className="text-[14px] leading-4 font-bold text-tape">{stageName(current)}</span>

@@ -228,7 +228,7 @@ export function Counter({ inputRef, wished }: { inputRef: Ref<HTMLInputElement>;
             className="min-h-11 w-[128px] min-w-0 flex-1 border-l border-edge bg-transparent px-3 text-[15px] outline-offset-[-3px] placeholder:text-mute"
           />
         )}
-        <button type="submit" className="border-l border-edge px-3 font-bold hover:bg-bench">
+        <button type="submit" className="min-h-11 grow border-l border-edge px-3 font-bold hover:bg-bench">
           Show the size
         </button>
       </div>

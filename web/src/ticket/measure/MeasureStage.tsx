@@ -192,9 +192,9 @@ function Bench() {
   const soFar = <SoFar active={row.tape.measure} onAgain={again} device={device} waitsFor={tapeName(row.tape.measure, row.tape.place)} />
 
   return (
-    <div className="grid min-h-0 flex-1 grid-cols-[320px_minmax(0,1fr)] bench:grid-cols-[388px_minmax(0,1fr)_344px]">
-      <section aria-label="Tapes for this ticket" className="flex min-h-0 flex-col border-r-2 border-ink bg-panel">
-        <h2 className="flex shrink-0 items-baseline justify-between px-4 py-[7px] text-[19px] leading-6">
+    <div className="grid min-h-0 flex-1 tablet:grid-cols-[320px_minmax(0,1fr)] bench:grid-cols-[388px_minmax(0,1fr)_344px] max-tablet:grid-cols-[minmax(0,1fr)] max-tablet:grid-rows-[auto_minmax(0,1fr)]">
+      <section aria-label="Tapes for this ticket" className="flex min-h-0 min-w-0 flex-col border-ink bg-panel tablet:border-r-2 max-tablet:border-b-2">
+        <h2 className="flex shrink-0 items-baseline justify-between px-4 py-[7px] text-[19px] leading-6 max-tablet:sr-only">
           <span>
             Tapes<span className="hidden bench:inline"> for this ticket</span>
           </span>
@@ -204,7 +204,7 @@ function Bench() {
         </h2>
         <BenchTools rows={rows} onPick={pick} />
         <TapeList rows={rows} active={active} onPick={pick} />
-        <footer className="flex h-11 shrink-0 items-center gap-3 border-t-2 border-ink px-3.5 text-[14.5px] text-mute pointer-coarse:hidden!">
+        <footer className="flex h-11 shrink-0 items-center gap-3 border-t-2 border-ink px-3.5 text-[14.5px] text-mute pointer-coarse:hidden! max-tablet:hidden">
           <span className="flex items-center gap-1">
             <KeyCap>↑</KeyCap>
             <KeyCap>↓</KeyCap> move

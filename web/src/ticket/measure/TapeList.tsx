@@ -25,9 +25,9 @@ export const TapeList = memo(function TapeList({ rows, active, onPick }: TapeLis
     if (target) onPick(target.key)
   }
   return (
-    <div className="quiet-scroll min-h-0 flex-1">
+    <div className="quiet-scroll min-h-0 flex-1 max-tablet:flex max-tablet:overflow-x-auto">
       {stations.map((station, s) => (
-        <section key={station} aria-label={`Station ${STATIONS[station]}`}>
+        <section key={station} aria-label={`Station ${STATIONS[station]}`} className="max-tablet:shrink-0">
           {stations.length > 1 && (
             <div className="flex min-h-8 items-center justify-between border-b border-rule bg-bench pr-1 pl-3.5">
               <h3 className="font-text text-[14px] font-bold text-mute">{STATIONS[station]}</h3>
@@ -43,7 +43,7 @@ export const TapeList = memo(function TapeList({ rows, active, onPick }: TapeLis
               )}
             </div>
           )}
-          <ol>
+          <ol className="max-tablet:flex">
             {rows.map((row, i) =>
               measures[row.tape.measure]?.station === station ? (
                 <TapeItem
@@ -83,7 +83,7 @@ const TapeItem = memo(function TapeItem({ row, suspect, number, active, onPick, 
   const doubt = row.doubt || suspect
   const path = row.tape.place ? PLACES[row.tape.place] : measure?.path
   return (
-    <li className="border-b border-rule">
+    <li className="border-rule max-tablet:flex max-tablet:w-[304px] max-tablet:border-r tablet:border-b">
       <button
         type="button"
         id={`tape-${row.key}`}
@@ -98,7 +98,7 @@ const TapeItem = memo(function TapeItem({ row, suspect, number, active, onPick, 
           <span className="block text-[17px] leading-[21px] font-bold">{measure?.name}</span>
           <span className={`block text-[13.5px] leading-[17px] ${active ? '' : 'text-mute'}`}>
             {/* A narrow list keeps the path of the tape in hand alone; it is drawn on the plate besides. */}
-            <span className={active ? '' : 'max-bench:hidden'}>
+            <span className={active ? 'max-tablet:hidden' : 'max-bench:hidden'}>
               {path}
               {measure?.school ? '; ' : ''}
             </span>

@@ -57,7 +57,7 @@ export function PawsRoom() {
       items={items}
       current={item.id}
       onPick={setItem}
-      className="min-h-0 flex-1 max-md:flex max-md:flex-col max-md:overflow-y-auto max-md:pb-24 md:grid md:grid-cols-[minmax(0,1fr)_344px]"
+      className="min-h-0 flex-1 max-tablet:flex max-tablet:flex-col max-tablet:overflow-y-auto max-tablet:pb-24 tablet:grid tablet:grid-cols-[minmax(0,1fr)_344px]"
     >
       <OneSet key={item.id} item={item} />
     </ItemsInHand>
@@ -148,18 +148,18 @@ function OneSet({ item }: { item: Item }) {
   if (tracing && sheet.dog) {
     const own = paws.find(({ now }) => now.paw === tracing)?.now
     return (
-      <div className="mat flex min-h-0 flex-col md:col-span-2">
+      <div className="mat flex min-h-0 flex-col tablet:col-span-2">
         <TraceSheet dogId={sheet.dog.id} paw={tracing} usual={{ widthMm: own?.width?.mm ?? 55, lengthMm: own?.length?.mm ?? 65 }} say={say} onDone={() => setTracing(null)} />
       </div>
     )
   } // prettier-ignore
   const quiet =
-    'flex min-h-[52px] w-full items-center justify-between rounded-[2px] border-2 border-ink px-4 text-left disabled:opacity-50 max-md:min-w-0 max-md:px-2.5'
+    'flex min-h-[52px] w-full items-center justify-between rounded-[2px] border-2 border-ink px-4 text-left disabled:opacity-50 max-tablet:min-w-0 max-tablet:px-2.5'
   const loud = `${quiet} bg-tape text-tape-ink`
   const setOf4 = proposed?.settlement ? `${counted === '' ? proposed.labels.join(', ') : counted}, ${familyName(item.family).toLowerCase()}` : 'waits for paws that are read' // prettier-ignore
   return (
     <>
-      <section aria-label="Paws" className="flex min-h-0 min-w-0 flex-col max-md:shrink-0">
+      <section aria-label="Paws" className="flex min-h-0 min-w-0 flex-col max-tablet:shrink-0">
         <header className="flex shrink-0 flex-wrap items-center justify-between gap-x-4 gap-y-1 border-b-2 border-ink bg-bench px-4 py-2">
           <h1 className="text-[23px] leading-7">Boots for {name}</h1>
           <div className="flex max-w-full items-center gap-3 overflow-x-auto">
@@ -261,7 +261,7 @@ function OneSet({ item }: { item: Item }) {
       </section>
       <section
         aria-label="Stock and season"
-        className="flex min-h-0 flex-col bg-panel max-md:shrink-0 max-md:border-t-2 max-md:border-ink md:border-l-2 md:border-ink"
+        className="flex min-h-0 flex-col bg-panel max-tablet:shrink-0 max-tablet:border-t-2 max-tablet:border-ink tablet:border-l-2 tablet:border-ink"
       >
         <div className="quiet-scroll min-h-0 flex-1" tabIndex={0} role="group" aria-label="Shelf, season and outings">
           {back && sheet.dog && <BackFromOuting dogId={sheet.dog.id} footing={footing} outings={sheet.bootOutings} open onOpen={setBack} />}
@@ -269,15 +269,15 @@ function OneSet({ item }: { item: Item }) {
           {sheet.dog && <SeasonPane name={name} dogId={sheet.dog.id} labels={labels} footing={footing} outings={sheet.bootOutings} here={here} />}
           {!back && sheet.dog && <BackFromOuting dogId={sheet.dog.id} footing={footing} outings={sheet.bootOutings} open={false} onOpen={setBack} />}
         </div>
-        <div className="space-y-2 border-t-2 border-ink bg-panel p-3 max-md:flex max-md:gap-2 max-md:space-y-0 max-md:fixed max-md:inset-x-0 max-md:bottom-0 max-md:z-10">
+        <div className="space-y-2 border-t-2 border-ink bg-panel p-3 max-tablet:flex max-tablet:gap-2 max-tablet:space-y-0 max-tablet:fixed max-tablet:inset-x-0 max-tablet:bottom-0 max-tablet:z-10">
           <Problem>{problem}</Problem>
           {inSeason && !back && (
             <button type="button" onClick={() => setBack(true)} className={loud}>
               <span>
-                <b className="block text-[19px] leading-6 max-md:text-[16px] max-md:leading-5">Back from an outing</b>
-                <span className="text-[14.5px] font-semibold max-md:hidden">four taps, and what was seen</span>
+                <b className="block text-[19px] leading-6 max-tablet:text-[16px] max-tablet:leading-5">Back from an outing</b>
+                <span className="text-[14.5px] font-semibold max-tablet:hidden">four taps, and what was seen</span>
               </span>
-              <span className="max-md:hidden">
+              <span className="max-tablet:hidden">
                 <KeyCap tone="tape">Enter</KeyCap>
               </span>
             </button>
@@ -285,10 +285,10 @@ function OneSet({ item }: { item: Item }) {
           <button type="button" disabled={!proposed?.settlement} onClick={choose} className={inSeason || back ? `${quiet} bg-panel` : loud}>
             <span>
               <b className="block text-[19px] leading-6">Set of 4</b>
-              <span className="text-[14.5px] font-semibold max-md:block max-md:text-[13.5px] max-md:leading-4">{setOf4}</span>
+              <span className="text-[14.5px] font-semibold max-tablet:block max-tablet:text-[13.5px] max-tablet:leading-4">{setOf4}</span>
             </span>
             {!inSeason && !back && (
-              <span className="max-md:hidden">
+              <span className="max-tablet:hidden">
                 <KeyCap tone="tape">Enter</KeyCap>
               </span>
             )}
