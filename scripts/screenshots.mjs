@@ -27,6 +27,12 @@ const at = (name, stage) => `/tickets/${of(name).ticket.id}/${stage}`
 
 const ofFamily = (family, stage) => `/tickets/${sheets.find((sheet) => sheet.items.some((item) => item.family === family)).ticket.id}/${stage}`
 
+/** Today is drawn at once; the dogs' outlines and the counter come after it. */
+const drawn = async (page) => {
+  await page.getByRole('button', { name: 'Show the size' }).waitFor()
+  await page.locator('li svg[width="78"]').nth(7).waitFor()
+}
+
 const onNeck = async (page) => {
   await page.locator('#tape-M01').click()
   await page.keyboard.type('11 3/8')
@@ -52,7 +58,7 @@ const wanted = process.argv.slice(2)
 const bench = { width: 1280, height: 800 }
 const phone = { width: 390, height: 844 }
 const views = [
-  ['today', '/', bench, 'light', (page) => page.getByRole('region', { name: 'Tickets' }).locator('li svg').first().waitFor()],
+  ['today', '/', bench, 'light', drawn],
   ['ask', at('Skiff', 'ask'), bench],
   ['measure', at('Fathom', 'measure'), bench, 'light', onNeck],
   ['measure-evening', at('Bilberry', 'measure'), bench, 'evening'],

@@ -1,11 +1,12 @@
 import { dayIn } from '@merry-tailor/core'
 import Database from 'better-sqlite3'
 import { existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs'
-import { dirname, join, resolve } from 'node:path'
+import { join } from 'node:path'
 import { BOOK } from '../db/book-tables.ts'
 import type { Db } from '../db/open.ts'
 import { readShop } from '../db/shop.ts'
 import { ProblemError } from '../problems.ts'
+import { drawerOf, noteDrawer } from './drawers.ts'
 import { whichStay } from './which-stay.ts'
 
 /** One copy in the drawer. */
@@ -44,9 +45,6 @@ function checked(file: string): number {
   }
 }
 
-/** The folder copies go to: the one the shop names, else beside the book. */
-const folderOf = (file: string, named: string): string => (named === '' ? join(dirname(file), 'copies') : resolve(named))
-
 /** Makes one copy of an open book and checks it. A half-made one never stands under a copy's name. */
 export function makeCopy(db: Db, folder: string, name: string): Copy {
   mkdirSync(folder, { recursive: true })
@@ -79,7 +77,7 @@ export class Copies {
   }
 
   get folder(): string {
-    return folderOf(this.#file, readShop(this.#db).copyFolder)
+    return drawerOf(this.#file, readShop(this.#db).copyFolder)
   }
 
   /** A book in memory has no drawer. */
@@ -107,6 +105,7 @@ export class Copies {
     const name = reason === 'night' || reason === 'by-hand' ? `book-${day}.sqlite` : `book-${day}-${reason}-${at.slice(11, 19).replaceAll(':', '')}.sqlite`
     try {
       const copy = makeCopy(this.#db, this.folder, name)
+      noteDrawer(this.#file, this.folder)
       this.#counted.set(`${copy.name} ${copy.at}`, copy.records)
       this.failure = null
       this.#letGo()

@@ -6,6 +6,7 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { Copies } from '../copies/copies.ts'
 import { openDatabase } from './open.ts'
 import { UnreadableBookError } from './open-eyes.ts'
+import { changeShop } from './shop.ts'
 
 let folder: string
 let file: string
@@ -67,6 +68,24 @@ describe('A14 a book’s file is opened with open eyes', () => {
     expect(error.message).toContain('damaged')
     expect(error.copy).toBe(join(folder, 'copies', 'book-2026-10-04.sqlite'))
     expect(error.message).toContain('start again')
+  })
+
+  it('the copy is found in the folder the shop named elsewhere, too, and one that is gone is not named', () => {
+    aBook()
+    rmSync(join(folder, 'copies'), { recursive: true })
+    const drive = join(folder, 'other-drive')
+    const db = openDatabase(file)
+    changeShop(db, [{ field: 'copyFolder', from: '', to: drive }])
+    const { name } = new Copies(db, file, () => '2026-10-05T21:00:00Z').make('night')
+    db.pragma('wal_checkpoint(TRUNCATE)')
+    db.close()
+    truncateSync(file, 0)
+    const error = refused()
+    expect(error.copy).toBe(join(drive, name))
+    expect(error.message).toContain(`The newest checked copy is ${join(drive, name)}`)
+    rmSync(drive, { recursive: true })
+    writeFileSync(file, 'no book')
+    expect(refused()).toMatchObject({ copy: null })
   })
 
   it('one whose index alone is damaged is mended: the records are whole', () => {

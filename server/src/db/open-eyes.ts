@@ -1,6 +1,6 @@
 import Database from 'better-sqlite3'
-import { closeSync, copyFileSync, existsSync, openSync, readdirSync, readSync, renameSync, rmSync, statSync } from 'node:fs'
-import { dirname, join } from 'node:path'
+import { closeSync, copyFileSync, openSync, readSync, renameSync, rmSync, statSync } from 'node:fs'
+import { newestCopy } from '../copies/drawers.ts'
 
 /** What the book's file says it is: "MTLR". */
 export const OURS = 0x4d544c52
@@ -10,29 +10,18 @@ const MAGIC = 'SQLite format 3\0'
 export class UnreadableBookError extends Error {
   override name = 'UnreadableBookError'
   readonly file: string
-  /** The newest copy in the drawer beside it; `null` for none. */
+  /** The newest copy in the drawers that are known; `null` for none. */
   readonly copy: string | null
 
   constructor(file: string, what: string) {
     const copy = newestCopy(file)
     const back = copy
       ? `The newest checked copy is ${copy}. Stop the server, put ${file} aside, copy the copy to ${file}, and start again; devices keep what they have not sent.`
-      : 'There is no copy beside it; look where copies of this computer are kept.'
+      : 'No copy of it can be reached from here; look where copies of this computer are kept.'
     super(`${file} ${what} Nothing was changed in it. ${back}`)
     this.file = file
     this.copy = copy
   }
-}
-
-/** Copies are checked when they are made: the newest of them. */
-function newestCopy(file: string): string | null {
-  const folder = join(dirname(file), 'copies')
-  if (!existsSync(folder)) return null
-  const [newest] = readdirSync(folder)
-    .filter((name) => /^book-.*\.sqlite$/.test(name))
-    .map((name) => join(folder, name))
-    .sort((a, b) => statSync(b).mtimeMs - statSync(a).mtimeMs)
-  return newest ?? null
 }
 
 function begins(file: string): string {

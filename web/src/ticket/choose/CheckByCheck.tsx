@@ -44,7 +44,7 @@ export function CheckByCheck({ name }: { name: string }) {
           </thead>
           {ways.map(({ label, foretold }) => {
             const head = (
-              <th scope={beside ? 'row' : 'rowgroup'} colSpan={beside ? 1 : columns.length} className="p-0 py-0.5 text-left leading-[18px]">
+              <th scope={beside ? 'row' : 'rowgroup'} colSpan={beside ? 1 : columns.length} className="p-0 py-0.5 pr-1 text-left text-[13.5px] leading-[18px]">
                 {label}
               </th>
             )

@@ -300,31 +300,42 @@ interface EndInDoubt {
   word: string
   /** The first of two: its question stands elsewhere than the second's. */
   first: boolean
+  /** So much higher, px: the questions of two ends close by stand over each other. */
+  lift: number
 }
+
+/** Room between two words, px. */
+const APART = 8
 
 /** The ends of a doubted path that may be wrong. */
 function doubtedEnds(line: readonly Point[], asRead: number | undefined, measure: string): EndInDoubt[] {
   if (asRead === undefined) return []
-  const end = { at: along(line, 1), word: 'ended here?', first: false }
-  return EITHER_END.has(measure) ? [{ at: along(line, 0), word: 'began here?', first: true }, end] : [end]
+  const end = { at: along(line, 1), word: 'ended here?', first: false, lift: 0 }
+  if (!EITHER_END.has(measure)) return [end]
+  const begin = { at: along(line, 0), word: 'began here?', first: true, lift: 0 }
+  const [a, b] = [questionBox(begin), questionBox(end)]
+  const close = a.left < b.right + APART && b.left < a.right + APART && a.top < b.bottom && b.top < a.bottom
+  return [close ? { ...begin, lift: a.bottom - b.top + 2 } : begin, end]
 }
 
 const QUESTION_PX = 14.5
 
 /** Where the question of a doubted end stands. */
-function questionAt({ at, first }: EndInDoubt): { x: number; y: number; anchor: 'middle' | 'end'; dx: number; dy: number } {
-  const [dx, dy] = first ? [-26, -44] : [-16, -20]
+function questionAt({ at, first, lift }: EndInDoubt): { x: number; y: number; anchor: 'middle' | 'end'; dx: number; dy: number } {
+  const [dx, dy] = first ? [-26, -44 - lift] : [-16, -20]
   return { x: first ? Math.max(at.x + dx, 46) : Math.max(at.x + dx, 92), y: at.y + dy, anchor: first ? 'middle' : 'end', dx, dy }
+}
+
+function questionBox(end: EndInDoubt) {
+  const { x, y, anchor } = questionAt(end)
+  return boxOfWords([end.word], QUESTION_PX, anchor, x, y)
 }
 
 /** What the questions at a doubted tape's ends take up. */
 function questionBoxes(other: OtherTape, parts: readonly Line[]) {
   const line = parts.filter((part) => !part.hidden).flatMap((part) => part.points)
   if (line.length < 2) return []
-  return doubtedEnds(line, other.share, other.measure).map((end) => {
-    const { x, y, anchor } = questionAt(end)
-    return boxOfWords([end.word], QUESTION_PX, anchor, x, y)
-  })
+  return doubtedEnds(line, other.share, other.measure).map(questionBox)
 }
 
 /** An end that may be wrong, with the question beside it. */

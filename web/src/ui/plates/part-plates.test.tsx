@@ -1,6 +1,7 @@
 import { measureIds, measures, solveForm, typicalForm } from '@merry-tailor/core'
 import { cleanup, render, screen } from '@testing-library/react'
 import { afterEach, describe, expect, it } from 'vitest'
+import { boxOfWords, type Box } from './place-labels'
 import { FormPlate } from './FormPlate'
 import { PartPlateDrawing } from './PartPlates'
 import { platesOf } from './plate-of'
@@ -42,6 +43,20 @@ describe('plates', () => {
     render(<FormPlate form={male} view="side" others={[other]} width={500} height={360} />)
     expect(screen.getByText('began here?')).toBeTruthy()
     expect(screen.getByText('ended here?')).toBeTruthy()
+  })
+
+  it('U42 ask at both ends of a short tape without one question touching the other', () => {
+    for (const width of [380, 460, 540, 700])
+      for (const share of [0.4, 0.6, 0.8, 1, 1.3]) {
+        const { unmount } = render(<FormPlate form={male} view="side" others={[{ measure: 'M12', row: 4, doubt: true, share }]} width={width} height={360} />)
+        const [a, b] = ['began here?', 'ended here?'].map((word) => {
+          const text = screen.getByText(word)
+          const at = (name: string): number => Number(text.getAttribute(name))
+          return boxOfWords([word], 14.5, text.getAttribute('text-anchor') as 'middle' | 'end', at('x'), at('y'))
+        }) as [Box, Box]
+        expect(a.left >= b.right + 6 || b.left >= a.right + 6 || a.top >= b.bottom || b.top >= a.bottom, `${width} ${share}`).toBe(true)
+        unmount()
+      }
   })
 
   it('show a left paw as a right one in the mirror, and say what they show', () => {

@@ -246,8 +246,10 @@ function Pin({ scale, y, height, pin, look }: { scale: TapeScale; y: number; hei
   const x = Math.min(Math.max(at, 7), scale.width - 7)
   const colour = pin.kind === 'again' ? 'var(--snag)' : 'var(--ink)'
   const right = x < scale.width - 96
+  // A cut thread is wider than a pin's head.
+  const off = pin.kind === 'again' ? 14 : 10
   const words = (
-    <text x={right ? x + 10 : x - 10} y={y - 4} textAnchor={right ? 'start' : 'end'} fontSize={15} fontWeight={600} fill={colour}>
+    <text x={right ? x + off : x - off} y={y - 4} textAnchor={right ? 'start' : 'end'} fontSize={15} fontWeight={600} fill={colour}>
       {pin.label ? `${pin.label} ` : ''}
       {pin.value && <SvgLength mm={pin.mm} look={look} size={15} />}
     </text>
@@ -263,7 +265,7 @@ function Pin({ scale, y, height, pin, look }: { scale: TapeScale; y: number; hei
   }
   return (
     <g className="pin-drop">
-      <line x1={x} x2={x} y1={y - 4} y2={y + height} stroke={pin.kind === 'again' ? 'var(--tape-ink)' : 'var(--tape-ink)'} strokeWidth={2.2} />
+      <line x1={x} x2={x} y1={y - 4} y2={y + height} stroke="var(--tape-ink)" strokeWidth={2.2} />
       <line x1={x} x2={x} y1={y - 6} y2={y} stroke={colour} strokeWidth={2.2} />
       {pin.kind === 'again' ? (
         <g transform={`translate(${x - 9} ${y - 18})`} stroke={colour} fill="none" strokeWidth={2.4}>
