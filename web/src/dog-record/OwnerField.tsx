@@ -1,5 +1,5 @@
 import { foldedName, type Change, type Dog, type Owner } from '@merry-tailor/core'
-import { useState } from 'react'
+import { useForm, useWatch } from 'react-hook-form'
 import { v7 as uuid } from 'uuid'
 import { useAddOwnerMutation, useChangeDogMutation, useChangeOwnerMutation, useDogsQuery, useOwnersQuery } from '../api/queries'
 import { Button } from '../ui/controls/Button'
@@ -7,8 +7,8 @@ import { Picker } from '../ui/controls/Picker'
 import { SavedField } from '../ui/controls/SavedField'
 import { TextField } from '../ui/controls/TextField'
 import { saveField } from '../state/save-field'
-
-/** Names are the same in any case, however they are spaced. */
+import { useOnce } from '../state/use-once'
+import { problemWords } from '../words/problems'
 
 /** The owner: known, new, or still to be asked. */
 export function OwnerField({ dog, owner }: { dog: Dog; owner: Owner | null }) {
@@ -17,12 +17,24 @@ export function OwnerField({ dog, owner }: { dog: Dog; owner: Owner | null }) {
   const [changeDog] = useChangeDogMutation()
   const [changeOwner] = useChangeOwnerMutation()
   const { data: dogs = [] } = useDogsQuery(undefined)
-  const [name, setName] = useState('')
+  const once = useOnce()
+  const { register, control, handleSubmit, setError, formState } = useForm({ defaultValues: { name: '' } })
+  const name = useWatch({ control, name: 'name' })
+  // Names are the same in any case, however they are spaced.
   const same = owners.find((each) => foldedName(each.name) === foldedName(name))
   const theirs = same ? dogs.filter(({ ownerId }) => ownerId === same.id).map((each) => each.name) : []
-  const [problem, setProblem] = useState<string | null>(null)
   const give = (id: string | null) => changeDog({ id: dog.id, changes: [{ field: 'ownerId', from: dog.ownerId, to: id }] })
   const send = (changes: Change[]) => changeOwner({ id: owner?.id ?? '', changes })
+
+  const take = handleSubmit(({ name: typed }) =>
+    once(async () => {
+      const id = uuid()
+      const { error } = await addOwner({ id, body: { name: typed.trim(), at: new Date().toISOString() } })
+      if (error) setError('name', { message: `Not saved. ${problemWords(error)} The name stays here.` })
+      else await give(id)
+      return !error
+    }),
+  )
 
   if (owner) {
     return (
@@ -46,21 +58,7 @@ export function OwnerField({ dog, owner }: { dog: Dog; owner: Owner | null }) {
     )
   }
   return (
-    <form
-      className="space-y-3 border-t-2 border-ink pt-3"
-      onSubmit={(event) => {
-        event.preventDefault()
-        if (!name.trim()) {
-          setProblem('Type the owner’s name, or leave it for later.')
-          return
-        }
-        const id = uuid()
-        void addOwner({ id, body: { name: name.trim(), at: new Date().toISOString() } }).then(async (made) => {
-          if (made.error) setProblem('Not saved. The name stays here; try again.')
-          else await give(id)
-        })
-      }}
-    >
+    <form noValidate className="space-y-3 border-t-2 border-ink pt-3" onSubmit={(event) => void take(event)}>
       <h2 className="text-[19px] leading-6">Owner</h2>
       {owners.length > 0 && (
         <Picker
@@ -75,13 +73,9 @@ export function OwnerField({ dog, owner }: { dog: Dog; owner: Owner | null }) {
       <div className="flex items-start gap-2">
         <TextField
           label="Or a new owner’s name"
-          value={name}
           maxLength={80}
-          problem={problem ?? undefined}
-          onChange={(event) => {
-            setName(event.target.value)
-            setProblem(null)
-          }}
+          problem={formState.errors.name?.message}
+          {...register('name', { validate: (typed) => typed.trim() !== '' || 'Type the owner’s name, or leave it for later.' })}
           className="flex-1"
         />
         <Button type="submit" className="mt-[22px]">

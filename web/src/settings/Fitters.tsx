@@ -1,8 +1,10 @@
 import { parseLength, type Fitter } from '@merry-tailor/core'
 import { useState } from 'react'
+import { useForm } from 'react-hook-form'
 import { v7 as uuid } from 'uuid'
 import { useAddFitterMutation, useChangeFitterMutation, useFittersQuery } from '../api/queries'
 import { readingStyle, settingsChanged } from '../state/settings'
+import { useOnce } from '../state/use-once'
 import { useAppDispatch, useAppSelector } from '../state/store'
 import { Chip } from '../length-entry'
 import { Button } from '../ui/controls/Button'
@@ -19,19 +21,21 @@ export function Fitters() {
   const dispatch = useAppDispatch()
   const [add] = useAddFitterMutation()
   const [change] = useChangeFitterMutation()
-  const [name, setName] = useState('')
-  const [problem, setProblem] = useState<string | undefined>()
+  const once = useOnce()
+  const { register, handleSubmit, setError, reset, formState } = useForm({ defaultValues: { name: '' } })
   const here = fitters.filter((each) => !each.left)
   const chosen = here.find((each) => each.name === fitter)
-  const keep = async (): Promise<void> => {
-    const typed = name.trim()
-    if (typed === '') return setProblem('A name, to be kept with every reading.')
-    const answer = await add({ id: uuid(), body: { name: typed, at: new Date().toISOString() } })
-    if (answer.error) return setProblem(problemWords(answer.error))
-    dispatch(settingsChanged({ fitter: typed }))
-    setName('')
-    setProblem(undefined)
-  }
+  const keep = handleSubmit(({ name }) =>
+    once(async () => {
+      const { error } = await add({ id: uuid(), body: { name: name.trim(), at: new Date().toISOString() } })
+      if (error) setError('name', { message: problemWords(error) })
+      else {
+        dispatch(settingsChanged({ fitter: name.trim() }))
+        reset()
+      }
+      return !error
+    }),
+  )
   return (
     <section aria-label="Fitters" className="border-b-2 border-ink pb-4">
       <h2 className="text-[19px] leading-6">Who is at the bench</h2>
@@ -43,23 +47,13 @@ export function Fitters() {
         ))}
         {here.length === 0 && <p className="text-mute">Nobody yet. A name is kept with every reading.</p>}
       </div>
-      <form
-        className="mt-2 flex items-end gap-2"
-        onSubmit={(event) => {
-          event.preventDefault()
-          void keep()
-        }}
-      >
+      <form noValidate className="mt-2 flex items-end gap-2" onSubmit={(event) => void keep(event)}>
         <TextField
-          label="Take a fitter in"
-          value={name}
+          label="A fitter’s name"
           maxLength={60}
-          problem={problem}
-          onChange={(event) => {
-            setName(event.target.value)
-            setProblem(undefined)
-          }}
+          problem={formState.errors.name?.message}
           className="flex-1"
+          {...register('name', { validate: (typed) => typed.trim() !== '' || 'A name, to be kept with every reading.' })}
         />
         <Button type="submit">Add</Button>
       </form>

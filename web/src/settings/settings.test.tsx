@@ -102,10 +102,10 @@ describe('fitters', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Add' }))
     expect((await screen.findByRole('alert')).textContent).toContain('A name')
     testShop().answers['PUT /fitters'] = () => new Response('{"code":"name-taken","detail":"There is a Orrin at the bench already."}', { status: 409 })
-    fireEvent.change(screen.getByLabelText('Take a fitter in'), { target: { value: 'Orrin' } })
+    fireEvent.change(screen.getByLabelText('A fitter’s name'), { target: { value: 'Orrin' } })
     fireEvent.click(screen.getByRole('button', { name: 'Add' }))
     await waitFor(() => expect(screen.getByRole('alert').textContent).toContain('already'))
-    expect(screen.getByLabelText<HTMLInputElement>('Take a fitter in').value).toBe('Orrin')
+    expect(screen.getByLabelText<HTMLInputElement>('A fitter’s name').value).toBe('Orrin')
   })
 
   it('measure their own fingers in four steps, and a hand that is none is asked again', async () => {

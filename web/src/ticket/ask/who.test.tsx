@@ -78,12 +78,24 @@ describe('the owner', () => {
     expect(testShop().sent.some(({ path }) => path.startsWith('/owners/'))).toBe(false)
   })
 
+  it('Enter twice makes one owner, and no name none', async () => {
+    renderStage(aTicket(), 'ask', <AskStage />)
+    const field = await screen.findByLabelText('Or a new owner’s name')
+    fireEvent.submit(field)
+    await screen.findByText('Type the owner’s name, or leave it for later.')
+    fireEvent.change(field, { target: { value: 'Runa' } })
+    fireEvent.submit(field)
+    fireEvent.submit(field)
+    await waitFor(() => expect(fields()[0]).toMatchObject({ field: 'ownerId' }))
+    expect(testShop().sent.filter(({ path }) => path.startsWith('/owners/'))).toHaveLength(1)
+  })
+
   it('says when it was not saved and keeps the name', async () => {
     testShop().answers['PUT /owners'] = refuse
     renderStage(aTicket(), 'ask', <AskStage />)
     fireEvent.change(await screen.findByLabelText('Or a new owner’s name'), { target: { value: 'Runa' } })
     fireEvent.click(screen.getByRole('button', { name: 'Add' }))
-    await screen.findByText('Not saved. The name stays here; try again.')
+    await screen.findByText(/^Not saved\..*The name stays here\.$/)
     expect(screen.getByLabelText<HTMLInputElement>('Or a new owner’s name').value).toBe('Runa')
   })
 
