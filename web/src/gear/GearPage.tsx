@@ -4,6 +4,7 @@ import { useSearchParams } from 'react-router'
 import { v7 as uuid } from 'uuid'
 import { useAddPieceMutation, useDogsQuery, usePiecesQuery } from '../api/queries'
 import { PlaceFrame } from '../frame/Strip'
+import { useOnce } from '../state/use-once'
 import { Picker } from '../ui/controls/Picker'
 import { Segmented } from '../ui/controls/Segmented'
 import { TextField } from '../ui/controls/TextField'
@@ -89,20 +90,22 @@ function NewOne({ onMade }: { onMade: (id: string) => void }) {
   const [tag, setTag] = useState('')
   const [family, setFamily] = useState<FamilyId>('H01')
   const [problem, setProblem] = useState<string | null>(null)
-  const make = async (): Promise<void> => {
+  const once = useOnce()
+  const make = async (): Promise<boolean> => {
     if (tag.trim() === '') {
       setProblem('Write on it what it is called here, and type that.')
-      return
+      return false
     }
     const id = uuid()
     const answer = await addPiece({ id, body: { ...FRESH, tag: tag.trim(), family, at: new Date().toISOString() } })
     if (answer.error) {
       setProblem(`Not saved. ${problemWords(answer.error)} The name stays here.`)
-      return
+      return false
     }
     setTag('')
     setProblem(null)
     onMade(id)
+    return true
   }
   return (
     <form
@@ -110,7 +113,7 @@ function NewOne({ onMade }: { onMade: (id: string) => void }) {
       noValidate
       onSubmit={(event) => {
         event.preventDefault()
-        void make()
+        void once(make)
       }}
     >
       <TextField

@@ -51,9 +51,12 @@ describe('Gear', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Add a piece' }))
     expect((await screen.findByRole('alert')).textContent).toContain('type that')
     fireEvent.change(screen.getByLabelText('Name written on the piece'), { target: { value: 'Peg 4' } })
-    fireEvent.click(screen.getByRole('button', { name: 'Add a piece' }))
+    const add = screen.getByRole('button', { name: 'Add a piece' })
+    fireEvent.click(add)
+    fireEvent.click(add)
     await screen.findByRole('heading', { level: 1, name: 'Peg 4' })
     await waitFor(() => expect(testShop().sent[0]?.body).toMatchObject({ tag: 'Peg 4', family: 'H01', flat: {} }))
+    expect(testShop().sent).toHaveLength(1)
   })
 
   it('keeps flat measures in the unit of the bench, and says at the field what is wrong', async () => {

@@ -3,6 +3,7 @@ import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { PlaceFrame } from '../frame/Strip'
 import { useAppSelector } from '../state/store'
+import { useOnce } from '../state/use-once'
 import { Button } from '../ui/controls/Button'
 import { Box } from '../ui/grid/Box'
 import { EntryGrid, type GridColumn } from '../ui/grid/EntryGrid'
@@ -54,21 +55,23 @@ export function YardEntry() {
       })),
     })),
   ]
-  const keepAll = async (): Promise<void> => {
+  const once = useOnce()
+  const keepAll = async (): Promise<boolean> => {
     setAsked(true)
     if (bad[0]) {
       document.getElementById(`cell-${bad[0].key}`)?.focus()
-      return
+      return false
     }
     for (const box of filled) {
       const wrong = await pin(box.each, box.tape, cells[box.key] ?? '', half, 'From the yard sheet')
       if (wrong) {
         setProblem(`${box.each.dog.name}: ${wrong}`)
-        return
+        return false
       }
       setCells((all) => ({ ...all, [box.key]: '' }))
     }
     await navigate(`/round?${search}`)
+    return true
   }
   return (
     <PlaceFrame name="Yard sheet, typed in" detail={`${line.length} dogs, ${tapes.length} tapes`}>
@@ -76,7 +79,7 @@ export function YardEntry() {
         className="flex min-h-0 flex-1 flex-col bg-panel"
         onSubmit={(event) => {
           event.preventDefault()
-          void keepAll()
+          void once(keepAll)
         }}
       >
         <div className="flex flex-wrap items-end gap-4 border-b-2 border-ink bg-bench px-5 py-2">

@@ -126,7 +126,10 @@ describe('a team round', () => {
     expect((await screen.findByRole('alert')).textContent).toContain('Can’t read that')
     expect(testShop().sent).toEqual([])
     fireEvent.change(await box('Gannet, Girth, largest, 1. reading'), { target: { value: '70,4' } })
-    fireEvent.click(screen.getByRole('button', { name: 'Pin 3 readings' }))
+    // Pressed twice by a hurried hand: each reading is kept once.
+    const pin = screen.getByRole('button', { name: 'Pin 3 readings' })
+    fireEvent.click(pin)
+    fireEvent.click(pin)
     await screen.findByText('elsewhere')
     expect(
       testShop()

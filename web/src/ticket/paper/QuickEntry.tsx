@@ -12,6 +12,7 @@ import { Chip, Group, parseEntry, RowNumber } from '../../length-entry'
 import { isTypedTapes, NOTHING_TYPED, typedKey, useTapes, useOpenTicket, useActs } from '../../bench'
 import { useFittersQuery } from '../../api/queries'
 import { useKeptDraft } from '../../state/use-kept-draft'
+import { useOnce } from '../../state/use-once'
 import { Problem } from '../../ui/controls/Problem'
 
 const TRIES = [0, 1, 2] as const
@@ -40,16 +41,17 @@ export function QuickEntry() {
   )
   const bad = filled.filter((cell) => !cell.read.ok)
 
-  const pinAll = async (): Promise<void> => {
+  const once = useOnce()
+  const pinAll = async (): Promise<boolean> => {
     setAsked(true)
-    if (filled.length === 0) return
+    if (filled.length === 0) return false
     if (by === '') {
       document.querySelector<HTMLElement>('#who-measured button')?.focus()
-      return
+      return false
     }
     if (bad.length > 0) {
       document.getElementById(`box-${cellKey(bad[0]?.row.key ?? '', bad[0]?.n ?? 0)}`)?.focus()
-      return
+      return false
     }
     const { v7 } = await import('uuid')
     const start = Date.now()
@@ -76,12 +78,13 @@ export function QuickEntry() {
         },
       })
       // What the server refused stays in its box.
-      if (answer.error) return
+      if (answer.error) return false
       setCell(cellKey(row.key, n), '')
       setKept((count) => count + 1)
     }
     forget()
     await navigate(`/tickets/${sheet.ticket.id}/measure`)
+    return true
   }
 
   type TapeRow = (typeof rows)[number]
@@ -164,7 +167,7 @@ export function QuickEntry() {
       className="flex min-h-0 flex-1 flex-col bg-panel"
       onSubmit={(event) => {
         event.preventDefault()
-        void pinAll()
+        void once(pinAll)
       }}
     >
       <header className="flex shrink-0 flex-wrap items-center justify-between gap-3 border-b-2 border-ink bg-bench px-5 py-2">
