@@ -3,12 +3,14 @@ import {
   agree,
   checkById,
   checkByMaker,
+  checksFor,
   formatLength,
   judgeAnswer,
   orderBy,
   parseLength,
   plausible,
   rankSizes,
+  strapSlackMm,
   tapesFor,
   type SizeTable,
 } from '../src/index.ts'
@@ -91,7 +93,29 @@ describe('values stated by practitioners (common practice)', () => {
   })
 })
 
+describe('rules as they are shown (common practice)', () => {
+  it('V27: the girth strap 2 to 3 fingers from the elbow, every strap 2 fingers', () => {
+    const of = Object.fromEntries(checksFor('H01').map((check) => [check.id, check]))
+    expect(of['girth-strap-behind-elbow']).toMatchObject({ pass: '2 to 3 fingers wide.', gauge: { passFingers: [2, 3] } })
+    expect(of['under-every-strap']).toMatchObject({ gauge: { passFingers: [2, 2] } })
+    expect(of['under-every-strap']?.pass).toMatch(/^2 fingers/)
+  })
+})
+
 describe('computed values (from memory, unverified)', () => {
+  it('W02: two flat fingers of 40 by 16 mm at 75 cm of girth take 1.7 cm of strap', () => {
+    expect(strapSlackMm(750, { widthMm: 40, thicknessMm: 16 }) / 10).toBeCloseTo(1.7, 1)
+  })
+
+  it('W08: 29 in, 34 cm and 50 cm said the other way', () => {
+    const said = (typed: string, other: 'in' | 'cm'): number => {
+      const read = parseLength(typed, 'cm')
+      return read.ok ? Math.round((read.mm / (other === 'in' ? 25.4 : 10)) * 10) / 10 : NaN
+    }
+    expect([said('29 in', 'cm'), said('34 cm', 'in'), said('50 cm', 'in')]).toEqual([73.7, 13.4, 19.7])
+    expect(formatLength(inch(29), { unit: 'cm', step: 0.1 }).text).toBe('73.7 cm')
+  })
+
   it('W03: a half neck of 14 in with an error of 1/4 in is 28 in with 1/2 in', () => {
     const half = agree('M06', [{ mm: inch(14), side: 'both' }])
     const full = agree('M01', [{ mm: inch(14), side: 'one' }])
