@@ -57,7 +57,7 @@ test('a table from pasted cells, its bands dragged, a piece of our own, and the 
   await flat.getByLabel(/^Shortest/).fill('59 cm')
   await flat.getByLabel(/^Longest/).fill('68 cm')
   await flat.getByRole('button', { name: 'Keep it' }).click()
-  await expect(flat.getByRole('button', { name: 'Take Girth, largest off' })).toBeVisible()
+  await expect(flat.getByRole('button', { name: 'Remove Girth, largest' })).toBeVisible()
 
   // The choice: our own piece stands before everything ordered, and is kept.
   const id = await freshTicket([{ family: 'H01', way: 'stock' }])

@@ -96,13 +96,13 @@ test('U08 N puts the cursor in the name, keys typed ahead with it; a ticket noth
   await expect.poll(kept).toBe(1)
   expect(opened.size).toBe(1)
   // One that is left with nothing on it stands nowhere: on a page so high that every row is drawn.
+  await page.setViewportSize({ width: 1280, height: 8000 })
   await page.goto('/')
   await expect(page.getByRole('link', { name: /Tansy/ }).first()).toBeVisible()
   await page.keyboard.press('n')
   await expect(page.getByLabel('Dog’s name')).toBeFocused()
   const empty = /tickets\/([0-9a-f-]{36})/.exec(page.url())?.[1] ?? ''
   await expect.poll(async () => (await sheets()).some(({ ticket }) => ticket.id === empty)).toBe(true)
-  await page.setViewportSize({ width: 1280, height: 8000 })
   await page.goto('/')
   const waiting = page.getByRole('region', { name: 'Waiting' })
   const all = await waiting.getByRole('listitem').first().getAttribute('aria-setsize')
