@@ -29,7 +29,7 @@ const ofFamily = (family, stage) => `/tickets/${sheets.find((sheet) => sheet.ite
 
 /** Today is drawn at once; the dogs' outlines and the counter come after it. */
 const drawn = async (page) => {
-  await page.getByRole('button', { name: 'Show the size' }).waitFor()
+  await page.getByRole('button', { name: 'Show size' }).waitFor()
   await page.locator('li svg[width="78"]').nth(7).waitFor()
 }
 

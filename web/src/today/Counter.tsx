@@ -228,8 +228,8 @@ export function Counter({ inputRef, wished }: { inputRef: Ref<HTMLInputElement>;
             className="min-h-11 w-[128px] min-w-0 flex-1 border-l border-edge bg-transparent px-3 text-[15px] outline-offset-[-3px] placeholder:text-mute"
           />
         )}
-        <button type="submit" className="min-h-11 grow border-l border-edge px-3 font-bold hover:bg-bench">
-          Show the size
+        <button type="submit" className="min-h-11 border-l border-edge px-3 font-bold whitespace-nowrap max-phone:grow hover:bg-bench">
+          Show size
         </button>
       </div>
       <p
