@@ -23,7 +23,7 @@ test('from an empty ticket to a printed docket, by mouse', async ({ page }) => {
   await page.getByRole('button', { name: 'Full cross-back' }).click()
   await page.getByText('read all').click()
   await expect(page.getByText(/Not above about 10 °C/)).toBeVisible()
-  await page.getByRole('button', { name: 'Take the Full cross-back off' }).click()
+  await page.getByRole('button', { name: 'Remove the Full cross-back' }).click()
   await expect(page.getByText(/Not above about 10 °C/)).toBeHidden()
   await page.getByRole('link', { name: /Take the tapes/ }).click()
 

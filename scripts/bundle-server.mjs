@@ -1,12 +1,15 @@
 // The server as one file: it starts in a second, where compiling its sources at every start took many times that.
-// As a program: node scripts/bundle-server.mjs [file], into server/dist/main.mjs where no file is named.
+// node scripts/bundle-server.mjs [file], into server/dist/main.mjs where no file is named.
 import { build } from 'esbuild'
+import { readFileSync } from 'node:fs'
 import { readFile } from 'node:fs/promises'
 import { dirname, join, relative, resolve } from 'node:path'
-import { fileURLToPath } from 'node:url'
+import { root, SERVER } from './setup.mjs'
 
-const root = join(dirname(fileURLToPath(import.meta.url)), '..')
-export const SERVER = join(root, 'server', 'dist', 'main.mjs')
+/** Core is ours and goes into the file, by the entries it says it has. */
+const core = join(root, 'core')
+const { exports } = JSON.parse(readFileSync(join(core, 'package.json'), 'utf8'))
+const alias = Object.fromEntries(Object.entries(exports).map(([entry, file]) => [join('@merry-tailor/core', entry), join(core, file)]))
 
 /** A source that asks where it stands is told so from where the one file stands: migrations and the interface lie there. */
 const whereItStood = (outfile) => ({
@@ -21,7 +24,7 @@ const whereItStood = (outfile) => ({
 })
 
 /** Writes the server with our own sources in it; packages stay where they are installed. */
-export async function bundleServer(outfile = SERVER) {
+async function bundleServer(outfile) {
   await build({
     absWorkingDir: root,
     entryPoints: ['server/src/main.ts'],
@@ -32,15 +35,11 @@ export async function bundleServer(outfile = SERVER) {
     target: 'node20',
     sourcemap: true,
     packages: 'external',
-    alias: {
-      '@merry-tailor/core/formats': join(root, 'core/src/formats/index.ts'),
-      '@merry-tailor/core/schemas': join(root, 'core/src/schemas.ts'),
-      '@merry-tailor/core': join(root, 'core/src/index.ts'),
-    },
+    alias,
     banner: { js: "import { join as joined } from 'node:path'" },
     plugins: [whereItStood(outfile)],
     logLevel: 'warning',
   })
 }
 
-if (process.argv[1] === fileURLToPath(import.meta.url)) await bundleServer(process.argv[2] ? resolve(process.argv[2]) : SERVER)
+await bundleServer(process.argv[2] ? resolve(process.argv[2]) : SERVER)

@@ -1,9 +1,6 @@
 // Starts the server in a process of its own and waits for its address.
 import { spawn } from 'node:child_process'
-import { join } from 'node:path'
-import { root } from './setup.mjs'
-
-const SERVER = join(root, 'server', 'dist', 'main.mjs')
+import { root, SERVER } from './setup.mjs'
 
 /** The server as `build` made it. @returns the child process and the address it prints */
 export function serve(env, { quiet = false } = {}) {

@@ -6,6 +6,8 @@ import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 
 export const root = join(dirname(fileURLToPath(import.meta.url)), '..')
+/** The server as one file, as `build` makes it. */
+export const SERVER = join(root, 'server', 'dist', 'main.mjs')
 const STAMP = join(root, 'node_modules', '.merry-tailor-lock')
 
 /** Runs a command with the terminal attached; throws when it fails. */

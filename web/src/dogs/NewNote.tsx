@@ -6,6 +6,7 @@ import { useAppSelector } from '../state/store'
 import { today } from '../state/today'
 import { useOnce } from '../state/use-once'
 import { Button } from '../ui/controls/Button'
+import { Choice } from '../ui/controls/Choice'
 import { Picker } from '../ui/controls/Picker'
 import { Problem } from '../ui/controls/Problem'
 import { TextField } from '../ui/controls/TextField'
@@ -24,7 +25,6 @@ export function NewNote({ dog }: { dog: Dog }) {
   const { register, control, handleSubmit, setError, reset, formState } = useForm<{ kind: DogNoteKind | ''; text: string; on: string }>({
     defaultValues: { kind: '', text: '', on: today() },
   })
-  const { errors } = formState
   const keep = handleSubmit(({ kind, text, on }) =>
     once(async () => {
       if (kind === '') return false
@@ -36,25 +36,23 @@ export function NewNote({ dog }: { dog: Dog }) {
   )
   return (
     <form noValidate className="space-y-2 px-4 py-3" onSubmit={(event) => void keep(event)}>
-      <div className="grid grid-cols-[150px_1fr] items-end gap-2">
-        <Controller
-          control={control}
-          name="kind"
-          rules={{ validate: (kind) => kind !== '' || 'What kind of note is it?' }}
-          render={({ field }) => (
-            <Picker
-              label="Kind of note"
-              value={field.value}
-              problem={errors.kind?.message}
-              options={DOG_NOTE_KINDS.filter((each) => dog.sex !== 'male' || !OF_FEMALES.includes(each)).map((each) => ({
-                value: each,
-                label: noteKindName(each),
-              }))}
-              onChange={field.onChange}
-              className="w-full"
-            />
-          )}
-        />
+      <div className="grid grid-cols-[150px_1fr] gap-2">
+        <div>
+          <p className="mb-1 text-[13.5px] font-semibold text-mute">What it is</p>
+          <Choice control={control} name="kind" must={(kind) => kind !== '' || 'What kind of note is it?'}>
+            {(choice) => (
+              <Picker
+                label="Kind of note"
+                {...choice}
+                options={DOG_NOTE_KINDS.filter((each) => dog.sex !== 'male' || !OF_FEMALES.includes(each)).map((each) => ({
+                  value: each,
+                  label: noteKindName(each),
+                }))}
+                className="w-full"
+              />
+            )}
+          </Choice>
+        </div>
         <TextField label="Where, how" maxLength={500} {...register('text')} />
       </div>
       <div className="flex items-end gap-2">
@@ -76,7 +74,7 @@ export function NewNote({ dog }: { dog: Dog }) {
         />
         <Button type="submit">Add note</Button>
       </div>
-      <Problem>{errors.root?.message}</Problem>
+      <Problem>{formState.errors.root?.message}</Problem>
     </form>
   )
 }

@@ -1,6 +1,7 @@
 import { families, hasSchools, type Item, type ItemWay, type School } from '@merry-tailor/core'
 import { useActs, useOpenTicket } from '../../bench'
 import { saveField } from '../../state/save-field'
+import { useShop } from '../../state/use-shop'
 import { Button } from '../../ui/controls/Button'
 import { SavedField } from '../../ui/controls/SavedField'
 import { Segmented } from '../../ui/controls/Segmented'
@@ -27,7 +28,10 @@ export function ItemsBlock() {
 function ItemRow({ item, several }: { item: Item; several: boolean }) {
   const acts = useActs()
   const add = useAddItem()
+  const { school } = useShop()
   const about = families[item.family]
+  // Where the shop has one maker's school, it is asked only of an item of the other.
+  const asksSchool = hasSchools(item.family) && (item.way === 'made' || item.way === 'undecided') && (school === 'both' || item.school !== school)
   const change = (field: string, from: unknown, to: unknown) => acts.change([{ field, from, to }], item.id)
   return (
     <li aria-label={about.name} className="border-b border-rule py-2.5 last:border-0">
@@ -36,8 +40,8 @@ function ItemRow({ item, several }: { item: Item; several: boolean }) {
         <Button tone="quiet" onClick={() => void add(item.family)}>
           One more
         </Button>
-        <Button tone="quiet" aria-label={`Take the ${about.name} off`} onClick={() => void change('removed', false, true)}>
-          Take off
+        <Button tone="quiet" aria-label={`Remove the ${about.name}`} onClick={() => void change('removed', false, true)}>
+          Remove
         </Button>
       </div>
       {several && (
@@ -57,14 +61,14 @@ function ItemRow({ item, several }: { item: Item; several: boolean }) {
           options={(['stock', 'quick-ship', 'made', 'undecided'] as const).map((way) => ({ value: way, label: wayName(way) }))}
           onChange={(way) => void change('way', item.way, way)}
         />
-        {hasSchools(item.family) && (item.way === 'made' || item.way === 'undecided') && <SchoolSwitch item={item} />}
+        {asksSchool && <SchoolSwitch item={item} />}
       </div>
     </li>
   )
 }
 
 /** The two ways makers count a pulling harness, said in words beside their letters. */
-export function SchoolSwitch({ item }: { item: Item }) {
+function SchoolSwitch({ item }: { item: Item }) {
   const acts = useActs()
   return (
     <div>

@@ -26,8 +26,17 @@ describe('Ask', () => {
     expect(row.textContent).toContain('from the withers, over the side')
     fireEvent.click(screen.getByRole('radio', { name: 'School B' }))
     await waitFor(() => expect(changes('/tickets')).toContainEqual({ field: 'school', from: null, to: 'B' }))
-    fireEvent.click(screen.getByRole('button', { name: 'Take the Full cross-back off' }))
+    fireEvent.click(screen.getByRole('button', { name: 'Remove the Full cross-back' }))
     await waitFor(() => expect(changes('/tickets')).toContainEqual({ field: 'removed', from: false, to: true }))
+  })
+
+  it('asks for a measuring school only where the shop has not one, or the item another', async () => {
+    testShop().shop = { ...testShop().shop, school: 'A' }
+    const items = [anItem({ family: 'H11', way: 'made', school: 'A' }), anItem({ family: 'H12', way: 'made', school: 'B' })]
+    renderStage(aTicket({ items }), 'ask', <AskStage />)
+    const list = within(await screen.findByRole('region', { name: 'On this ticket' }))
+    await waitFor(() => expect(list.getAllByRole('radio', { name: 'School B' })).toHaveLength(1))
+    expect(list.getByRole('radio', { name: 'School B' }).getAttribute('aria-checked')).toBe('true')
   })
 
   it('U36 U54 begins on a phone with name and work, the rest of the dog folded; a group of buttons is one stop', async () => {

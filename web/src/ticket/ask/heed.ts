@@ -25,7 +25,7 @@ export function heedOf(caution: Caution, { ticket, items, dog }: TicketSheet, on
   const { code, facts } = caution
   const item = items.find((each) => !each.removed && each.family === facts.family)
   if (code === 'front-clip' || code === 'not-for-draught' || code === 'running-in-front')
-    return item ? { label: `Take the ${families[item.family].name} off`, changes: [{ field: 'removed', from: false, to: true }], itemId: item.id } : null
+    return item ? { label: `Remove the ${families[item.family].name}`, changes: [{ field: 'removed', from: false, to: true }], itemId: item.id } : null
   if (code === 'not-for-car') {
     const changes: Change[] = [
       ...(ticket.activities.includes('car') ? [{ field: 'activities', from: ticket.activities, to: ticket.activities.filter((each) => each !== 'car') }] : []),

@@ -1,11 +1,11 @@
 import { isMeasureId, measureIds, measures, type AsWritten } from '@merry-tailor/core'
-import { Controller } from 'react-hook-form'
 import { v7 as uuid } from 'uuid'
 import { useActs, useOpenTicket, useTapes } from '../../bench'
 import { useAppSelector } from '../../state/store'
 import { useKeptForm } from '../../state/use-kept-form'
 import { useOnce } from '../../state/use-once'
 import { Button } from '../../ui/controls/Button'
+import { Choice } from '../../ui/controls/Choice'
 import { Picker } from '../../ui/controls/Picker'
 import { Problem } from '../../ui/controls/Problem'
 import { Segmented } from '../../ui/controls/Segmented'
@@ -71,18 +71,15 @@ export function NewLetter() {
     <form noValidate className="space-y-3" onSubmit={(event) => void keep(event)}>
       <h2 className="text-[19px] leading-6">A number that came</h2>
       <Problem>{errors.root?.message}</Problem>
-      <Controller
-        control={control}
-        name="came"
-        render={({ field }) => (
+      <Choice control={control} name="came">
+        {(choice) => (
           <Segmented
             label="How it came"
-            value={field.value}
+            {...choice}
             options={(['mail', 'phone', 'form', 'message'] as const).map((value) => ({ value, label: CAME[value].replace(/^(?:By|On a) /, '') }))}
-            onChange={field.onChange}
           />
         )}
-      />
+      </Choice>
       <WholeLetter
         onKeep={async (lines) => {
           for (const line of lines) {
@@ -109,20 +106,17 @@ export function NewLetter() {
       />
       <div>
         <p className="mb-1 text-[13.5px] font-semibold text-mute">It may be</p>
-        <Controller
-          control={control}
-          name="wanted"
-          render={({ field }) => (
+        <Choice control={control} name="wanted">
+          {(choice) => (
             <Picker
               label="Which measure it may be"
-              value={field.value}
+              {...choice}
               placeholder="Nobody knows yet"
               options={likelyFirst.map((id) => ({ value: id, label: measures[id]?.name ?? id, note: id }))}
-              onChange={field.onChange}
               className="w-full"
             />
           )}
-        />
+        </Choice>
       </div>
       <TextField label="Remark" maxLength={300} {...register('remark')} />
       <Button type="submit">Keep as written</Button>

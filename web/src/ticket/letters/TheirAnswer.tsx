@@ -1,11 +1,12 @@
 import { formatLength, formatWeight, isMeasureId, measureIds, measures, type AsWritten } from '@merry-tailor/core'
-import { Controller, useForm, useWatch } from 'react-hook-form'
+import { useForm, useWatch } from 'react-hook-form'
 import { v7 as uuid } from 'uuid'
 import { useActs } from '../../bench'
 import { parseEntry } from '../../length-entry'
 import { useAppSelector } from '../../state/store'
 import { useOnce } from '../../state/use-once'
 import { Button } from '../../ui/controls/Button'
+import { Choice } from '../../ui/controls/Choice'
 import { Picker } from '../../ui/controls/Picker'
 import { Problem } from '../../ui/controls/Problem'
 import { Segmented } from '../../ui/controls/Segmented'
@@ -20,6 +21,15 @@ interface Answer {
   said: 'in' | 'cm' | null
   side: 'one' | 'both' | null
 }
+
+const UNITS = [
+  { value: 'in', label: 'Inches' },
+  { value: 'cm', label: 'Centimetres' },
+] as const
+const SIDES = [
+  { value: 'both', label: 'Full' },
+  { value: 'one', label: 'One side' },
+] as const
 
 /** A number with its unit behind it needs no other. */
 const namesUnit = (typed: string): boolean => /\d\s*(?:in\b|inch|"|″|''|cm|mm|kg|kilo|lb|pound)/i.test(typed)
@@ -93,25 +103,21 @@ export function TheirAnswer({ written }: { written: AsWritten }) {
     >
       <div>
         <p className="mb-1 text-[13.5px] font-semibold text-mute">They say it is</p>
-        <Controller
-          control={control}
-          name="measure"
-          rules={{ validate: (measure) => isMeasureId(measure) || 'Which measure is it? They must say.' }}
-          render={({ field }) => (
+        <Choice control={control} name="measure" must={(measure) => isMeasureId(measure) || 'Which measure is it? They must say.'}>
+          {({ onChange, ...choice }) => (
             <Picker
               label="The measure it is"
-              value={field.value}
-              problem={errors.measure?.message}
+              {...choice}
               options={measureIds.map((id) => ({ value: id, label: measures[id]?.name ?? id, note: id }))}
               onChange={(measure) => {
-                field.onChange(measure)
+                onChange(measure)
                 setValue('place', '')
                 setValue('side', null)
               }}
               className="w-full"
             />
           )}
-        />
+        </Choice>
       </div>
       <TextField
         label="The number, read"
@@ -128,62 +134,25 @@ export function TheirAnswer({ written }: { written: AsWritten }) {
       {!named && !weighs(about) && (
         <div>
           <p className="mb-1 text-[13.5px] font-semibold text-mute">It is in</p>
-          <Controller
+          {/* What others sent means what they meant: a number without a unit is asked about, never read in the shop's own. */}
+          <Choice
             control={control}
             name="said"
-            rules={{
-              // What others sent means what they meant: a number without a unit is asked about, never read in the shop's own.
-              validate: (said) => said !== null || 'Inches or centimetres? The letter does not say; ask, or choose what they answered.',
-            }}
-            render={({ field }) => (
-              <Segmented
-                label="Unit of the number"
-                value={field.value}
-                problem={errors.said?.message}
-                options={[
-                  { value: 'in', label: 'Inches' },
-                  { value: 'cm', label: 'Centimetres' },
-                ]}
-                onChange={field.onChange}
-              />
-            )}
-          />
+            must={(said) => said !== null || 'Inches or centimetres? The letter does not say; ask, or choose what they answered.'}
+          >
+            {(choice) => <Segmented label="Unit of the number" {...choice} options={UNITS} />}
+          </Choice>
         </div>
       )}
       {about && about.places.length > 0 && (
-        <Controller
-          control={control}
-          name="place"
-          rules={{ validate: (place) => place !== '' || 'Which one of them?' }}
-          render={({ field }) => (
-            <Picker
-              label="Which one"
-              value={field.value}
-              problem={errors.place?.message}
-              options={about.places.map((each) => ({ value: each, label: PLACES[each] }))}
-              onChange={field.onChange}
-            />
-          )}
-        />
+        <Choice control={control} name="place" must={(place) => place !== '' || 'Which one of them?'}>
+          {(choice) => <Picker label="Which one" {...choice} options={about.places.map((each) => ({ value: each, label: PLACES[each] }))} />}
+        </Choice>
       )}
       {about?.doubling && (
-        <Controller
-          control={control}
-          name="side"
-          rules={{ validate: (side) => side !== null || 'One side, or all round? They must say.' }}
-          render={({ field }) => (
-            <Segmented
-              label="One side or full"
-              value={field.value}
-              problem={errors.side?.message}
-              options={[
-                { value: 'both', label: 'Full' },
-                { value: 'one', label: 'One side' },
-              ]}
-              onChange={field.onChange}
-            />
-          )}
-        />
+        <Choice control={control} name="side" must={(side) => side !== null || 'One side, or all round? They must say.'}>
+          {(choice) => <Segmented label="One side or full" {...choice} options={SIDES} />}
+        </Choice>
       )}
       <div className="md:col-span-2">
         <Problem>{errors.root?.message}</Problem>

@@ -140,6 +140,13 @@ describe('numbers as written', () => {
     expect(saidOf(number)).toContain('Can’t read that')
     expect(number.value).toBe('twenty')
     expect(testShop().sent).toEqual([])
+    // The cursor goes to what is typed wrong, and stays on what is chosen when its problem goes.
+    expect(document.activeElement).toBe(number)
+    const centimetres = screen.getByRole('radio', { name: 'Centimetres' })
+    centimetres.focus()
+    fireEvent.click(centimetres)
+    await waitFor(() => expect(saidOf(screen.getByRole('radiogroup', { name: 'Unit of the number' }))).toBe(''))
+    expect(document.activeElement).toBe(centimetres)
   })
 
   it('are struck when nobody answers', async () => {

@@ -1,6 +1,6 @@
 import { Select } from 'radix-ui'
 import { Check, ChevronDown } from 'lucide-react'
-import { Problem, useFieldProblem } from './Problem'
+import type { ChoiceTie } from './Choice'
 
 interface PickerProps<T extends string> {
   label: string
@@ -8,19 +8,18 @@ interface PickerProps<T extends string> {
   placeholder?: string
   options: readonly { value: T; label: string; note?: string }[]
   onChange: (value: T) => void
-  /** What is wrong with the choice, said right under it. */
-  problem?: string | undefined
+  /** In a form: where `Choice` ties it. */
+  tie?: ChoiceTie
   className?: string
 }
 
 /** A select list whose rows are 48 px high and full width. */
-export function Picker<T extends string>({ label, value, placeholder = 'Choose', options, onChange, problem, className = '' }: PickerProps<T>) {
-  const { field, id } = useFieldProblem(problem)
-  const picker = (
+export function Picker<T extends string>({ label, value, placeholder = 'Choose', options, onChange, tie, className = '' }: PickerProps<T>) {
+  return (
     <Select.Root value={value} onValueChange={(next) => onChange(next as T)}>
       <Select.Trigger
         aria-label={label}
-        {...field}
+        {...tie}
         className={`inline-flex min-h-11 items-center justify-between gap-2 rounded-[2px] border-2 border-ink bg-panel px-3 text-left text-[15px] font-semibold ${className}`}
       >
         <Select.Value placeholder={<span className="font-normal text-mute">{placeholder}</span>} />
@@ -54,14 +53,5 @@ export function Picker<T extends string>({ label, value, placeholder = 'Choose',
         </Select.Content>
       </Select.Portal>
     </Select.Root>
-  )
-  if (!problem) return picker
-  return (
-    <div>
-      {picker}
-      <Problem id={id} className="mt-1 text-[13.5px] leading-[18px]">
-        {problem}
-      </Problem>
-    </div>
   )
 }

@@ -1,28 +1,27 @@
 import { RadioGroup } from 'radix-ui'
-import { Problem, useFieldProblem } from './Problem'
+import type { ChoiceTie } from './Choice'
 
 interface SegmentedProps<T extends string> {
   label: string
   value: T | null
   options: readonly { value: T; label: string }[]
   onChange: (value: T) => void
-  /** What is wrong with the choice, said right under it. */
-  problem?: string | undefined
+  /** In a form: where `Choice` ties it. */
+  tie?: ChoiceTie
   /** A light outline on the dark strip. */
   onCloth?: boolean
 }
 
 /** Joined segments, the chosen one inverted. */
-export function Segmented<T extends string>({ label, value, options, onChange, problem, onCloth = false }: SegmentedProps<T>) {
+export function Segmented<T extends string>({ label, value, options, onChange, tie, onCloth = false }: SegmentedProps<T>) {
   const frame = onCloth ? 'border border-cloth-mute' : 'border-2 border-ink'
   const on = onCloth
     ? 'data-[state=checked]:bg-cloth-ink data-[state=checked]:text-cloth text-cloth-ink'
     : 'data-[state=checked]:bg-ink data-[state=checked]:text-panel text-ink bg-panel'
-  const { field, id } = useFieldProblem(problem)
-  const group = (
+  return (
     <RadioGroup.Root
       aria-label={label}
-      {...field}
+      {...tie}
       value={value ?? ''}
       onValueChange={(next) => onChange(next as T)}
       className={`inline-flex rounded-[2px] ${frame}`}
@@ -34,14 +33,5 @@ export function Segmented<T extends string>({ label, value, options, onChange, p
         </RadioGroup.Item>
       ))}
     </RadioGroup.Root>
-  )
-  if (!problem) return group
-  return (
-    <div>
-      {group}
-      <Problem id={id} className="mt-1 text-[13.5px] leading-[18px]">
-        {problem}
-      </Problem>
-    </div>
   )
 }
